@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Calc;
+
+/** Input that cannot be used, with a plain message for each key that caused it. */
+final class BadInput extends \RuntimeException
+{
+    /** @param  non-empty-array<string, string>  $errors  key (`stages.0.media_l` inside a list) to message */
+    public function __construct(public readonly array $errors)
+    {
+        parent::__construct(implode(' ', $errors));
+    }
+
+    public static function at(string $key, string $message): self
+    {
+        return new self([$key => $message]);
+    }
+}

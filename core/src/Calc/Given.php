@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Calc;
+
+/**
+ * The checked input of one calculation, read by key and type.
+ *
+ * Asking for a key that was not declared, or as another type than declared, is a mistake in the
+ * calculator and throws LogicException.
+ */
+final readonly class Given
+{
+    /**
+     * @param  array<string, float|string|bool|list<Given>|null>  $values
+     * @param  list<Input>  $assumed  the inputs whose default stood in
+     */
+    public function __construct(private array $values, public array $assumed = [])
+    {
+    }
+
+    public function number(string $key): float
+    {
+        return $this->numberOrNull($key) ?? throw new \LogicException("Number {$key} was not given.");
+    }
+
+    public function numberOrNull(string $key): ?float
+    {
+        $value = $this->value($key);
+
+        return $value === null || is_float($value) ? $value : throw new \LogicException("{$key} is not a number.");
+    }
+
+    public function text(string $key): string
+    {
+        return $this->textOrNull($key) ?? throw new \LogicException("Text {$key} was not given.");
+    }
+
+    public function textOrNull(string $key): ?string
+    {
+        $value = $this->value($key);
+
+        return $value === null || is_string($value) ? $value : throw new \LogicException("{$key} is not text.");
+    }
+
+    /** @return list<Given> */
+    public function rows(string $key): array
+    {
+        $value = $this->value($key);
+
+        return $value === null ? [] : (is_array($value) ? $value : throw new \LogicException("{$key} is not a list."));
+    }
+
+    public function has(string $key): bool
+    {
+        return $this->value($key) !== null;
+    }
+
+    /** @return float|string|bool|list<Given>|null */
+    private function value(string $key): float|string|bool|array|null
+    {
+        return array_key_exists($key, $this->values)
+            ? $this->values[$key]
+            : throw new \LogicException("Input {$key} is not declared.");
+    }
+}

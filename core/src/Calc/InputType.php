@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Calc;
+
+/** What kind of JSON value an input takes. */
+enum InputType: string
+{
+    case Number = 'number';
+    case Text = 'string';
+    case Flag = 'boolean';
+    case Rows = 'array';
+}

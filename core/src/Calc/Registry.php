@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Calc;
+
+use Ironwort\Core\Data\Library;
+use Ironwort\Core\Filter\FilterCapacityCalculator;
+use Ironwort\Core\Fish\FishLoadCalculator;
+use Ironwort\Core\Fish\FishRationCalculator;
+use Ironwort\Core\Fish\FishWeightCalculator;
+use Ironwort\Core\Measure\ConvertUnitsCalculator;
+use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Vessel\VesselVolumeCalculator;
+use Ironwort\Core\Water\OxygenPercentCalculator;
+use Ironwort\Core\Water\OxygenSaturationCalculator;
+use Ironwort\Core\Water\UnionisedAmmoniaCalculator;
+
+/** All calculators by name. The pages, the HTTP interface and the command line use this one list. */
+final readonly class Registry
+{
+    /** @var array<string, Calculator> */
+    private array $calculators;
+
+    public function __construct(Calculator ...$calculators)
+    {
+        $named = [];
+        foreach ($calculators as $calculator) {
+            $named[$calculator->name()] = $calculator;
+        }
+        ksort($named);
+        $this->calculators = $named;
+    }
+
+    public static function standard(Library $library): self
+    {
+        return new self(
+            new ConvertUnitsCalculator,
+            new UnionisedAmmoniaCalculator,
+            new OxygenSaturationCalculator,
+            new OxygenPercentCalculator,
+            new VesselVolumeCalculator,
+            new FishWeightCalculator,
+            new FishRationCalculator($library->rations()),
+            new FishLoadCalculator,
+            new FilterCapacityCalculator($library->media(), $library->stageKinds()),
+        );
+    }
+
+    /** @throws UnknownCalculator */
+    public function named(string $name): Calculator
+    {
+        return $this->calculators[$name] ?? throw UnknownCalculator::named($name);
+    }
+
+    /** @return list<Calculator> */
+    public function all(): array
+    {
+        return array_values($this->calculators);
+    }
+
+    /**
+     * Checks the input, calculates, and names every default that stood in as assumed.
+     *
+     * @param  array<array-key, mixed>  $raw
+     *
+     * @throws BadInput|UnknownCalculator
+     */
+    public function run(string $name, array $raw): Result
+    {
+        $calculator = $this->named($name);
+        $given = (new Intake($calculator->inputs()))->read($raw);
+        $result = $calculator->calculate($given);
+        if ($given->assumed === []) {
+            return $result;
+        }
+        $assumed = array_map(static fn (Input $input): string => self::assumption($input), $given->assumed);
+
+        return $result->withCaution(new Caution(Level::Note, 'Assumed, because not given: '.implode('; ', $assumed).'.'));
+    }
+
+    /** @return list<array{name: string, title: string, inputs: list<array<string, mixed>>, outputs: list<array{key: string, unit: ?string}>}> */
+    public function describe(): array
+    {
+        return array_map(static fn (Calculator $calculator): array => [
+            'name' => $calculator->name(),
+            'title' => $calculator->title(),
+            'inputs' => array_map(static fn (Input $input): array => $input->describe(), $calculator->inputs()),
+            'outputs' => array_map(static fn (Output $output): array => $output->describe(), $calculator->outputs()),
+        ], $this->all());
+    }
+
+    private static function assumption(Input $input): string
+    {
+        $value = is_float($input->default) ? Say::number($input->default) : var_export($input->default, true);
+
+        return lcfirst($input->label).' '.$value.($input->unit === null ? '' : " {$input->unit}");
+    }
+}

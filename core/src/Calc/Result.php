@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Calc;
+
+/** What a calculator answers: the figures, how they came about, what to mind, and whence. */
+final readonly class Result
+{
+    /**
+     * @param  array<string, mixed>  $figures  by output key
+     * @param  list<Step>  $working
+     * @param  list<Caution>  $cautions
+     * @param  list<string>  $sources  bibliography ids
+     */
+    public function __construct(
+        public array $figures,
+        public array $working,
+        public array $cautions,
+        public array $sources,
+    ) {
+    }
+
+    public function withCaution(Caution $caution): self
+    {
+        return new self($this->figures, $this->working, [...$this->cautions, $caution], $this->sources);
+    }
+
+    /** @throws \LogicException when the figure is not a number */
+    public function number(string $key): float
+    {
+        $value = $this->figures[$key] ?? null;
+
+        return is_float($value) || is_int($value) ? (float) $value : throw new \LogicException("Figure {$key} is not a number.");
+    }
+
+    /** @return array{figures: object, working: list<array{say: string, formula: string, with: string, gives: string}>, cautions: list<array{level: string, text: string}>, sources: list<string>} */
+    public function toArray(): array
+    {
+        return [
+            'figures' => (object) $this->figures,
+            'working' => array_map(static fn (Step $s): array => ['say' => $s->say, 'formula' => $s->formula, 'with' => $s->with, 'gives' => $s->gives], $this->working),
+            'cautions' => array_map(static fn (Caution $c): array => ['level' => $c->level->value, 'text' => $c->text], $this->cautions),
+            'sources' => $this->sources,
+        ];
+    }
+}

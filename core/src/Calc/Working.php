@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Calc;
+
+/** Collects the steps, cautions and sources of one calculation while it is made. */
+final class Working
+{
+    /** @var list<Step> */
+    private array $steps = [];
+
+    /** @var list<Caution> */
+    private array $cautions = [];
+
+    /** @var array<string, true> */
+    private array $sources = [];
+
+    public function step(string $say, string $formula, string $with, string $gives): void
+    {
+        $this->steps[] = new Step($say, $formula, $with, $gives);
+    }
+
+    public function note(string $text): void
+    {
+        $this->cautions[] = new Caution(Level::Note, $text);
+    }
+
+    public function watch(string $text): void
+    {
+        $this->cautions[] = new Caution(Level::Watch, $text);
+    }
+
+    public function danger(string $text): void
+    {
+        $this->cautions[] = new Caution(Level::Danger, $text);
+    }
+
+    public function cite(string ...$ids): void
+    {
+        foreach ($ids as $id) {
+            $this->sources[$id] = true;
+        }
+    }
+
+    /** @param  array<string, mixed>  $figures */
+    public function result(array $figures): Result
+    {
+        return new Result($figures, $this->steps, $this->cautions, array_keys($this->sources));
+    }
+}

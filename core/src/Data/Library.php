@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Data;
+
+use Ironwort\Core\Filter\MediaTable;
+use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Fish\RationTable;
+use Ironwort\Core\Judge\LimitTable;
+
+/**
+ * The tables that ship with the core: media, rations, limits and the bibliography.
+ *
+ * The only place in the core that reads a file.
+ */
+final readonly class Library
+{
+    public function __construct(private string $folder)
+    {
+    }
+
+    public static function shipped(): self
+    {
+        return new self(dirname(__DIR__, 2).'/data');
+    }
+
+    public function media(): MediaTable
+    {
+        return MediaTable::from($this->table('media'));
+    }
+
+    public function stageKinds(): StageKinds
+    {
+        return StageKinds::from($this->table('stages'));
+    }
+
+    public function rations(): RationTable
+    {
+        return RationTable::from($this->table('rations'));
+    }
+
+    public function limits(): LimitTable
+    {
+        return LimitTable::from($this->table('limits'));
+    }
+
+    public function bibliography(): Bibliography
+    {
+        return Bibliography::from($this->table('bibliography'));
+    }
+
+    /** @throws BrokenTable */
+    private function table(string $name): Row
+    {
+        $text = @file_get_contents("{$this->folder}/{$name}.json");
+        if ($text === false) {
+            throw new BrokenTable("The table {$name}.json is missing.");
+        }
+        $value = json_decode($text, true);
+
+        return is_array($value) ? new Row($value) : throw new BrokenTable("The table {$name}.json is not valid JSON.");
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+/**
+ * TAN removal per m² of grown surface: r = ceiling · C / (K + C), with the ceiling set by the water.
+ *
+ * Ceiling and rate in g N/m²/d, C in mg/L as N. On a moving carrier C counts only up to DO/3.2. The
+ * temperature factor is held above 32 °C, where nitrifiers gain no more.
+ *
+ *     floating bead, 25 °C, pH 7.5, DO 7, alkalinity 120: at(0.5) × 1150 m²/m³  →  132 g/m³/d
+ *
+ * @source rusten-2006     θ 1.09, and the ratio of oxygen to ammonia on moving carriers
+ * @source fitted-areal-rates  r20, K and the factors of oxygen and alkalinity
+ * @source downing-1964    pH below 7.2
+ * @source malone-beecher-2000  ranges the bead figures are checked against
+ */
+final readonly class ArealRate
+{
+    public const THETA = 1.09;
+
+    public const OXYGEN_PER_TAN = 3.2;
+
+    private const HELD_ABOVE_C = 32.0;
+
+    private function __construct(
+        public float $r20,
+        public float $k,
+        public float $temperature,
+        public float $oxygen,
+        public float $ph,
+        public float $alkalinity,
+        public float $grown,
+        public float $counted,
+    ) {
+    }
+
+    /**
+     * @param  float  $maturity  share of the surface that bacteria fill, 0 to 1
+     * @param  float  $fouling  share of the surface buried in dirt, 0 to 1
+     */
+    public static function of(StageKind $kind, Water $water, float $maturity, float $fouling): self
+    {
+        return new self(
+            $kind->r20,
+            $kind->k,
+            self::THETA ** (min($water->tempC, self::HELD_ABOVE_C) - 20),
+            $kind->oxygen === OxygenSupply::Water ? $water->oxygen / (0.5 + $water->oxygen) : 1.0,
+            self::phFactor($water->ph),
+            $water->alkalinity / (15 + $water->alkalinity),
+            $maturity * (1 - $fouling),
+            $kind->oxygen === OxygenSupply::Carrier ? $water->oxygen / self::OXYGEN_PER_TAN : INF,
+        );
+    }
+
+    /** 1 from pH 7.2 to 8.5, falling on both sides, never under 0.05. */
+    public static function phFactor(float $ph): float
+    {
+        return match (true) {
+            $ph < 7.2 => max(0.05, 1 - 0.833 * (7.2 - $ph)),
+            $ph > 8.5 => max(0.05, 1 - 0.5 * ($ph - 8.5)),
+            default => 1.0,
+        };
+    }
+
+    public function ceiling(): float
+    {
+        return $this->r20 * $this->temperature * $this->oxygen * $this->ph * $this->alkalinity * $this->grown;
+    }
+
+    public function at(float $tan): float
+    {
+        $counted = min($tan, $this->counted);
+
+        return $this->ceiling() * $counted / ($this->k + $counted);
+    }
+
+    /**
+     * The outlet TAN at which the surface removes just what the flow brings less what it takes away:
+     * Q (Cin − C) = r(C) A, solved in closed form.
+     *
+     * @param  float  $inlet  mg/L as N
+     * @param  float  $flowM3D  m³/d, above 0
+     */
+    public function outlet(float $inlet, float $flowM3D, float $areaM2): float
+    {
+        $demand = $this->ceiling() * $areaM2;
+        $b = $flowM3D * ($this->k - $inlet) + $demand;
+        $root = sqrt($b ** 2 + 4 * $flowM3D ** 2 * $inlet * $this->k);
+        // The two forms of the root are equal; each is exact where the other would cancel.
+        $outlet = $b > 0 ? 2 * $flowM3D * $inlet * $this->k / ($b + $root) : ($root - $b) / (2 * $flowM3D);
+        if ($outlet > $this->counted) {
+            // Past what oxygen lets the film use the rate is level, and the outlet follows straight from it.
+            $outlet = max($this->counted, $inlet - $this->at($this->counted) * $areaM2 / $flowM3D);
+        }
+
+        return max(0.0, min($outlet, $inlet));
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Water\WaterInputs;
+
+/**
+ * How much ammonia the filter of a loop can take in a day, and what holds it back.
+ *
+ * @see ArealRate, StageCapacity, LoopCapacity for formulas, validity and sources
+ */
+final readonly class FilterCapacityCalculator implements Calculator
+{
+    public function __construct(private MediaTable $media, private StageKinds $kinds)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'filter.capacity';
+    }
+
+    public function title(): string
+    {
+        return 'Biofilter capacity';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            WaterInputs::temperature(),
+            WaterInputs::ph(),
+            Input::number('do_in_mg_l', 'Oxygen into the filter', 'mg/L', 0, 30),
+            WaterInputs::tan(),
+            WaterInputs::alkalinity(),
+            WaterInputs::salinity(),
+            Input::rows('stages', 'Stages', [
+                Input::choice('kind', 'Kind', $this->kinds->ids()),
+                Input::choice('medium', 'Medium', $this->media->ids())->optional(),
+                Input::number('area_m2_m3', 'Surface of the medium', 'm²/m³', 0, 20000)->insteadOf('medium'),
+                Input::number('media_l', 'Medium, bulk', 'L', 0, 1e6)->or(0.0),
+                Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7),
+                Input::text('branch', 'Branch', 40)->optional(),
+                Input::number('air_l_min', 'Air', 'L/min', 0, 1e5)->or(0.0),
+                Input::number('maturity_pct', 'Maturity', '%', 0, 100)->or(100.0),
+                Input::number('fouling_pct', 'Fouling', '%', 0, 100)->or(0.0),
+            ], 1, 40),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('stages'), new Output('total_g_d', 'g N/d'), new Output('tan_out_mg_l', 'mg/L as N'), new Output('flow_l_h', 'L/h')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $water = new Water(
+            $given->number('tan_mg_l'), $given->number('do_in_mg_l'), $given->number('temp_c'),
+            $given->number('ph'), $given->number('alkalinity_mg_l'), $given->number('salinity_g_l'),
+        );
+        $loop = LoopCapacity::of($this->stages($given->rows('stages')), $water);
+
+        $work = new Working;
+        foreach ($loop->stages as $i => $stage) {
+            $this->explain($work, $i + 1, $stage);
+        }
+        $work->step('All stages together; the flow cannot bring more than flow × TAN.', 'total = Σ capacity ≤ flow × TAN',
+            'flow × TAN = '.Say::number($loop->flowM3D).' m³/d × '.Say::number($water->tan).' mg/L = '.Say::number($loop->transportLimit()).' g N/d',
+            Say::number($loop->total()).' g N/d');
+        $this->caution($work, $water, $loop);
+        $work->cite('rusten-2006', 'fitted-areal-rates', 'downing-1964', 'malone-beecher-2000', 'nitrification-stoichiometry', 'aeration-from-memory');
+        foreach ($given->rows('stages') as $stage) {
+            if ($stage->has('medium')) {
+                $work->cite($this->media->get($stage->text('medium'))->source);
+            }
+        }
+
+        return $work->result([
+            'stages' => array_map(self::figures(...), $loop->stages),
+            'total_g_d' => $loop->total(),
+            'tan_out_mg_l' => $loop->outlet->tan,
+            'flow_l_h' => $loop->flowM3D * 1000 / 24,
+        ]);
+    }
+
+    /**
+     * @param  list<Given>  $rows
+     * @return list<Stage>
+     */
+    private function stages(array $rows): array
+    {
+        $errors = [];
+        $stages = [];
+        foreach ($rows as $i => $row) {
+            $kind = $this->kinds->get($row->text('kind'));
+            $area = $row->has('medium') ? $this->media->get($row->text('medium'))->areaM2M3 : $row->numberOrNull('area_m2_m3');
+            if ($area === null && $kind->nitrifies()) {
+                $errors["stages.{$i}.medium"] = 'A medium is needed, or its surface in m²/m³.';
+            }
+            $stages[] = new Stage($kind, $area ?? 0.0, $row->number('media_l'), $row->number('flow_l_h'), $row->textOrNull('branch'),
+                $row->number('air_l_min'), $row->number('maturity_pct') / 100, $row->number('fouling_pct') / 100);
+        }
+
+        return $errors === [] ? $stages : throw new BadInput($errors);
+    }
+
+    /** @return array<string, float|string|null> */
+    private static function figures(StageCapacity $stage): array
+    {
+        return [
+            'kind' => $stage->stage->kind->id,
+            'branch' => $stage->stage->branch,
+            'area_m2' => $stage->stage->areaM2(),
+            'area_rate_g_m2_d' => $stage->arealRate(),
+            'surface_limit_g_d' => $stage->surfaceLimit,
+            'oxygen_limit_g_d' => $stage->oxygenLimit,
+            'transport_limit_g_d' => $stage->transportLimit,
+            'capacity_g_d' => $stage->capacity(),
+            'limiting' => $stage->limiting()->value,
+            'tan_in_mg_l' => $stage->inlet->tan,
+            'tan_out_mg_l' => $stage->outlet()->tan,
+        ];
+    }
+
+    private function explain(Working $work, int $n, StageCapacity $capacity): void
+    {
+        $stage = $capacity->stage;
+        $rate = $capacity->rate;
+        $name = "Stage {$n}, ".lcfirst($stage->kind->name);
+        if (! $stage->kind->nitrifies()) {
+            $work->step("{$name}: carries no nitrifiers worth counting.", 'capacity = 0', $stage->kind->name, '0 g N/d');
+
+            return;
+        }
+        $work->step("{$name}: surface of the medium.", 'A = media × m²/m³ / 1000',
+            Say::number($stage->mediaL).' L × '.Say::number($stage->areaM2M3).' m²/m³', Say::number($stage->areaM2()).' m²');
+        $work->step("{$name}: the most a square metre takes in this water.",
+            'r20 × 1.09^(t − 20) × f(DO) × f(pH) × f(alkalinity) × maturity × (1 − fouling)',
+            Say::number($rate->r20).' × '.Say::number($rate->temperature).' × '.Say::number($rate->oxygen).' × '.Say::number($rate->ph).' × '.Say::number($rate->alkalinity).' × '.Say::number($rate->grown),
+            Say::number($rate->ceiling()).' g N/m²/d');
+        $carrier = is_finite($rate->counted) ? ', C counted up to DO/3.2 = '.Say::number($rate->counted).' mg/L' : '';
+        $work->step("{$name}: surface limit, at the TAN the water leaves with.", 'Q (Cin − C) = r C/(K + C) A',
+            'Q = '.Say::number($stage->flowM3D()).' m³/d, Cin = '.Say::number($capacity->inlet->tan).' mg/L, K = '.Say::number($rate->k).' mg/L'.$carrier,
+            Say::number($capacity->surfaceLimit).' g N/d');
+        $transferred = $capacity->transferredOxygen > 0 ? ', and '.Say::number($capacity->transferredOxygen).' g O₂/d taken in inside the stage' : '';
+        $work->step("{$name}: oxygen limit, leaving 2 mg/L in the water.", '(flow × (DO − 2) + taken in) / 4.57',
+            Say::number($stage->flowM3D()).' m³/d × ('.Say::number($capacity->inlet->oxygen).' − 2) mg/L'.$transferred, Say::number($capacity->oxygenLimit).' g N/d');
+        $work->step("{$name}: transport limit, all the flow brings.", 'flow × TAN',
+            Say::number($stage->flowM3D()).' m³/d × '.Say::number($capacity->inlet->tan).' mg/L', Say::number($capacity->transportLimit).' g N/d');
+        $work->step("{$name}: the least of the three holds.", 'min(surface, oxygen, transport)', $capacity->limiting()->value, Say::number($capacity->capacity()).' g N/d');
+    }
+
+    private function caution(Working $work, Water $water, LoopCapacity $loop): void
+    {
+        $work->note('The constants of the surface limit were fitted, and media differ up to twofold: trust a measurement of your own filter above this.');
+        if ($water->oxygen < 2) {
+            $work->danger('There is less than 2 mg/L of oxygen in this water: the filter stops, and fish suffocate first.');
+        }
+        if ($water->tempC > 32) {
+            $work->note('Above 32 °C the gain from warmth is held: nitrifiers gain no more.');
+        }
+        if ($water->salinityGL > 5) {
+            $work->watch('A rise of salt past about 5 g/L sets nitrifiers back for days; this is not counted here.');
+        }
+        foreach ($loop->stages as $i => $stage) {
+            $n = $i + 1;
+            if ($stage->stage->airLMin > 0 && $stage->stage->kind->transfer !== Transfer::Air) {
+                $work->note("Air given to stage {$n} is not counted: it feeds bacteria only in a moving bed.");
+            }
+            if ($stage->stage->branch === null && $stage->stage->flowM3D() < $loop->flowM3D * 0.999) {
+                $work->note("Stage {$n} takes only part of the loop’s flow and is counted as a side stream.");
+            }
+        }
+    }
+}

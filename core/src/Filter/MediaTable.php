@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Data\BrokenTable;
+use Ironwort\Core\Data\Row;
+
+/** The media that ship with the core, by id. */
+final readonly class MediaTable
+{
+    /** @param  array<string, Medium>  $media */
+    private function __construct(private array $media)
+    {
+    }
+
+    public static function from(Row $table): self
+    {
+        $media = [];
+        foreach ($table->rows('media') as $row) {
+            $media[$row->text('id')] = new Medium(
+                $row->text('id'), $row->text('name'), $row->number('area_m2_m3'), $row->number('low_m2_m3'),
+                $row->number('high_m2_m3'), $row->text('state'), $row->text('source'),
+                in_array('remark', $row->keys(), true) ? $row->text('remark') : null,
+            );
+        }
+
+        return new self($media);
+    }
+
+    /** @throws BrokenTable */
+    public function get(string $id): Medium
+    {
+        return $this->media[$id] ?? throw new BrokenTable("There is no medium {$id}.");
+    }
+
+    /** @return list<string> */
+    public function ids(): array
+    {
+        return array_keys($this->media);
+    }
+
+    /** @return list<Medium> */
+    public function all(): array
+    {
+        return array_values($this->media);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+/** One filter stage as it stands in the loop. Shares run 0 to 1. */
+final readonly class Stage
+{
+    public function __construct(
+        public StageKind $kind,
+        public float $areaM2M3,
+        public float $mediaL,
+        public float $flowLH,
+        public ?string $branch,
+        public float $airLMin,
+        public float $maturity,
+        public float $fouling,
+    ) {
+    }
+
+    public function areaM2(): float
+    {
+        return $this->areaM2M3 * $this->mediaL / 1000;
+    }
+
+    /** Cubic metres through it in a day. */
+    public function flowM3D(): float
+    {
+        return $this->flowLH * 24 / 1000;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+/** A kind of filter stage with the constants of its surface limit: r20 in g N/m²/d, K in mg/L as N. */
+final readonly class StageKind
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $r20,
+        public float $k,
+        public OxygenSupply $oxygen,
+        public Transfer $transfer,
+    ) {
+    }
+
+    public function nitrifies(): bool
+    {
+        return $this->r20 > 0;
+    }
+}

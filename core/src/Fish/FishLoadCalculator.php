@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Fish;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Water\WaterInputs;
+
+/** @see DailyLoad for formulas, validity and sources */
+final readonly class FishLoadCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'fish.load';
+    }
+
+    public function title(): string
+    {
+        return 'Load of fish and feed';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('biomass_kg', 'Weight of all fish', 'kg', 0, 20000),
+            Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000),
+            Input::number('protein_pct', 'Protein', '%', 5, 80)->or(38.0),
+            Input::number('digestibility_pct', 'Digestibility', '%', 30, 98)->or(100 * DailyLoad::USUAL_DIGESTIBILITY),
+            Input::number('uneaten_pct', 'Uneaten', '%', 0, 100)->or(0.0),
+            WaterInputs::temperature(),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [
+            new Output('tan_g_d', 'g N/d'),
+            new Output('o2_g_d', 'g/d'),
+            new Output('co2_g_d', 'g/d'),
+            new Output('solids_g_d', 'g/d'),
+            new Output('nitrification_o2_g_d', 'g/d'),
+            new Output('alkalinity_g_d', 'g CaCO₃/d'),
+            new Output('net_alkalinity_g_d', 'g CaCO₃/d'),
+        ];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $biomass = $given->number('biomass_kg');
+        $feed = $given->number('feed_g_d');
+        $temp = $given->number('temp_c');
+        $protein = $given->number('protein_pct') / 100;
+        $digestibility = $given->number('digestibility_pct') / 100;
+        $uneaten = $given->number('uneaten_pct') / 100;
+        $load = DailyLoad::of($biomass, $feed, $protein, $digestibility, $uneaten, $temp);
+
+        $work = new Working;
+        $this->explain($work, $load, $given);
+        $this->caution($work, $load, $biomass, $feed, $temp);
+
+        return $work->result([
+            'tan_g_d' => $load->tan(),
+            'o2_g_d' => $load->oxygen(),
+            'co2_g_d' => $load->carbonDioxide(),
+            'solids_g_d' => $load->solids,
+            'nitrification_o2_g_d' => $load->nitrificationOxygen(),
+            'alkalinity_g_d' => $load->alkalinity(),
+            'net_alkalinity_g_d' => $load->netAlkalinity(),
+        ]);
+    }
+
+    private function explain(Working $work, DailyLoad $load, Given $given): void
+    {
+        $n = static fn (string $key): string => Say::number($given->number($key));
+        $work->step('Ammonia from the feed eaten.', 'eaten × protein × 0.092 × digestibility / 80 %',
+            "{$n('feed_g_d')} g less {$n('uneaten_pct')} % × {$n('protein_pct')} % × 0.092 × {$n('digestibility_pct')} / 80 %", Say::number($load->fedTan).' g N/d');
+        $work->step('What these fish excrete unfed at this temperature.', '0.08 g/kg × 2^((t − 20)/10) × biomass',
+            '0.08 × '.Say::number($load->floorFactor)." × {$n('biomass_kg')} kg", Say::number($load->floorTan).' g N/d');
+        if ($load->rottingTan > 0) {
+            $work->step('Feed left to rot gives up all its nitrogen.', 'uneaten × protein × 0.16',
+                "{$n('uneaten_pct')} % of {$n('feed_g_d')} g × {$n('protein_pct')} % × 0.16", Say::number($load->rottingTan).' g N/d');
+        }
+        $work->step('The larger of the first two, and what rots.', 'load = max(fed, unfed) + rotting',
+            'max('.Say::number($load->fedTan).', '.Say::number($load->floorTan).') + '.Say::number($load->rottingTan), Say::number($load->tan()).' g N/d');
+        $work->step('Oxygen the fish breathe.', 'max(0.4 × eaten, 2.4 g/kg × 2^((t − 20)/10) × biomass)',
+            'max('.Say::number($load->fedOxygen).', '.Say::number($load->floorOxygen).')', Say::number($load->oxygen()).' g/d');
+        $work->step('Carbon dioxide they breathe out.', '1.375 × oxygen', '1.375 × '.Say::number($load->oxygen()), Say::number($load->carbonDioxide()).' g/d');
+        $work->step('Droppings, as dry solids (between 0.25 and 0.30 of what is eaten).', '0.275 × eaten', 'feed eaten', Say::number($load->solids).' g/d');
+        $work->step('Oxygen the filter takes to nitrify it.', '4.57 × load', '4.57 × '.Say::number($load->tan()), Say::number($load->nitrificationOxygen()).' g/d');
+        $work->step('Alkalinity nitrifying takes, and the net loss once what excretion brings is counted.', '7.14 × load; 3.57 × load',
+            Say::number($load->tan()).' g N/d', Say::number($load->alkalinity()).' and '.Say::number($load->netAlkalinity()).' g CaCO₃/d');
+        $work->cite('timmons-ebeling', 'floor-excretion', 'fish-oxygen', 'nitrification-stoichiometry', 'respiratory-quotient', 'solids-per-feed');
+    }
+
+    private function caution(Working $work, DailyLoad $load, float $biomass, float $feed, float $temp): void
+    {
+        if ($feed > 0 && $biomass <= 0) {
+            $work->watch('There is feed and no fish to eat it.');
+        } elseif ($feed > 0.1 * 1000 * $biomass) {
+            $work->watch('This is more than a tenth of the fish’s own weight a day: only fry eat so much.');
+        }
+        if ($feed > 0 && $temp < 8) {
+            $work->watch('Below 8 °C koi hardly digest: feed given now mostly rots.');
+        }
+        if ($load->floorTan > $load->fedTan && $biomass > 0) {
+            $work->note('So little is fed that what the fish excrete unfed decides.');
+        }
+    }
+}

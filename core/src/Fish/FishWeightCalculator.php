@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Fish;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * Weight of a koi from its total length, by Fulton's condition factor.
+ *
+ *     50 cm at condition 1.5  →  1,875 g
+ *
+ * @see Condition for validity and sources
+ */
+final readonly class FishWeightCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'fish.weight';
+    }
+
+    public function title(): string
+    {
+        return 'Weight of a fish from its length';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('length_cm', 'Total length', 'cm', 0.5, 130),
+            Input::number('condition', 'Condition factor', 'g·100/cm³', 0.5, 3)->or(Condition::USUAL),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('weight_g', 'g')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $length = $given->number('length_cm');
+        $condition = $given->number('condition');
+        $weight = Condition::weight($length, $condition);
+
+        $work = new Working;
+        $work->step('A fish grows in three directions at once.', 'weight = condition × length³ / 100',
+            Say::number($condition).' × '.Say::number($length).'³ / 100', Say::number($weight).' g');
+        $work->cite('fulton-condition', 'carp-condition');
+        if ($condition < Condition::LEAN || $condition > Condition::STOUT) {
+            $work->note('Carp are usually between '.Condition::LEAN.' and '.Condition::STOUT.': weigh one to be sure.');
+        }
+
+        return $work->result(['weight_g' => $weight]);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Judge;
+
+use Ironwort\Core\Data\BrokenTable;
+use Ironwort\Core\Data\Row;
+
+/** The limits of every parameter for every life stage. */
+final readonly class LimitTable
+{
+    /**
+     * @param  array<string, array<string, Limits>>  $limits  by life stage and parameter
+     * @param  array<string, string>  $stages  life stage to its name
+     */
+    private function __construct(private array $limits, public array $stages)
+    {
+    }
+
+    public static function from(Row $table): self
+    {
+        $limits = [];
+        foreach ($table->rows('limits') as $row) {
+            $scale = $row->numbers('scale');
+            $entry = new Limits(
+                Parameter::from($row->text('parameter')),
+                self::bounds($row->rowOrNull('below')),
+                self::bounds($row->rowOrNull('above')),
+                $scale[0],
+                $scale[1],
+                $row->text('source'),
+            );
+            foreach ($row->texts('stages') as $stage) {
+                $limits[$stage][$entry->parameter->value] = $entry;
+            }
+        }
+        $stages = [];
+        foreach ($table->rows('stages') as $row) {
+            $stages[$row->text('id')] = $row->text('name');
+        }
+
+        return new self($limits, $stages);
+    }
+
+    /** @throws BrokenTable when the life stage or parameter has no limits */
+    public function for(string $stage, Parameter $parameter): Limits
+    {
+        return $this->limits[$stage][$parameter->value] ?? throw new BrokenTable("There are no limits of {$parameter->value} for {$stage}.");
+    }
+
+    private static function bounds(?Row $row): ?Bounds
+    {
+        return $row === null ? null : new Bounds($row->number('watch'), $row->number('act'), $row->number('emergency'));
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Judge;
+
+use Ironwort\Core\Measure\Interval;
+
+/** What one parameter may be for one life stage. A reading is judged by its worse end. */
+final readonly class Limits
+{
+    public function __construct(
+        public Parameter $parameter,
+        public ?Bounds $below,
+        public ?Bounds $above,
+        public float $scaleFrom,
+        public float $scaleTo,
+        public string $source,
+    ) {
+    }
+
+    public function judge(Interval $reading): Verdict
+    {
+        $low = $this->beyond($this->below, -$reading->low, -1);
+        $high = $this->beyond($this->above, $reading->high, 1);
+
+        return $low->state->worseThan($high->state) ? $low : $high;
+    }
+
+    /**
+     * The whole scale in pieces of one state each, from left to right.
+     *
+     * @return list<array{from: float, to: float, state: State}>
+     */
+    public function bands(): array
+    {
+        $edges = [[$this->scaleFrom, State::Good]];
+        if ($this->below !== null) {
+            $edges = [[$this->scaleFrom, State::Emergency], [$this->below->emergency, State::Act], [$this->below->act, State::Watch], [$this->below->watch, State::Good]];
+        }
+        if ($this->above !== null) {
+            array_push($edges, [$this->above->watch, State::Watch], [$this->above->act, State::Act], [$this->above->emergency, State::Emergency]);
+        }
+        $bands = [];
+        foreach ($edges as $i => [$from, $state]) {
+            $to = $edges[$i + 1][0] ?? $this->scaleTo;
+            if ($to > $from) {
+                $bands[] = ['from' => $from, 'to' => $to, 'state' => $state];
+            }
+        }
+
+        return $bands;
+    }
+
+    private function beyond(?Bounds $bounds, float $worse, int $sign): Verdict
+    {
+        if ($bounds === null) {
+            return new Verdict(State::Good);
+        }
+        foreach ([[State::Emergency, $bounds->emergency], [State::Act, $bounds->act], [State::Watch, $bounds->watch]] as [$state, $line]) {
+            if ($worse > $sign * $line + 1e-9) {
+                return new Verdict($state, $line, $sign > 0 ? 'above' : 'below');
+            }
+        }
+
+        return new Verdict(State::Good);
+    }
+}

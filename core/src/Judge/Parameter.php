@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Judge;
+
+use Ironwort\Core\Measure\Quantity;
+use Ironwort\Core\Measure\Unit;
+
+/**
+ * What keepers measure, and the two figures that follow from it.
+ *
+ * The value of each case is the canonical key; canonical units are those of the calculators.
+ */
+enum Parameter: string
+{
+    case Ammonia = 'tan_mg_l';
+    case Nitrite = 'no2_n_mg_l';
+    case Nitrate = 'no3_n_mg_l';
+    case Ph = 'ph';
+    case Temperature = 'temp_c';
+    case Oxygen = 'do_mg_l';
+    case Alkalinity = 'alkalinity_mg_l';
+    case UnionisedAmmonia = 'nh3_n_mg_l';
+    case OxygenSaturation = 'do_sat_pct';
+
+    /** @return list<self> what is read off a kit or probe, in the order it is usually done */
+    public static function measured(): array
+    {
+        return [self::Ammonia, self::Nitrite, self::Nitrate, self::Ph, self::Temperature, self::Oxygen, self::Alkalinity];
+    }
+
+    public function name(): string
+    {
+        return match ($this) {
+            self::Ammonia => 'Ammonia',
+            self::Nitrite => 'Nitrite',
+            self::Nitrate => 'Nitrate',
+            self::Ph => 'pH',
+            self::Temperature => 'Temperature',
+            self::Oxygen => 'Oxygen',
+            self::Alkalinity => 'KH',
+            self::UnionisedAmmonia => 'Un-ionised ammonia',
+            self::OxygenSaturation => 'Oxygen saturation',
+        };
+    }
+
+    /** The word that names it in the log bar. */
+    public function code(): ?string
+    {
+        return match ($this) {
+            self::Ammonia => 'am',
+            self::Nitrite => 'ni',
+            self::Nitrate => 'na',
+            self::Ph => 'ph',
+            self::Temperature => 't',
+            self::Oxygen => 'do',
+            self::Alkalinity => 'kh',
+            default => null,
+        };
+    }
+
+    public function quantity(): ?Quantity
+    {
+        return match ($this) {
+            self::Ammonia, self::UnionisedAmmonia => Quantity::Ammonia,
+            self::Nitrite => Quantity::Nitrite,
+            self::Nitrate => Quantity::Nitrate,
+            self::Temperature => Quantity::Temperature,
+            self::Alkalinity => Quantity::Alkalinity,
+            default => null,
+        };
+    }
+
+    /** @return list<Unit> units it may be typed in, the keeper's usual one first; empty where there is only one */
+    public function units(): array
+    {
+        return match ($this) {
+            self::Nitrate => [Unit::AsNitrate, Unit::AsNitrogen],
+            self::Alkalinity => [Unit::CarbonateDegree, Unit::AsCalciumCarbonate, Unit::Milliequivalent],
+            default => $this->quantity() === null ? [] : Unit::of($this->quantity()),
+        };
+    }
+
+    /** The unit it is shown in, as written beside the number; null for pH. */
+    public function symbol(): ?string
+    {
+        return match ($this) {
+            self::Ph => null,
+            self::Oxygen => 'mg/L',
+            self::OxygenSaturation => '%',
+            default => $this->units()[0]->symbol(),
+        };
+    }
+
+    /** From the canonical unit to the one it is shown in. */
+    public function shown(float $canonical): float
+    {
+        $quantity = $this->quantity();
+
+        return $quantity === null ? $canonical : $this->units()[0]->fromCanonical($canonical, $quantity);
+    }
+
+    /** @return array{float, float} what water with a fish house round it can be, in canonical units */
+    public function possible(): array
+    {
+        return match ($this) {
+            self::Ammonia, self::Nitrite, self::UnionisedAmmonia => [0.0, 200.0],
+            self::Nitrate => [0.0, 500.0],
+            self::Ph => [4.0, 11.0],
+            self::Temperature => [0.0, 40.0],
+            self::Oxygen => [0.0, 30.0],
+            self::OxygenSaturation => [0.0, 400.0],
+            self::Alkalinity => [0.0, 1000.0],
+        };
+    }
+}

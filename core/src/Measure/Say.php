@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Measure;
+
+/** Numbers as they are written in working, messages and cautions. */
+final readonly class Say
+{
+    /** A number to so many significant figures, without trailing zeros, thousands apart. */
+    public static function number(float $value, int $significant = 4): string
+    {
+        if ($value === 0.0 || abs($value) < 1e-12) {
+            return '0';
+        }
+        $magnitude = (int) floor(log10(abs($value)));
+        if ($magnitude < -5 || $magnitude > 9) {
+            return sprintf('%.'.max(0, $significant - 1).'e', $value);
+        }
+        $decimals = max(0, $significant - 1 - $magnitude);
+        $text = number_format(round($value, $decimals), $decimals, '.', ',');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Water;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/** @see UnionisedAmmonia for formula, validity and sources */
+final readonly class UnionisedAmmoniaCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'ammonia.unionised';
+    }
+
+    public function title(): string
+    {
+        return 'Un-ionised ammonia';
+    }
+
+    public function inputs(): array
+    {
+        return [WaterInputs::tan(), WaterInputs::ph(), WaterInputs::temperature(), WaterInputs::salinity()];
+    }
+
+    public function outputs(): array
+    {
+        return [
+            new Output('pka'),
+            new Output('fraction_pct', '%'),
+            new Output('nh3_n_mg_l', 'mg/L as N'),
+            new Output('nh4_n_mg_l', 'mg/L as N'),
+        ];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $tan = $given->number('tan_mg_l');
+        $ph = $given->number('ph');
+        $temp = $given->number('temp_c');
+        $salinity = $given->number('salinity_g_l');
+        $ammonia = UnionisedAmmonia::of($tan, $ph, $temp, $salinity);
+
+        $work = new Working;
+        $work->cite('emerson-1975');
+        if ($salinity > 0) {
+            $work->step('Ionic strength of the salt in the water.', 'I = 19.9273 S / (1000 − 1.005109 S)',
+                'S = '.Say::number($salinity).' g/L', Say::number($ammonia->ionicStrength).' mol/kg');
+            $work->cite('epa-1989-salt');
+            $work->note('The shift with salt was fitted to sea salt; pond salt is treated alike.');
+        }
+        $work->step('Where ammonium lets go of its hydrogen at this temperature.',
+            'pKa = 0.09018 + 2729.92 / (t + 273.2) + 0.116 I',
+            't = '.Say::number($temp).' °C, I = '.Say::number($ammonia->ionicStrength), Say::number($ammonia->pka, 5));
+        $work->step('The share of the ammonia that is un-ionised, the part that burns.',
+            'fraction = 1 / (10^(pKa − pH) + 1)',
+            'pKa = '.Say::number($ammonia->pka, 5).', pH = '.Say::number($ph), Say::number(100 * $ammonia->fraction).' %');
+        $work->step('Un-ionised ammonia.', 'NH3-N = total ammonia × fraction',
+            Say::number($tan).' mg/L × '.Say::number(100 * $ammonia->fraction).' %', Say::number($ammonia->nh3N).' mg/L as N');
+        if ($temp > 30 || $ph < 6 || $ph > 10) {
+            $work->note('Outside the table of 1975 (0 to 30 °C, pH 6 to 10): the formula is carried on.');
+        }
+
+        return $work->result([
+            'pka' => $ammonia->pka,
+            'fraction_pct' => 100 * $ammonia->fraction,
+            'nh3_n_mg_l' => $ammonia->nh3N,
+            'nh4_n_mg_l' => $ammonia->nh4N,
+        ]);
+    }
+}

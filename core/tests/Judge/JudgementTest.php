@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Tests\Judge;
+
+use Ironwort\Core\Data\Library;
+use Ironwort\Core\Judge\Derived;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Judge\Sentence;
+use Ironwort\Core\Measure\Interval;
+use Ironwort\Core\Measure\TypedNumber;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** Limits are common practice, no source, unless the table names one. */
+final class JudgementTest extends TestCase
+{
+    private function state(string $stage, Parameter $parameter, float $low, float $high): string
+    {
+        return Library::shipped()->limits()->for($stage, $parameter)->judge(Interval::between($low, $high))->state->value;
+    }
+
+    #[TestWith([0.0, 0.25, 'good'])]
+    #[TestWith([0.0, 0.3, 'watch'])]
+    #[TestWith([0.2, 0.6, 'act'])]
+    #[TestWith([1.0, 2.1, 'emergency'])]
+    public function test_ammonia_is_judged_by_its_worse_end(float $low, float $high, string $word): void
+    {
+        self::assertSame($word, $this->state('adult', Parameter::Ammonia, $low, $high));
+    }
+
+    public function test_oxygen_and_ph_are_judged_on_their_low_side_and_ph_on_both(): void
+    {
+        self::assertSame('good', $this->state('adult', Parameter::Oxygen, 7.1, 7.3));
+        self::assertSame('act', $this->state('adult', Parameter::Oxygen, 4.9, 5.2));
+        self::assertSame('watch', $this->state('adult', Parameter::Ph, 6.9, 7.1));
+        self::assertSame('act', $this->state('adult', Parameter::Ph, 9.0, 9.2));
+    }
+
+    public function test_fry_are_judged_more_strictly_than_adults(): void
+    {
+        $nitrate = 15 / 4.4268;
+        self::assertSame('good', $this->state('adult', Parameter::Nitrate, $nitrate, $nitrate));
+        self::assertSame('watch', $this->state('fry', Parameter::Nitrate, $nitrate, $nitrate));
+    }
+
+    /** pH 8.6 at 1.5 mg/L is not ordinary: at 20 °C 13.7 % of it is un-ionised (Emerson 1975). */
+    public function test_the_same_ammonia_is_an_emergency_at_high_ph_and_not_at_low(): void
+    {
+        $burning = fn (string $ph): string => $this->judged('1.5', $ph, '20');
+        self::assertSame('emergency', $burning('8.6'));
+        self::assertSame('good', $burning('6.8'));
+    }
+
+    public function test_a_sentence_says_the_number_the_unit_and_the_line_passed(): void
+    {
+        $typed = TypedNumber::read('1.2');
+        $reading = new Reading(Parameter::Nitrite, $typed->value, $typed->interval());
+        $verdict = Library::shipped()->limits()->for('adult', Parameter::Nitrite)->judge($reading->interval);
+        self::assertSame('Nitrite 1.2 mg/L as N: emergency above 1', Sentence::of($reading, $verdict));
+    }
+
+    public function test_supersaturation_is_noticed_through_the_derived_percent(): void
+    {
+        $saturation = Derived::oxygenSaturation($this->reading(Parameter::Oxygen, '13'), $this->reading(Parameter::Temperature, '24'), 0, 0);
+        self::assertEqualsWithDelta(154.4, $saturation->value, 0.2); // 8.418 mg/L at 24 °C, Standard Methods 4500-O:I
+        self::assertSame('act', $this->state('adult', Parameter::OxygenSaturation, $saturation->interval->low, $saturation->interval->high));
+    }
+
+    private function judged(string $tan, string $ph, string $temp): string
+    {
+        $derived = Derived::unionisedAmmonia($this->reading(Parameter::Ammonia, $tan), $this->reading(Parameter::Ph, $ph), $this->reading(Parameter::Temperature, $temp), 0);
+
+        return $this->state('adult', Parameter::UnionisedAmmonia, $derived->interval->low, $derived->interval->high);
+    }
+
+    private function reading(Parameter $parameter, string $typed): Reading
+    {
+        $number = TypedNumber::read($typed);
+
+        return new Reading($parameter, $number->value, $number->interval());
+    }
+}
