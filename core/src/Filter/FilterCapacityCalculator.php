@@ -60,7 +60,16 @@ final readonly class FilterCapacityCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('stages'), new Output('total_g_d', 'g N/d'), new Output('tan_out_mg_l', 'mg/L as N'), new Output('flow_l_h', 'L/h')];
+        return [
+            new Output('stages'),
+            new Output('total_g_d', 'g N/d'),
+            new Output('surface_limit_g_d', 'g N/d'),
+            new Output('oxygen_limit_g_d', 'g N/d'),
+            new Output('transport_limit_g_d', 'g N/d'),
+            new Output('limiting'),
+            new Output('tan_out_mg_l', 'mg/L as N'),
+            new Output('flow_l_h', 'L/h'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -75,6 +84,9 @@ final readonly class FilterCapacityCalculator implements Calculator
         foreach ($loop->stages as $i => $stage) {
             $this->explain($work, $i + 1, $stage);
         }
+        $work->step('The whole loop by surface, all stages together.', 'Σ surface limits', count($loop->stages).' stages', Say::number($loop->surfaceLimit()).' g N/d');
+        $work->step('The whole loop by oxygen, each gram counted once.', '(flow × (DO − 2) + Σ taken in) / 4.57',
+            Say::number($loop->flowM3D).' m³/d × ('.Say::number($water->oxygen).' − 2) mg/L', Say::number($loop->oxygenLimit()).' g N/d');
         $work->step('All stages together; the flow cannot bring more than flow × TAN.', 'total = Σ capacity ≤ flow × TAN',
             'flow × TAN = '.Say::number($loop->flowM3D).' m³/d × '.Say::number($water->tan).' mg/L = '.Say::number($loop->transportLimit()).' g N/d',
             Say::number($loop->total()).' g N/d');
@@ -89,6 +101,10 @@ final readonly class FilterCapacityCalculator implements Calculator
         return $work->result([
             'stages' => array_map(self::figures(...), $loop->stages),
             'total_g_d' => $loop->total(),
+            'surface_limit_g_d' => $loop->surfaceLimit(),
+            'oxygen_limit_g_d' => $loop->oxygenLimit(),
+            'transport_limit_g_d' => $loop->transportLimit(),
+            'limiting' => $loop->limiting()->value,
             'tan_out_mg_l' => $loop->outlet->tan,
             'flow_l_h' => $loop->flowM3D * 1000 / 24,
         ]);

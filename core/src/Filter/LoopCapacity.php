@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Filter;
 
+use Ironwort\Core\Fish\DailyLoad;
+
 /**
  * The capacity of all stages of a loop together.
  *
@@ -53,6 +55,27 @@ final readonly class LoopCapacity
     public function total(): float
     {
         return array_sum(array_map(static fn (StageCapacity $stage): float => $stage->capacity(), $this->stages));
+    }
+
+    /** What all surfaces would take, were neither oxygen nor flow ever short. */
+    public function surfaceLimit(): float
+    {
+        return array_sum(array_map(static fn (StageCapacity $stage): float => $stage->surfaceLimit, $this->stages));
+    }
+
+    /** What the oxygen that comes with the flow and is taken in inside the stages allows, counted once. */
+    public function oxygenLimit(): float
+    {
+        $withFlow = max(0.0, $this->flowM3D * ($this->inlet->oxygen - InStageTransfer::FLOOR_DO));
+        $takenIn = array_sum(array_map(static fn (StageCapacity $stage): float => $stage->transferredOxygen, $this->stages));
+
+        return ($withFlow + $takenIn) / DailyLoad::O2_PER_N;
+    }
+
+    /** Which of the three limits of the whole loop is the shortest. */
+    public function limiting(): Limit
+    {
+        return Limit::shortest($this->surfaceLimit(), $this->oxygenLimit(), $this->transportLimit());
     }
 
     /** All the ammonia that the flow brings, which no filter can pass. */

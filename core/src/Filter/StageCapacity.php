@@ -9,15 +9,12 @@ use Ironwort\Core\Fish\DailyLoad;
 /**
  * What one stage can take of ammonia in a day, by surface, by oxygen and by transport, g N/d.
  *
- * The least holds. A surface limit within 5 % of the transport limit is named transport: the water
- * leaves stripped, and more surface would add next to nothing.
+ * The least holds.
  *
  * @source nitrification-stoichiometry  4.57 g O2 per g N
  */
 final readonly class StageCapacity
 {
-    private const STRIPPED = 0.95;
-
     private function __construct(
         public Stage $stage,
         public Water $inlet,
@@ -53,11 +50,7 @@ final readonly class StageCapacity
 
     public function limiting(): Limit
     {
-        return match (true) {
-            $this->oxygenLimit < min($this->surfaceLimit, $this->transportLimit) => Limit::Oxygen,
-            $this->surfaceLimit > self::STRIPPED * $this->transportLimit, $this->stage->flowLH <= 0 => Limit::Transport,
-            default => Limit::Surface,
-        };
+        return Limit::shortest($this->surfaceLimit, $this->oxygenLimit, $this->transportLimit);
     }
 
     /** What the surface works at, g N/m²/d; 0 without a surface. */

@@ -114,4 +114,23 @@ enum Parameter: string
             self::Alkalinity => [0.0, 1000.0],
         };
     }
+
+    /**
+     * The coarsest step an ordinary kit has near the limits, in canonical units. A round number may be
+     * typed more shortly than it was read: “0” off a colour card does not mean anything up to a half.
+     *
+     * @source cp-kit-steps
+     */
+    public function usualStep(): float
+    {
+        return match ($this) {
+            self::Ammonia, self::UnionisedAmmonia => 0.25,
+            self::Nitrite => 0.1,
+            self::Nitrate => 1.13,
+            self::Ph => 0.5,
+            self::Temperature, self::Oxygen => 1.0,
+            self::OxygenSaturation => 5.0,
+            self::Alkalinity => 17.85,
+        };
+    }
 }

@@ -6,7 +6,10 @@ namespace Ironwort\Core\Tests\Filter;
 
 use Ironwort\Core\Data\Library;
 use Ironwort\Core\Filter\ArealRate;
+use Ironwort\Core\Filter\Carrying;
+use Ironwort\Core\Filter\Limit;
 use Ironwort\Core\Filter\Water;
+use Ironwort\Core\Judge\State;
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Tests\Reference;
 use PHPUnit\Framework\TestCase;
@@ -123,5 +126,14 @@ final class FilterCapacityTest extends TestCase
             ['kind' => 'matting', 'medium' => 'coarse_matting', 'area_m2_m3' => 200, 'flow_l_h' => -3],
         ]]);
         self::assertSame(['stages.0.flow_l_h', 'stages.0.area_m2_m3'], array_keys($errors));
+    }
+
+    public function test_load_against_capacity_is_said_in_a_sentence(): void
+    {
+        $carrying = new Carrying(7.7, 9.1, Limit::Surface);
+        self::assertSame(State::Watch, $carrying->state);
+        self::assertSame('With ammonia held at 0.25 mg/L this filter can take 9.1 g N a day; the fish give 7.7. It carries them with 15 % to spare. Surface is the shortest of the three limits.', $carrying->sentence(0.25));
+        self::assertStringContainsString('It falls 3 g short', (new Carrying(12.1, 9.1, Limit::Oxygen))->sentence(0.25));
+        self::assertSame(State::Emergency, (new Carrying(1, 0, Limit::Transport))->state);
     }
 }

@@ -9,6 +9,7 @@ use Ironwort\Core\Judge\Derived;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
+use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Measure\TypedNumber;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -67,6 +68,17 @@ final class JudgementTest extends TestCase
         $saturation = Derived::oxygenSaturation($this->reading(Parameter::Oxygen, '13'), $this->reading(Parameter::Temperature, '24'), 0, 0);
         self::assertEqualsWithDelta(154.4, $saturation->value, 0.2); // 8.418 mg/L at 24 °C, Standard Methods 4500-O:I
         self::assertSame('act', $this->state('adult', Parameter::OxygenSaturation, $saturation->interval->low, $saturation->interval->high));
+    }
+
+    /** Steps of ordinary kits: common practice, no source. */
+    public function test_a_reading_is_as_uncertain_as_its_last_digit_and_never_more_than_a_kit_step(): void
+    {
+        $ends = static fn (Parameter $p, string $typed, ?string $unit = null): array => [round(TypedReading::read($p, $typed, $unit)->interval->low, 4), round(TypedReading::read($p, $typed, $unit)->interval->high, 4)];
+        self::assertSame([0.0, 0.125], $ends(Parameter::Ammonia, '0'));
+        self::assertSame([0.45, 0.55], $ends(Parameter::Ammonia, '.5'));
+        self::assertSame([17.75, 17.8056], $ends(Parameter::Temperature, '64.0', 'f'));
+        $this->expectExceptionMessage('pH cannot be 78: it lies between 4 and 11.');
+        TypedReading::read(Parameter::Ph, '78', null);
     }
 
     private function judged(string $tan, string $ph, string $temp): string

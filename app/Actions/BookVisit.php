@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\System;
+use App\Models\User;
+use App\Models\Visit;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
+
+/**
+ * Books the readings of one visit, all or none.
+ *
+ * The key is made by whoever books, so the same visit sent again (a double click, a retry after a
+ * dropped connection) is found rather than booked twice.
+ */
+final readonly class BookVisit
+{
+    /** A clock may run a little ahead of this one. */
+    private const CLOCK_SLACK_MINUTES = 2;
+
+    /**
+     * @param  array<string, Reading>  $readings  by parameter
+     * @param  array<string, array{typed?: ?string, unit?: ?string}>  $typed  by parameter
+     *
+     * @throws BadInput
+     */
+    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed): Visit
+    {
+        if ($readings === []) {
+            throw BadInput::at('readings', 'Type at least one reading.');
+        }
+        if ($takenAt->isAfter(now()->addMinutes(self::CLOCK_SLACK_MINUTES))) {
+            throw BadInput::at('taken_at', 'This time is still to come: a reading cannot be from the future.');
+        }
+        if ($takenAt->isBefore(now()->subYears(50))) {
+            throw BadInput::at('taken_at', 'This time is too long ago.');
+        }
+
+        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed): Visit {
+            $booked = DB::table('visits')->insertOrIgnore([
+                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id,
+                'taken_at' => $takenAt, 'booked_at' => now()->max($takenAt),
+            ]);
+            $visit = Visit::query()->findOrFail($id);
+            if ($visit->system_id !== $system->id) {
+                throw BadInput::at('id', 'This visit is booked for another system already.');
+            }
+            if ($booked === 0) {
+                return $visit;
+            }
+            DB::table('readings')->insert(array_values(array_map(static fn (Reading $reading): array => [
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'visit_id' => $id,
+                'parameter' => $reading->parameter->value,
+                'typed' => mb_substr(trim($typed[$reading->parameter->value]['typed'] ?? ''), 0, 20),
+                'unit' => $typed[$reading->parameter->value]['unit'] ?? self::usualUnit($reading->parameter),
+                'value' => $reading->value,
+                'low' => $reading->interval->low,
+                'high' => $reading->interval->high,
+                'taken_at' => $takenAt,
+            ], $readings)));
+            $visit->wasRecentlyCreated = true;
+
+            return $visit;
+        });
+    }
+
+    private static function usualUnit(Parameter $parameter): ?string
+    {
+        return ($parameter->units()[0] ?? null)?->value;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Judge\TypedReading;
+use Ironwort\Core\Judge\UnreadableReading;
+
+/** Reads what was typed into the rows of a test; every row that cannot be read gets its own message. */
+final class ReadTypedReadings
+{
+    /** @var array<string, Reading> by parameter */
+    public array $readings = [];
+
+    /** @var array<string, string> by `readings.PARAMETER` */
+    public array $errors = [];
+
+    /** @param  array<string, array{typed?: ?string, unit?: ?string}>  $rows  by parameter */
+    public function __construct(public readonly array $rows)
+    {
+        foreach ($rows as $key => $row) {
+            $typed = trim($row['typed'] ?? '');
+            if ($typed === '') {
+                continue;
+            }
+            $parameter = Parameter::tryFrom($key);
+            if ($parameter === null || ! in_array($parameter, Parameter::measured(), true)) {
+                $this->errors["readings.{$key}"] = 'This is not something that is tested here.';
+
+                continue;
+            }
+            try {
+                $this->readings[$key] = TypedReading::read($parameter, $typed, $row['unit'] ?? null);
+            } catch (UnreadableReading $fault) {
+                $this->errors["readings.{$key}"] = $fault->getMessage();
+            }
+        }
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Registry;
+
+/** The form of one filter stage, checked by the very inputs that the capacity takes. */
+final readonly class StageInputs
+{
+    private const ANY_WATER = ['temp_c' => 20, 'ph' => 7.5, 'do_in_mg_l' => 7, 'tan_mg_l' => 0.25, 'alkalinity_mg_l' => 100];
+
+    public function __construct(private Registry $registry) {}
+
+    /**
+     * @param  array<array-key, mixed>  $typed
+     * @return array<string, mixed> columns of a stage
+     *
+     * @throws BadInput
+     */
+    public function read(array $typed): array
+    {
+        $row = (new TypedInputs($this->fields()))->read($typed);
+        try {
+            $this->registry->run('filter.capacity', [...self::ANY_WATER, 'stages' => [$row]]);
+        } catch (BadInput $bad) {
+            throw new BadInput(array_combine(
+                array_map(static fn (string $key): string => str_replace('stages.0.', '', $key), array_keys($bad->errors)),
+                array_values($bad->errors),
+            ));
+        }
+
+        return ['medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, ...$row];
+    }
+
+    /** @return list<Input> */
+    private function fields(): array
+    {
+        foreach ($this->registry->named('filter.capacity')->inputs() as $input) {
+            if ($input->key === 'stages') {
+                return $input->fields;
+            }
+        }
+        throw new \LogicException('filter.capacity takes no stages.');
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\BuildResource;
+use App\Http\Resources\VisitResource;
+use App\Models\System;
+use App\Reports\CapacityReport;
+use App\Reports\LatestWater;
+use App\Reports\SystemReport;
+use App\Reports\WaterMeaning;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Ironwort\Core\Judge\LimitTable;
+
+/** The systems of a site: the list beside every page, and one system whole. */
+final class SystemController extends Controller
+{
+    private const NEWEST_VISITS = 6;
+
+    public function __construct(private readonly WaterMeaning $meaning) {}
+
+    public function index(Request $request): JsonResponse
+    {
+        $systems = System::query()->ofSite($this->person($request)->site)->with('site')->get();
+        $water = LatestWater::ofAll($systems);
+
+        return new JsonResponse($systems->map(function (System $system) use ($water): array {
+            $meaning = $this->meaning->of($system, $water[$system->id]);
+
+            return [
+                'slug' => $system->slug, 'name' => $system->name, 'kind' => $system->kind, 'life_stage' => $system->life_stage,
+                'state' => $meaning['state'], 'worst' => $meaning['worst'],
+            ];
+        })->values());
+    }
+
+    public function show(System $system, SystemReport $report, CapacityReport $capacity, LimitTable $limits): JsonResponse
+    {
+        $system->load(['site', 'vessels', 'stages', 'fish']);
+        $water = LatestWater::of($system);
+        $visits = $system->visits()->whereNull('withdrawn_at')->with(['readings', 'user'])->orderByDesc('taken_at')->orderByDesc('id')->limit(self::NEWEST_VISITS)->get();
+
+        return new JsonResponse([
+            'slug' => $system->slug,
+            'name' => $system->name,
+            'kind' => $system->kind,
+            'life_stage' => $system->life_stage,
+            'life_stage_name' => $limits->stages[$system->life_stage],
+            'water' => $this->meaning->of($system, $water),
+            'volume' => $report->volume($system)->toArray(),
+            'biomass' => $report->biomass($system)->toArray(),
+            'fish_count' => $system->fish->sum('count'),
+            'capacity' => $capacity->of($system, $water),
+            'build' => BuildResource::of($system),
+            'visits' => $visits->map(VisitResource::of(...))->values(),
+        ]);
+    }
+
+    public function store(Request $request, LimitTable $limits): JsonResponse
+    {
+        Gate::authorize('write');
+        $person = $this->person($request);
+        /** @var array{name: string, kind: string, life_stage: string} $given */
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:60', Rule::unique('systems', 'name')->where('site_id', $person->site_id)],
+            'kind' => ['required', Rule::in(System::KINDS)],
+            'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
+        ], [
+            'name.required' => 'Give the system a name.',
+            'name.unique' => 'There is a system of this name already.',
+            'kind.required' => 'Say what it is for.',
+            'life_stage.required' => 'Say whose limits hold here.',
+        ]);
+        $system = new System([...$given, 'site_id' => $person->site_id, 'slug' => $this->slug($person->site_id, $given['name']), 'position' => 1000]);
+        $system->save();
+
+        return new JsonResponse(['slug' => $system->slug], 201);
+    }
+
+    /** A readable address for the system; a number is added where the name alone is taken. */
+    private function slug(string $siteId, string $name): string
+    {
+        $base = Str::slug(mb_substr($name, 0, 50)) ?: 'system';
+        $slug = $base;
+        for ($n = 2; System::query()->where('site_id', $siteId)->where('slug', $slug)->exists(); $n++) {
+            $slug = "{$base}-{$n}";
+        }
+
+        return $slug;
+    }
+}

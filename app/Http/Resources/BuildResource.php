@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\FishGroup;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\Vessel;
+use App\Reports\SystemReport;
+
+/** What a system is built of and who lives in it, as the forms edit it. */
+final readonly class BuildResource
+{
+    /** @return array<string, mixed> */
+    public static function of(System $system): array
+    {
+        $report = app(SystemReport::class);
+        $feed = $system->feed();
+
+        return [
+            'vessels' => $system->vessels->map(static fn (Vessel $vessel): array => [
+                'id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'shape' => $vessel->shape,
+                'measures' => (object) $vessel->measures, 'freeboard_m' => $vessel->freeboard_m, 'displaced_l' => $vessel->displaced_l,
+                'volume' => $report->vessel($vessel)->toArray(),
+            ])->values(),
+            'stages' => $system->stages->map(static fn (Stage $stage): array => [
+                'id' => $stage->id, 'name' => $stage->name, 'kind' => $stage->kind, 'medium' => $stage->medium, 'area_m2_m3' => $stage->area_m2_m3,
+                'media_l' => $stage->media_l, 'flow_l_h' => $stage->flow_l_h, 'branch' => $stage->branch, 'air_l_min' => $stage->air_l_min,
+                'maturity_pct' => $stage->maturity_pct, 'fouling_pct' => $stage->fouling_pct,
+            ])->values(),
+            'fish' => $system->fish->map(static fn (FishGroup $group): array => [
+                'id' => $group->id, 'name' => $group->name, 'count' => $group->count, 'length_cm' => $group->length_cm, 'condition' => $group->condition,
+                'weight' => $report->group($group)->toArray(),
+            ])->values(),
+            'feed' => $feed === null ? null : ['feed_g_d' => $feed->feed_g_d, 'protein_pct' => $feed->protein_pct, 'since' => $feed->since->toDateString()],
+        ];
+    }
+}

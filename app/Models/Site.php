@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A place with systems in it.
+ *
+ * @property string $id
+ * @property string $name
+ * @property string $timezone
+ * @property float $altitude_m
+ * @property bool $is_demo
+ */
+final class Site extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $casts = ['altitude_m' => 'float', 'is_demo' => 'boolean'];
+
+    /** @return HasMany<System, $this> */
+    public function systems(): HasMany
+    {
+        return $this->hasMany(System::class)->orderBy('position')->orderBy('name');
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/**
+ * One filter stage, in flow order by position.
+ *
+ * @property string $name
+ * @property string $kind
+ * @property ?string $medium
+ * @property ?float $area_m2_m3
+ * @property float $media_l
+ * @property float $flow_l_h
+ * @property ?string $branch
+ * @property float $air_l_min
+ * @property float $maturity_pct
+ * @property float $fouling_pct
+ * @property int $position
+ */
+final class Stage extends Part
+{
+    protected $casts = [
+        'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
+        'maturity_pct' => 'float', 'fouling_pct' => 'float',
+    ];
+
+    /** @return array<string, mixed> one row of the stages of `filter.capacity` */
+    public function calculation(): array
+    {
+        return array_filter([
+            'kind' => $this->kind,
+            'medium' => $this->medium,
+            'area_m2_m3' => $this->area_m2_m3,
+            'media_l' => $this->media_l,
+            'flow_l_h' => $this->flow_l_h,
+            'branch' => $this->branch,
+            'air_l_min' => $this->air_l_min,
+            'maturity_pct' => $this->maturity_pct,
+            'fouling_pct' => $this->fouling_pct,
+        ], static fn (mixed $value): bool => $value !== null);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\ServiceProvider;
+use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Data\Library;
+use Ironwort\Core\Filter\MediaTable;
+use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Judge\LimitTable;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Library::class, static fn (): Library => Library::shipped());
+        $this->app->singleton(Registry::class, static fn ($app): Registry => Registry::standard($app->make(Library::class)));
+        $this->app->singleton(LimitTable::class, static fn ($app): LimitTable => $app->make(Library::class)->limits());
+        $this->app->singleton(MediaTable::class, static fn ($app): MediaTable => $app->make(Library::class)->media());
+        $this->app->singleton(StageKinds::class, static fn ($app): StageKinds => $app->make(Library::class)->stageKinds());
+    }
+
+    public function boot(): void
+    {
+        JsonResource::withoutWrapping();
+        Model::shouldBeStrict(! $this->app->isProduction());
+        Gate::define('write', static fn (User $user): bool => $user->role->writes());
+    }
+}

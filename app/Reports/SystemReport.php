@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports;
+
+use App\Figures\Figure;
+use App\Figures\Origin;
+use App\Models\FishGroup;
+use App\Models\System;
+use App\Models\Vessel;
+use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Measure\Say;
+
+/** Volume and fish of a system, as sums whose parts can be opened. */
+final readonly class SystemReport
+{
+    public function __construct(private Registry $registry) {}
+
+    public function volume(System $system): Figure
+    {
+        $parts = $system->vessels->map(fn (Vessel $vessel): Figure => $this->vessel($vessel))->values()->all();
+
+        return new Figure('Volume', array_sum(array_map(static fn (Figure $f): float => $f->value, $parts)), 'L', parts: $parts,
+            say: 'The water of all vessels, each from its shape. Pipes and filter chambers not listed as vessels are not counted.');
+    }
+
+    public function vessel(Vessel $vessel): Figure
+    {
+        $input = $vessel->calculation();
+
+        return new Figure($vessel->name, $this->registry->run('volume.vessel', $input)->number('volume_l'), 'L', 'volume.vessel', 'volume_l', $input,
+            [new Origin('shape', 'Shape and measures', 'as built', 'build', "from the build of {$vessel->name}")]);
+    }
+
+    /** Weight of all fish, kg. */
+    public function biomass(System $system): Figure
+    {
+        $parts = $system->fish->map(fn (FishGroup $group): Figure => $this->group($group))->values()->all();
+
+        return new Figure('Weight of fish', array_sum(array_map(static fn (Figure $f): float => $f->value, $parts)), 'kg', parts: $parts,
+            say: 'Count times the weight of one fish, for every group.');
+    }
+
+    public function group(FishGroup $group): Figure
+    {
+        $weight = $this->registry->run('fish.weight', $group->calculation())->number('weight_g');
+        $one = new Figure("One fish of {$group->name}", $weight, 'g', 'fish.weight', 'weight_g', $group->calculation(), [
+            new Origin('length_cm', 'Length', Say::number($group->length_cm).' cm', 'build', "mean of {$group->name}"),
+            new Origin('condition', 'Condition factor', Say::number($group->condition), 'build', "as set for {$group->name}"),
+        ]);
+
+        return new Figure($group->name, $group->count * $weight / 1000, 'kg', parts: [$one], say: "{$group->count} fish of ".Say::number($weight, 3).' g each.');
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports;
+
+use App\Figures\Age;
+use App\Figures\Figure;
+use App\Figures\Origin;
+use App\Models\Reading as Entry;
+use App\Models\System;
+use Ironwort\Core\Judge\Derived;
+use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Judge\Sentence;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * What readings mean for one system: strips with state words, the figures that follow, the worst of all.
+ *
+ * Works alike on readings just typed and on those in the book; what was typed goes before what is booked.
+ */
+final readonly class WaterMeaning
+{
+    /** Salinity stands at fresh water until it is measured, and every figure that uses it says so. */
+    private const ASSUMED_SALINITY = 0.0;
+
+    public function __construct(private LimitTable $limits) {}
+
+    /**
+     * @param  array<string, Reading>  $typed  by parameter
+     * @return array{strips: list<array<string, mixed>>, state: ?string, worst: ?string}
+     */
+    public function of(System $system, LatestWater $booked, array $typed = []): array
+    {
+        $strips = [];
+        foreach (Parameter::measured() as $parameter) {
+            $entry = $booked->get($parameter);
+            $reading = $typed[$parameter->value] ?? $entry?->judged();
+            if ($reading !== null) {
+                $strips[] = [$reading, $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, null)];
+            }
+        }
+        foreach ($this->derived($system, $booked, $typed) as [$reading, $figure]) {
+            $strips[] = [$reading, $this->strip($system, $reading, null, $figure)];
+        }
+
+        return ['strips' => array_column($strips, 1), ...$this->worst($system, array_column($strips, 0))];
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return array{state: ?string, worst: ?string}
+     */
+    private function worst(System $system, array $readings): array
+    {
+        $worst = null;
+        $sentence = null;
+        foreach ($readings as $reading) {
+            $verdict = $this->limits->for($system->life_stage, $reading->parameter)->judge($reading->interval);
+            if ($worst === null || $verdict->state->worseThan($worst)) {
+                $worst = $verdict->state;
+                $sentence = $verdict->state === State::Good ? null : Sentence::of($reading, $verdict);
+            }
+        }
+
+        return ['state' => $worst?->value, 'worst' => $sentence];
+    }
+
+    /**
+     * @param  array<string, Reading>  $typed
+     * @return list<array{Reading, Figure}>
+     */
+    private function derived(System $system, LatestWater $booked, array $typed): array
+    {
+        $pick = static fn (Parameter $p): ?Reading => $typed[$p->value] ?? $booked->get($p)?->judged();
+        [$ammonia, $ph, $temperature, $oxygen] = array_map($pick, [Parameter::Ammonia, Parameter::Ph, Parameter::Temperature, Parameter::Oxygen]);
+        $derived = [];
+        if ($ammonia !== null && $ph !== null && $temperature !== null) {
+            $derived[] = [
+                $reading = Derived::unionisedAmmonia($ammonia, $ph, $temperature, self::ASSUMED_SALINITY),
+                new Figure('Un-ionised ammonia', $reading->value, 'mg/L as N', 'ammonia.unionised', 'nh3_n_mg_l',
+                    ['tan_mg_l' => $ammonia->value, 'ph' => $ph->value, 'temp_c' => $temperature->value, 'salinity_g_l' => self::ASSUMED_SALINITY],
+                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$ammonia, $ph, $temperature]), $this->freshWater()]),
+            ];
+        }
+        if ($oxygen !== null && $temperature !== null) {
+            $altitude = $system->site->altitude_m;
+            $derived[] = [
+                $reading = Derived::oxygenSaturation($oxygen, $temperature, self::ASSUMED_SALINITY, $altitude),
+                new Figure('Oxygen saturation', $reading->value, '%', 'oxygen.percent', 'sat_pct',
+                    ['do_mg_l' => $oxygen->value, 'temp_c' => $temperature->value, 'salinity_g_l' => self::ASSUMED_SALINITY, 'altitude_m' => $altitude],
+                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$oxygen, $temperature]), $this->freshWater(),
+                        new Origin('altitude_m', 'Altitude', Say::number($altitude).' m', 'build', "as set for {$system->site->name}")]),
+            ];
+        }
+
+        return $derived;
+    }
+
+    /** @return array<string, mixed> */
+    private function strip(System $system, Reading $reading, ?Entry $entry, ?Figure $figure): array
+    {
+        $parameter = $reading->parameter;
+        $limits = $this->limits->for($system->life_stage, $parameter);
+        $verdict = $limits->judge($reading->interval);
+        $shown = $parameter->shown(...);
+
+        return [
+            'parameter' => $parameter->value,
+            'name' => $parameter->name(),
+            'unit' => $parameter->symbol(),
+            'text' => Say::number($shown($reading->value), 3),
+            'low' => $shown($reading->interval->low),
+            'high' => $shown($reading->interval->high),
+            'scale' => ['from' => $shown($limits->scaleFrom), 'to' => $shown($limits->scaleTo)],
+            'bands' => array_map(static fn (array $band): array => [
+                'from' => $shown($band['from']), 'to' => $shown($band['to']), 'state' => $band['state']->value,
+            ], $limits->bands()),
+            'state' => $verdict->state->value,
+            'sentence' => Sentence::of($reading, $verdict),
+            'taken_at' => $entry?->taken_at->toIso8601ZuluString(),
+            'age' => $entry === null ? null : Age::of($entry->taken_at),
+            'by' => $entry?->visit->user?->name,
+            'figure' => $figure?->toArray(),
+        ];
+    }
+
+    /** @param  array<string, Reading>  $typed */
+    private function origin(Reading $reading, LatestWater $booked, array $typed): Origin
+    {
+        $entry = isset($typed[$reading->parameter->value]) ? null : $booked->get($reading->parameter);
+
+        return self::measured($reading, $entry);
+    }
+
+    public static function measured(Reading $reading, ?Entry $entry): Origin
+    {
+        $parameter = $reading->parameter;
+        $unit = $parameter->symbol();
+
+        return new Origin(
+            $parameter->value,
+            $parameter->name(),
+            Say::number($parameter->shown($reading->value)).($unit === null ? '' : " {$unit}"),
+            $entry === null ? 'typed' : 'measured',
+            $entry === null ? 'typed just now' : trim('measured '.Age::of($entry->taken_at).($entry->visit->user === null ? '' : " by {$entry->visit->user->name}")),
+        );
+    }
+
+    private function freshWater(): Origin
+    {
+        return new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water');
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Book;
+
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\TypedReading;
+use Ironwort\Core\Judge\UnreadableReading;
+
+/**
+ * One line of the log bar, read word by word.
+ *
+ *     am .5 ni .1 na 20 ph 7,8 t 18.5 do 7.2 kh 6 @7:10
+ *
+ * A code is followed by its number; a unit may stand right behind the number (`na 4.5n`, `t 64f`,
+ * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before. Every fault is
+ * pointed at by its place in the line.
+ */
+final readonly class LogLine
+{
+    /** Suffix behind a number to unit id. */
+    private const SUFFIXES = [
+        'n' => 'mg_l_n', 'no3' => 'mg_l_no3', 'no2' => 'mg_l_no2', 'nh4' => 'mg_l_nh4', 'nh3' => 'mg_l_nh3',
+        'dkh' => 'dkh', 'caco3' => 'mg_l_caco3', 'meq' => 'meq_l', 'c' => 'c', 'f' => 'f',
+    ];
+
+    /**
+     * @param  list<LogEntry>  $entries
+     * @param  list<LogFault>  $faults
+     */
+    private function __construct(public array $entries, public ?LogTime $time, public array $faults) {}
+
+    public static function read(string $line): self
+    {
+        preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
+        $words = array_map(static fn (array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))), $found[0]);
+        $entries = [];
+        $faults = [];
+        $time = null;
+        for ($i = 0; $i < count($words); $i++) {
+            $word = $words[$i];
+            $next = $words[$i + 1] ?? null;
+            if ($word->text[0] === '@' || mb_strtolower($word->text) === 'yesterday') {
+                $yesterday = $word->text[0] !== '@';
+                $clock = $yesterday ? $next : new Word(substr($word->text, 1), $word->at + 1);
+                $time = $clock === null ? null : LogTime::read($clock->text, $yesterday);
+                if ($time === null) {
+                    $faults[] = new LogFault($word->at, mb_strlen($word->text), 'A time is written @7:10 or yesterday 19:00.');
+                }
+                $i += $yesterday && $next !== null ? 1 : 0;
+
+                continue;
+            }
+            $parameter = self::parameter($word->text);
+            if ($parameter === null) {
+                $faults[] = new LogFault($word->at, mb_strlen($word->text), "“{$word->text}” is not known here. Codes: ".implode(', ', self::codes()).'.');
+                // The number that belongs to it would only be a second complaint about the same slip.
+                $i += $next !== null && preg_match('/^[\d.,]/', $next->text) === 1 ? 1 : 0;
+
+                continue;
+            }
+            if ($next === null || self::parameter($next->text) !== null) {
+                $faults[] = new LogFault($word->at, mb_strlen($word->text), "{$parameter->name()} has no number behind it.");
+
+                continue;
+            }
+            $i++;
+            if (isset($entries[$parameter->value])) {
+                $faults[] = new LogFault($word->at, $next->end() - $word->at, "{$parameter->name()} stands in the line twice.");
+
+                continue;
+            }
+            try {
+                $entries[$parameter->value] = self::entry($parameter, $next->text);
+            } catch (UnreadableReading $fault) {
+                $faults[] = new LogFault($next->at, mb_strlen($next->text), $fault->getMessage());
+            }
+        }
+
+        return new self(array_values($entries), $time, $faults);
+    }
+
+    private static function entry(Parameter $parameter, string $text): LogEntry
+    {
+        $typed = $text;
+        $unit = null;
+        if (preg_match('/^([\d.,]+)([a-z][a-z0-9]*)$/i', $text, $parts) === 1) {
+            $typed = $parts[1];
+            $unit = self::SUFFIXES[strtolower($parts[2])] ?? throw new UnreadableReading("“{$parts[2]}” is not a unit known here.");
+        }
+
+        return new LogEntry(TypedReading::read($parameter, $typed, $unit), $typed, $unit ?? ($parameter->units()[0] ?? null)?->value);
+    }
+
+    private static function parameter(string $code): ?Parameter
+    {
+        foreach (Parameter::measured() as $parameter) {
+            if ($parameter->code() === mb_strtolower($code)) {
+                return $parameter;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> */
+    private static function codes(): array
+    {
+        return array_map(static fn (Parameter $p): string => (string) $p->code(), Parameter::measured());
+    }
+}

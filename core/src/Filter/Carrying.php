@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * Whether a filter carries the load put on it, in g N/d.
+ *
+ * Good with a fifth to spare, watch down to nothing to spare, act past it, emergency at twice what
+ * it can take.
+ *
+ * @source cp-filter-margin
+ */
+final readonly class Carrying
+{
+    private const SPARE = 0.8;
+
+    public State $state;
+
+    public function __construct(public float $load, public float $capacity, public Limit $shortest)
+    {
+        $this->state = match (true) {
+            $load <= self::SPARE * $capacity => State::Good,
+            $load <= $capacity => State::Watch,
+            $load < 2 * $capacity => State::Act,
+            default => State::Emergency,
+        };
+    }
+
+    /** Share of the capacity still free, percent; negative when the load is past it, null without capacity. */
+    public function sparePct(): ?float
+    {
+        return $this->capacity > 0 ? 100 * (1 - $this->load / $this->capacity) : null;
+    }
+
+    /** @param  float  $tan  the most ammonia the water may hold, mg/L as N */
+    public function sentence(float $tan): string
+    {
+        $can = 'With ammonia held at '.Say::number($tan, 2).' mg/L this filter can take '.Say::number($this->capacity, 3).' g N a day; ';
+        if ($this->load <= 0) {
+            return $can.'nothing loads it yet.';
+        }
+        $load = 'the fish give '.Say::number($this->load, 3).'. ';
+        $spare = $this->sparePct();
+        $carries = match (true) {
+            $spare === null => 'It carries none of it.',
+            $spare >= 0 => 'It carries them with '.Say::number(floor($spare), 3).' % to spare.',
+            default => 'It falls '.Say::number($this->load - $this->capacity, 2).' g short: ammonia will stand higher than that.',
+        };
+
+        return $can.$load.$carries.' '.match ($this->shortest) {
+            Limit::Surface => 'Surface is the shortest of the three limits.',
+            Limit::Oxygen => 'Oxygen is the shortest of the three limits.',
+            Limit::Transport => 'Flow is the shortest of the three limits: it brings the filter no more ammonia than that.',
+        };
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Tests\Book;
+
+use Ironwort\Core\Book\LogEntry;
+use Ironwort\Core\Book\LogFault;
+use Ironwort\Core\Book\LogLine;
+use PHPUnit\Framework\TestCase;
+
+final class LogLineTest extends TestCase
+{
+    public function test_a_whole_round_is_read_from_one_line(): void
+    {
+        $line = LogLine::read('am .5 ni .1 na 20 ph 7,8 T 64.4f do 7.2 kh 6 @7:10');
+        self::assertSame([], $line->faults);
+        self::assertSame(['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'ph', 'temp_c', 'do_mg_l', 'alkalinity_mg_l'],
+            array_map(static fn (LogEntry $e): string => $e->reading->parameter->value, $line->entries));
+        self::assertEqualsWithDelta(20 / 4.4268, $line->entries[2]->reading->value, 1e-4);
+        self::assertEqualsWithDelta(7.8, $line->entries[3]->reading->value, 1e-9);
+        self::assertEqualsWithDelta(18.0, $line->entries[4]->reading->value, 1e-9);
+        self::assertEqualsWithDelta(107.09, $line->entries[6]->reading->value, 0.01);
+        self::assertSame([7, 10, false], [$line->time?->hour, $line->time?->minute, $line->time?->yesterday]);
+    }
+
+    public function test_every_mistake_is_pointed_at(): void
+    {
+        $faults = static fn (string $text): array => array_map(static fn (LogFault $f): array => [$f->at, $f->length], LogLine::read($text)->faults);
+        self::assertSame([[0, 2]], $faults('xx 5'), 'an unknown word');
+        self::assertSame([[3, 2]], $faults('ph 78'), 'out of range');
+        self::assertSame([[6, 2]], $faults('am .5 ni'), 'no number behind it');
+        self::assertSame([[0, 2]], $faults('ph kh 6'), 'the next code in place of a number');
+        self::assertSame([[6, 5]], $faults('am .5 am .2'), 'twice');
+        self::assertSame([[6, 6]], $faults('am .5 @25:00'), 'no such time');
+        self::assertSame([[0, 1], [6, 4]], $faults('é ph  7psu'), 'a unit unknown here');
+    }
+
+    public function test_yesterday_evening(): void
+    {
+        $time = LogLine::read('t 18 yesterday 19:00')->time;
+        self::assertSame([19, 0, true], [$time?->hour, $time?->minute, $time?->yesterday]);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BuildController;
+use App\Http\Controllers\CalcController;
+use App\Http\Controllers\CapacityController;
+use App\Http\Controllers\HealthController;
+use App\Http\Controllers\LogController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SystemController;
+use App\Http\Controllers\VisitController;
+use App\Http\Controllers\VocabularyController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('health', HealthController::class)->withoutMiddleware('web');
+Route::get('session', [SessionController::class, 'show']);
+Route::post('session', [SessionController::class, 'store']);
+
+Route::middleware('auth')->group(function (): void {
+    Route::delete('session', [SessionController::class, 'destroy']);
+    Route::get('vocabulary', VocabularyController::class);
+
+    Route::get('calc', [CalcController::class, 'index']);
+    Route::post('calc/{name}', [CalcController::class, 'run'])->where('name', '[a-z0-9_.]+');
+    Route::get('sources', [CalcController::class, 'sources']);
+
+    Route::get('systems', [SystemController::class, 'index']);
+    Route::post('systems', [SystemController::class, 'store']);
+    Route::get('systems/{system}', [SystemController::class, 'show']);
+    Route::get('systems/{system}/capacity', CapacityController::class);
+
+    Route::post('systems/{system}/meaning', [VisitController::class, 'meaning']);
+    Route::get('systems/{system}/visits', [VisitController::class, 'index']);
+    Route::post('systems/{system}/visits', [VisitController::class, 'store']);
+    Route::delete('visits/{visit}', [VisitController::class, 'destroy'])->whereUlid('visit');
+
+    Route::post('systems/{system}/log/meaning', [LogController::class, 'meaning']);
+    Route::post('systems/{system}/log', [LogController::class, 'store']);
+
+    Route::post('volume', [BuildController::class, 'vesselMeaning']);
+    Route::put('systems/{system}/vessels/{id}', [BuildController::class, 'putVessel'])->whereUlid('id');
+    Route::put('systems/{system}/stages/{id}', [BuildController::class, 'putStage'])->whereUlid('id');
+    Route::put('systems/{system}/fish/{id}', [BuildController::class, 'putFish'])->whereUlid('id');
+    Route::put('systems/{system}/feed', [BuildController::class, 'putFeed']);
+    Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])->where('kind', 'vessels|stages|fish')->whereUlid('id');
+});
