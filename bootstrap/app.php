@@ -21,7 +21,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin serves pages and data, so there is nothing to share across origins.
         $middleware->remove(HandleCors::class);
-        $middleware->trustProxies(at: ['127.0.0.1', '::1']);
+        $middleware->trustProxies(at: array_filter(explode(',', (string) env('TRUSTED_PROXIES', ''))));
         $middleware->append(PlainHeaders::class);
         $middleware->redirectGuestsTo('/');
     })

@@ -21,7 +21,16 @@ as_user() {
     "$@"
   fi
 }
-as_app() { as_user www-data "$@"; }
+# Starts a server in the background under its own process id, so that ending it ends the server itself.
+spawn_app() {
+  local out=$1; shift
+  if is_root; then
+    setpriv --reuid=www-data --regid=www-data --init-groups --inh-caps=+dac_read_search --ambient-caps=+dac_read_search -- "$@" >"$out" 2>&1 &
+  else
+    "$@" >"$out" 2>&1 &
+  fi
+  PIDS+=($!)
+}
 as_db() { as_user postgres "$@"; }
 
 prepare_var() {
@@ -115,11 +124,13 @@ free_port() { local p=$1; while port_taken "$p"; do p=$((p + 1)); done; echo "$p
 
 PIDS=()
 PG_DATA=
+# Ends what this run started, in the order it leans on one another; nothing that fails here may cut it short.
 stop_servers() {
+  set +e
   local pid
   for pid in "${PIDS[@]:-}"; do [ -n "$pid" ] && kill "$pid" 2>/dev/null; done
   for pid in "${PIDS[@]:-}"; do [ -n "$pid" ] && wait "$pid" 2>/dev/null; done
-  if [ -n "$PG_DATA" ]; then as_db "$(pg_bin)/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null 2>&1; fi
+  [ -n "$PG_DATA" ] && as_db "$(pg_bin)/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null 2>&1
   PIDS=(); PG_DATA=
 }
 
@@ -136,6 +147,8 @@ start_postgres() {
     as_db "$bin/initdb" -D "$home/data" -U ironwort --pwfile="$home/password" --auth=scram-sha-256 -E UTF8 --locale=C.UTF-8 >"$VAR/initdb.log" 2>&1 \
       || { cat "$VAR/initdb.log" >&2; fail "The database could not be made in $home."; }
   fi
+  # A database left running by a start that was killed outright is ended first, in good order.
+  if as_db "$bin/pg_ctl" -D "$home/data" status >/dev/null 2>&1; then as_db "$bin/pg_ctl" -D "$home/data" -m fast -w stop >/dev/null; fi
   DB_PASSWORD=$(cat "$home/password")
   DB_PORT=$(free_port "$2")
   as_db "$bin/pg_ctl" -D "$home/data" -w -t 60 -l "$home/log" -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${PG_OPTIONS:-}" start >/dev/null \
@@ -157,10 +170,8 @@ start_web() {
   local fpm_port; fpm_port=$(free_port $((port + 1000)))
   sed -e "s#{{home}}#$home#g; s#{{root}}#$ROOT#g; s#{{port}}#$port#g; s#{{fpm_port}}#$fpm_port#g" "$ROOT/bin/lib/php-fpm.conf" >"$home/php-fpm.conf"
   sed -e "s#{{home}}#$home#g; s#{{root}}#$ROOT#g; s#{{port}}#$port#g; s#{{fpm_port}}#$fpm_port#g" "$ROOT/bin/lib/nginx.conf" >"$home/nginx.conf"
-  as_app "$(php_fpm)" -F -y "$home/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps="${OPCACHE_VALIDATE:-1}" >"$home/fpm.out" 2>&1 &
-  PIDS+=($!)
-  as_app nginx -e "$home/nginx.log" -c "$home/nginx.conf" -g 'daemon off;' >"$home/nginx.out" 2>&1 &
-  PIDS+=($!)
+  spawn_app "$home/fpm.out" "$(php_fpm)" -F -y "$home/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps="${OPCACHE_VALIDATE:-1}"
+  spawn_app "$home/nginx.out" "$(command -v nginx || echo /usr/sbin/nginx)" -e "$home/nginx.log" -c "$home/nginx.conf" -g 'daemon off;'
   local try
   for try in $(seq 1 100); do
     curl -fsS -o /dev/null "http://127.0.0.1:$port/api/health" 2>/dev/null && return 0

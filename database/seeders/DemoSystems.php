@@ -33,7 +33,7 @@ final readonly class DemoSystems
             'stages' => [
                 ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200],
                 ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'fouling_pct' => 25],
-                ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'moving_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60],
+                ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60],
                 ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200],
             ],
             'fish' => [
@@ -62,7 +62,7 @@ final readonly class DemoSystems
                 ['name' => 'Matting', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 60, 'flow_l_h' => 4500],
             ],
             'fish' => [['name' => 'June shipment', 'count' => 11, 'length_cm' => 36]],
-            'feed_g_d' => 45,
+            'feed_g_d' => 35,
             'days' => self::DAILY,
             'course' => [
                 'tan_mg_l' => [0.2, 0.4, 2, 0.05], 'no2_n_mg_l' => [0.05, 0.16, 2, 0.02], 'no3_n_mg_l' => [15, 17, 0, 1], 'ph' => [7.8, 7.8, 1, 0.1],
@@ -106,7 +106,7 @@ final readonly class DemoSystems
                 ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000],
             ],
             'fish' => [['name' => 'Pond koi', 'count' => 16, 'length_cm' => 58], ['name' => 'Old females', 'count' => 6, 'length_cm' => 69]],
-            'feed_g_d' => 420,
+            'feed_g_d' => 300,
             'days' => self::TWICE_A_WEEK,
             'course' => [
                 'tan_mg_l' => [0.06, 0.08, 2, 0.03], 'no2_n_mg_l' => [0.02, 0.02, 2, 0.01], 'no3_n_mg_l' => [9, 11, 0, 1], 'ph' => [8.2, 8.4, 1, 0.1],
@@ -128,10 +128,10 @@ final readonly class DemoSystems
             ],
             'stages' => [
                 ['name' => 'Sponge', 'kind' => 'sponge', 'medium' => 'foam_20ppi', 'media_l' => 25, 'flow_l_h' => 2400, 'fouling_pct' => 15],
-                ['name' => 'Bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 50, 'flow_l_h' => 2400],
+                ['name' => 'Bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 2400],
             ],
             'fish' => [['name' => 'Fry, first cull', 'count' => 380, 'length_cm' => 6], ['name' => 'Fry, forward', 'count' => 220, 'length_cm' => 8.2]],
-            'feed_g_d' => 130,
+            'feed_g_d' => 70,
             'days' => self::DAILY,
             'course' => [
                 'tan_mg_l' => [0.08, 0.12, 2, 0.02], 'no2_n_mg_l' => [0.02, 0.03, 2, 0.01], 'no3_n_mg_l' => [7, 9, 0, 1], 'ph' => [7.9, 7.8, 1, 0.1],
@@ -148,7 +148,7 @@ final readonly class DemoSystems
             'vessels' => [['name' => 'Tub', 'kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 1.1, 'depth_m' => 0.75], 'freeboard_m' => 0.12]],
             'stages' => [['name' => 'Air-driven sponge', 'kind' => 'sponge', 'medium' => 'foam_10ppi', 'media_l' => 8, 'flow_l_h' => 500]],
             'fish' => [['name' => 'Ulcer, left flank', 'count' => 1, 'length_cm' => 47]],
-            'feed_g_d' => 5,
+            'feed_g_d' => 3,
             'days' => [6, 5, 4, 3, 2, 1, 0],
             'course' => [
                 'tan_mg_l' => [0.1, 0.22, 2, 0.03], 'no2_n_mg_l' => [0.02, 0.04, 2, 0.01], 'no3_n_mg_l' => [12, 15, 0, 1], 'ph' => [7.6, 7.5, 1, 0.1],

@@ -49,7 +49,7 @@ final readonly class Carrying
         $carries = match (true) {
             $spare === null => 'It carries none of it.',
             $spare >= 0 => 'It carries them with '.Say::number(floor($spare), 3).' % to spare.',
-            default => 'It falls '.Say::number($this->load - $this->capacity, 2).' g short: ammonia will stand higher than that.',
+            default => 'It falls '.Say::number(self::written($this->load) - self::written($this->capacity), 2).' g short: ammonia will stand higher than that.',
         };
 
         return $can.$load.$carries.' '.match ($this->shortest) {
@@ -57,5 +57,11 @@ final readonly class Carrying
             Limit::Oxygen => 'Oxygen is the shortest of the three limits.',
             Limit::Transport => 'Flow is the shortest of the three limits: it brings the filter no more ammonia than that.',
         };
+    }
+
+    /** The number as the sentence writes it, so that the difference of two is the one a reader works out. */
+    private static function written(float $value): float
+    {
+        return (float) str_replace(',', '', Say::number($value, 3));
     }
 }

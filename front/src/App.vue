@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import { darkTheme, NConfigProvider } from 'naive-ui'
+import { computed } from 'vue'
+import { useSession } from './api/queries'
+import AppFrame from './parts/AppFrame.vue'
+import { theme } from './state/theme'
+import { overrides } from './theme/naive'
+import SignInPage from './views/sign-in/SignInPage.vue'
+
+const session = useSession()
+const person = computed(() => session.data.value?.person ?? null)
+</script>
+
+<template>
+  <NConfigProvider :theme="theme === 'night' ? darkTheme : null" :theme-overrides="overrides(theme)" inline-theme-disabled abstract>
+    <p v-if="session.isPending.value" class="page soft">Opening the book …</p>
+    <p v-else-if="session.isError.value" class="page fault" role="alert">{{ session.error.value?.message }}</p>
+    <AppFrame v-else-if="person" :person="person" />
+    <SignInPage v-else :demo="session.data.value?.demo ?? []" />
+  </NConfigProvider>
+</template>

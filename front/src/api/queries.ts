@@ -1,0 +1,74 @@
+import { QueryClient, useQuery } from '@tanstack/vue-query'
+import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { answer, api, Refusal } from './client'
+import type { Calculation, Figure } from './types'
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 15_000,
+      retry: (failures, error) => error instanceof Refusal && error.status === 0 && failures < 2,
+    },
+  },
+})
+
+queryClient.getQueryCache().subscribe((event) => {
+  const error = event.query.state.error
+  if (error instanceof Refusal && error.status === 401 && event.query.queryKey[0] !== 'session') {
+    queryClient.invalidateQueries({ queryKey: ['session'] })
+  }
+})
+
+export const useSession = () =>
+  useQuery({ queryKey: ['session'], queryFn: () => answer(() => api.GET('/api/session')), staleTime: 300_000 })
+
+export const useVocabulary = () =>
+  useQuery({ queryKey: ['vocabulary'], queryFn: () => answer(() => api.GET('/api/vocabulary')), staleTime: Infinity })
+
+export const useSources = () =>
+  useQuery({ queryKey: ['sources'], queryFn: () => answer(() => api.GET('/api/sources')), staleTime: Infinity })
+
+export const useCalculators = () =>
+  useQuery({ queryKey: ['calc'], queryFn: () => answer(() => api.GET('/api/calc')), staleTime: Infinity })
+
+export const useSystems = () =>
+  useQuery({ queryKey: ['systems'], queryFn: () => answer(() => api.GET('/api/systems')), refetchInterval: 60_000 })
+
+export const useSystem = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['system', computed(() => toValue(slug))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}', { params: { path: { system: toValue(slug) } } })),
+  })
+
+/** Load against capacity, in the water as it is or with what is typed over it. */
+export const useCapacity = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['capacity', computed(() => toValue(slug)), computed(() => toValue(typed))],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/capacity', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+    placeholderData: (previous) => previous,
+  })
+
+/** The working of a figure, with some of its input replaced. */
+export const useWorking = (figure: MaybeRefOrGetter<Figure | null>, replaced: MaybeRefOrGetter<Record<string, number>>) =>
+  useQuery({
+    queryKey: ['working', computed(() => toValue(figure)?.calc), computed(() => ({ ...toValue(figure)?.input, ...toValue(replaced) }))],
+    enabled: computed(() => toValue(figure)?.calc != null),
+    queryFn: () =>
+      answer<Calculation>(() =>
+        api.POST('/api/calc/{name}', {
+          params: { path: { name: toValue(figure)?.calc ?? '' } },
+          body: { ...toValue(figure)?.input, ...toValue(replaced) },
+        }),
+      ),
+    placeholderData: (previous) => previous,
+  })
+
+/** Everything that a booking or a change of the build can have changed. */
+export async function refreshSystem(slug: string): Promise<void> {
+  await Promise.all([
+    queryClient.invalidateQueries({ queryKey: ['systems'] }),
+    queryClient.invalidateQueries({ queryKey: ['system', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
+  ])
+}

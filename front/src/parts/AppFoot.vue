@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { answer, api } from '@/api/client'
+import { queryClient, refreshSystem } from '@/api/queries'
+import type { Session } from '@/api/types'
+import { lastBooked } from '@/state/booked'
+import { switchTheme, theme } from '@/state/theme'
+
+defineProps<{ person: NonNullable<Session['person']> }>()
+defineEmits<{ keys: [] }>()
+
+const undo = useMutation({
+  mutationFn: (visit: string) => answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit } } })),
+  onSuccess: async () => {
+    const slug = lastBooked.value?.slug
+    lastBooked.value = null
+    if (slug) await refreshSystem(slug)
+  },
+})
+
+const signOut = useMutation({
+  mutationFn: () => answer(() => api.DELETE('/api/session')),
+  onSuccess: async () => {
+    lastBooked.value = null
+    queryClient.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
+    await queryClient.invalidateQueries({ queryKey: ['session'] })
+  },
+})
+</script>
+
+<template>
+  <footer class="foot small no-print">
+    <p v-if="lastBooked" class="booked" role="status">
+      Booked {{ lastBooked.count }} {{ lastBooked.count === 1 ? 'reading' : 'readings' }} at <b>{{ lastBooked.system }}</b>.
+      <button type="button" class="link-button" :disabled="undo.isPending.value" @click="undo.mutate(lastBooked.visit)">Undo</button>
+      <span v-if="undo.isError.value" class="fault">{{ undo.error.value?.message }}</span>
+    </p>
+    <span v-else class="soft">{{ person.site.name }}</span>
+    <span class="right">
+      <span class="soft who">{{ person.name }}<template v-if="!person.writes">, reads only</template></span>
+      <button type="button" class="link-button" @click="switchTheme">{{ theme === 'day' ? 'Night' : 'Day' }}</button>
+      <button type="button" class="link-button keys" @click="$emit('keys')">Keys</button>
+      <button type="button" class="link-button" @click="signOut.mutate()">Sign out</button>
+    </span>
+  </footer>
+</template>
+
+<style scoped>
+.foot {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 1.5rem;
+  padding: 0.25rem 1.25rem;
+  border-top: 1px solid var(--hair);
+  background: var(--paper);
+}
+
+.booked {
+  border-left: 3px solid var(--leaf);
+  padding-left: 0.6rem;
+}
+
+.right {
+  margin-left: auto;
+  display: flex;
+  align-items: center;
+  gap: 1.1rem;
+}
+
+@media (max-width: 720px) {
+  .keys,
+  .who {
+    display: none;
+  }
+}
+</style>

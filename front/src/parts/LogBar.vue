@@ -1,0 +1,195 @@
+<script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { useDebounce, useSessionStorage } from '@vueuse/core'
+import { ulid } from 'ulid'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { answer, api, Refusal } from '@/api/client'
+import { refreshSystem, useSystems } from '@/api/queries'
+import { lastBooked } from '@/state/booked'
+import { clock } from '@/units/time'
+import StateMark from './StateMark.vue'
+
+defineProps<{ writes: boolean }>()
+
+const route = useRoute()
+const systems = useSystems()
+const line = useSessionStorage('log-line', '')
+const key = useSessionStorage('log-key', ulid())
+const chosen = ref<string>()
+const box = useTemplateRef<HTMLInputElement>('box')
+
+watch(
+  () => route.params.system,
+  (slug) => {
+    if (typeof slug === 'string') chosen.value = slug
+  },
+  { immediate: true },
+)
+
+const slug = computed(() => chosen.value ?? systems.data.value?.[0]?.slug ?? '')
+const settled = useDebounce(computed(() => line.value ?? ''), 180)
+const understood = useQuery({
+  queryKey: ['log', slug, settled],
+  enabled: computed(() => settled.value.trim() !== '' && slug.value !== ''),
+  queryFn: () => answer(() => api.POST('/api/systems/{system}/log/meaning', { params: { path: { system: slug.value } }, body: { line: settled.value } })),
+  placeholderData: (previous) => previous,
+})
+
+const keep = useMutation({
+  mutationFn: (at: string) => answer(() => api.POST('/api/systems/{system}/log', { params: { path: { system: at } }, body: { id: key.value, line: line.value } })),
+  onSuccess: async (visit, at) => {
+    lastBooked.value = { visit: visit.id, slug: at, system: systems.data.value?.find((s) => s.slug === at)?.name ?? at, count: visit.readings.length }
+    line.value = ''
+    key.value = ulid()
+    await refreshSystem(at)
+  },
+})
+
+const busy = computed(() => line.value.trim() !== '')
+const faults = computed(() => (busy.value ? (understood.data.value?.faults ?? []) : []))
+const refusal = computed(() => (keep.error.value instanceof Refusal ? (keep.error.value.errors.line ?? keep.error.value.message) : null))
+
+watch(line, () => keep.reset())
+
+function submit(): void {
+  if (busy.value && !keep.isPending.value) keep.mutate(slug.value)
+}
+
+defineExpose({ focus: () => box.value?.focus() })
+</script>
+
+<template>
+  <form class="log" role="search" aria-label="Log bar" @submit.prevent="submit">
+    <div class="entry">
+      <label class="for small soft">
+        Log for
+        <select v-model="chosen" aria-label="System to log for">
+          <option v-for="system in systems.data.value ?? []" :key="system.slug" :value="system.slug">{{ system.name }}</option>
+        </select>
+      </label>
+      <input ref="box" v-model="line" class="box" aria-label="Readings, as am .5 ni .1 ph 7.8 t 18.5" placeholder="am .5 ni .1 na 20 ph 7.8 t 18.5 do 7.2 kh 6 @7:10" autocomplete="off" autocapitalize="off" spellcheck="false" maxlength="500" :disabled="!writes" />
+      <button v-if="busy" type="submit" class="keep" :disabled="keep.isPending.value">{{ keep.isPending.value ? 'Keeping …' : 'Keep' }}</button>
+    </div>
+    <div v-if="busy" class="understood small" aria-live="polite">
+      <p v-if="refusal" class="fault">{{ refusal }}</p>
+      <p v-for="fault in faults" :key="fault.at" class="fault">
+        <span class="pointed">{{ line.slice(0, fault.at) }}<mark>{{ line.slice(fault.at, fault.at + fault.length) }}</mark></span> {{ fault.message }}
+      </p>
+      <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
+      <ul v-if="understood.data.value?.readings.length">
+        <li v-for="strip in understood.data.value.readings" :key="strip.parameter">
+          {{ strip.name }} <b>{{ strip.text }}</b> {{ strip.unit }} <StateMark :state="strip.state" />
+        </li>
+        <li v-if="understood.data.value.taken_at" class="soft">taken {{ clock(understood.data.value.taken_at) }}</li>
+      </ul>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.log {
+  border-bottom: 1px solid var(--hair);
+  background: var(--paper);
+}
+
+.entry {
+  display: flex;
+  align-items: stretch;
+  min-height: 3.25rem;
+}
+
+.for {
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  padding: 0.3rem 0.75rem 0.3rem 2rem;
+}
+
+select {
+  font: inherit;
+  font-weight: 700;
+  color: var(--ink);
+  background: var(--paper);
+  border: 0;
+  padding: 0;
+  max-width: 9rem;
+}
+
+.box {
+  flex: 1;
+  min-width: 0;
+  font: inherit;
+  font-size: 1.1rem;
+  color: var(--ink);
+  background: transparent;
+  border: 0;
+  border-left: 1px solid var(--hair);
+  padding: 0 1rem;
+}
+
+.box:focus {
+  outline: none;
+  background: var(--sheet);
+  box-shadow: inset 0 -2px 0 var(--water);
+}
+
+.box::placeholder {
+  color: var(--soft);
+  opacity: 1;
+}
+
+.keep {
+  font: inherit;
+  font-weight: 700;
+  border: 0;
+  padding: 0 1.5rem;
+  background: var(--water);
+  color: var(--on-water);
+  cursor: pointer;
+}
+
+.understood {
+  padding: 0.5rem 2rem 0.75rem;
+  background: var(--sheet);
+  border-top: 1px solid var(--hair);
+}
+
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.35rem 1.5rem;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  gap: 0.35rem;
+}
+
+.pointed {
+  font-weight: 400;
+  color: var(--soft);
+}
+
+mark {
+  background: none;
+  color: var(--rust-ink);
+  text-decoration: underline wavy var(--rust);
+}
+
+@media (max-width: 720px) {
+  .for {
+    padding-left: 1rem;
+  }
+
+  .understood {
+    padding: 0.5rem 1rem 0.75rem;
+  }
+
+  .box {
+    font-size: 1rem;
+    padding: 0 0.6rem;
+  }
+}
+</style>

@@ -1,0 +1,25 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { closeSlip } from './state/slip'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'home', component: () => import('./views/home/HomePage.vue') },
+    { path: '/new', name: 'new', component: () => import('./views/home/NewSystemPage.vue') },
+    {
+      path: '/:system',
+      component: () => import('./views/system/SystemFrame.vue'),
+      children: [
+        { path: '', name: 'system', component: () => import('./views/system/SystemPage.vue') },
+        { path: 'test', name: 'test', component: () => import('./views/test/TestPage.vue') },
+        { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
+        { path: 'build', name: 'build', component: () => import('./views/build/BuildPage.vue') },
+      ],
+    },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+})
+
+router.afterEach((to, from) => {
+  if (to.path !== from.path) closeSlip()
+})

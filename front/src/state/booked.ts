@@ -1,0 +1,11 @@
+import { shallowRef } from 'vue'
+
+/** The last booking made here, which the foot offers to undo. */
+export interface Booked {
+  visit: string
+  system: string
+  slug: string
+  count: number
+}
+
+export const lastBooked = shallowRef<Booked | null>(null)

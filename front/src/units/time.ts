@@ -1,0 +1,9 @@
+import { queryClient } from '@/api/queries'
+import type { Session } from '@/api/types'
+
+/** Times are shown in the site's own zone, wherever the reader is. */
+const zone = () => queryClient.getQueryData<Session>(['session'])?.person?.site.timezone ?? 'UTC'
+
+const format = (iso: string, options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone() }).format(new Date(iso))
+
+export const clock = (iso: string) => format(iso, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })

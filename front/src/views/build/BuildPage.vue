@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useSession, useVocabulary } from '@/api/queries'
+import type { System } from '@/api/types'
+import FigureButton from '@/parts/FigureButton.vue'
+import FeedEditor from './FeedEditor.vue'
+import FishEditor from './FishEditor.vue'
+import StageEditor from './StageEditor.vue'
+import VesselEditor from './VesselEditor.vue'
+
+defineProps<{ system: System }>()
+const vocabulary = useVocabulary()
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
+</script>
+
+<template>
+  <p class="totals">Water <FigureButton :figure="system.volume" /> · {{ system.fish_count }} fish <FigureButton :figure="system.biomass" /></p>
+  <template v-if="vocabulary.data.value">
+    <VesselEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
+    <StageEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
+    <FishEditor :system="system" :writes="writes" />
+    <FeedEditor :system="system" :writes="writes" />
+  </template>
+  <p v-else-if="vocabulary.isError.value" class="fault" role="alert">{{ vocabulary.error.value?.message }}</p>
+</template>
+
+<style scoped>
+.totals {
+  margin-bottom: 1.5rem;
+  font-size: 1.1rem;
+}
+</style>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { NButton, NInput } from 'naive-ui'
+import type { FieldErrors } from '@/api/types'
+import FormField from '@/parts/FormField.vue'
+import type { Typed } from './usePart'
+
+export interface PartField {
+  key: string
+  label: string
+  unit?: string
+  hint?: string
+  /** Choices make it a list; without, it is typed. */
+  choices?: { value: string; label: string }[]
+  words?: boolean
+}
+
+defineProps<{ fields: PartField[]; errors: FieldErrors; trouble: string | null; saving: boolean; fresh: boolean }>()
+const form = defineModel<Typed>('form', { required: true })
+const emit = defineEmits<{ save: []; cancel: []; remove: [] }>()
+</script>
+
+<template>
+  <form class="part-form" novalidate @submit.prevent="emit('save')">
+    <div class="fields">
+      <FormField v-for="field in fields" :key="field.key" v-slot="{ id, status, described }" :label="field.label" :unit="field.unit" :hint="field.hint" :error="errors[field.key]">
+        <select v-if="field.choices" :id="id" v-model="form[field.key]" class="choice" :class="status" :aria-describedby="described">
+          <option v-for="choice in field.choices" :key="choice.value" :value="choice.value">{{ choice.label }}</option>
+        </select>
+        <NInput v-else :value="form[field.key] ?? ''" :status="status" placeholder="" :maxlength="field.words ? 60 : 20" :input-props="{ id, inputmode: field.words ? undefined : 'decimal', autocomplete: 'off', 'aria-describedby': described }" @update:value="form[field.key] = $event" />
+      </FormField>
+    </div>
+    <slot />
+    <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
+    <div class="buttons">
+      <NButton type="primary" attr-type="submit" :loading="saving">Save</NButton>
+      <button type="button" class="link-button" @click="emit('cancel')">Leave it</button>
+      <button v-if="!fresh" type="button" class="link-button remove" @click="emit('remove')">Remove</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.part-form {
+  padding: 1rem 0 1.25rem 1rem;
+  border-left: 3px solid var(--straw);
+  margin: 0.5rem 0;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+  gap: 0.9rem 1.5rem;
+}
+
+.choice {
+  font: inherit;
+  height: 40px;
+  padding: 0 0.5rem;
+  width: 100%;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--soft);
+  border-radius: 2px;
+}
+
+.choice.error {
+  border-color: var(--rust);
+}
+
+.buttons {
+  display: flex;
+  align-items: center;
+  gap: 1.5rem;
+  margin-top: 1rem;
+}
+
+.remove {
+  margin-left: auto;
+  color: var(--rust-ink);
+}
+</style>

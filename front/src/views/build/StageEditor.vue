@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Stage, System, Vocabulary } from '@/api/types'
+import PartForm, { type PartField } from './PartForm.vue'
+import PartList from './PartList.vue'
+import { asTyped, usePart } from './usePart'
+
+const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
+const OWN = 'own'
+
+const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '' }))
+const { open, form, errors } = part
+
+const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
+const medium = computed(() => props.words.media.find((m) => m.id === form.medium))
+const fields = computed<PartField[]>(() => [
+  { key: 'name', label: 'Name', words: true },
+  { key: 'kind', label: 'Kind', choices: props.words.stage_kinds.map((k) => ({ value: k.id, label: k.name })) },
+  ...(kind.value?.nitrifies
+    ? [
+        {
+          key: 'medium',
+          label: 'Medium',
+          choices: [...props.words.media.map((m) => ({ value: m.id, label: `${m.name}, ${m.area_m2_m3} m²/m³` })), { value: OWN, label: 'Another, by its surface' }],
+          hint: medium.value ? (medium.value.remark ?? `Makers give ${medium.value.low_m2_m3} to ${medium.value.high_m2_m3} m²/m³`) : undefined,
+        },
+        ...(form.medium === OWN ? [{ key: 'area_m2_m3', label: 'Its surface', unit: 'm²/m³' }] : []),
+        { key: 'media_l', label: 'Amount, bulk as filled', unit: 'L' },
+      ]
+    : []),
+  { key: 'flow_l_h', label: 'Flow through it', unit: 'L/h' },
+  ...(form.kind === 'moving_bed' ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min', hint: 'empty is 0' }] : []),
+  { key: 'maturity_pct', label: 'Maturity', unit: '%', hint: 'empty is 100' },
+  { key: 'fouling_pct', label: 'Fouling', unit: '%', hint: 'empty is 0' },
+  { key: 'branch', label: 'Branch', words: true, hint: 'neighbours in different branches run side by side' },
+])
+
+function edit(stage: Stage | null): void {
+  part.edit(stage?.id ?? null, stage ? { ...asTyped({ ...stage }), medium: stage.area_m2_m3 === null ? stage.medium : OWN } : {})
+}
+
+function save(): void {
+  const own = form.medium === OWN
+  const nitrifies = kind.value?.nitrifies ?? false
+  part.save.mutate({ id: undefined, medium: own || !nitrifies ? null : form.medium, area_m2_m3: own && nitrifies ? form.area_m2_m3 : null, media_l: nitrifies ? form.media_l : null })
+}
+
+const litres = (value: number) => new Intl.NumberFormat('en-GB').format(value)
+const line = (stage: Stage) => {
+  const name = props.words.media.find((m) => m.id === stage.medium)?.name
+  const filled = stage.media_l > 0 ? `${litres(stage.media_l)} L ${name ? name.toLowerCase() : `of ${stage.area_m2_m3} m²/m³`}, ` : ''
+  return `${props.words.stage_kinds.find((k) => k.id === stage.kind)?.name.toLowerCase()}, ${filled}${litres(stage.flow_l_h)} L/h`
+}
+</script>
+
+<template>
+  <PartList title="Filter stages, in flow order" add="Add a stage" empty="No stage yet. Without one nothing takes the ammonia but water changes." :parts="system.build.stages" :open="open" :writes="writes" @edit="edit" @fresh="edit(null)">
+    <template #line="{ part: stage }">{{ line(stage) }}</template>
+    <template #figure />
+    <template #form>
+      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.stages.some((s) => s.id === open)" @save="save" @cancel="open = null" @remove="part.remove.mutate(open ?? '')" />
+    </template>
+  </PartList>
+</template>

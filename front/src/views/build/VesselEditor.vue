@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { useDebounce } from '@vueuse/core'
+import { computed, reactive } from 'vue'
+import { answer, api } from '@/api/client'
+import type { System, Vessel, Vocabulary } from '@/api/types'
+import FigureButton from '@/parts/FigureButton.vue'
+import PartForm, { type PartField } from './PartForm.vue'
+import PartList from './PartList.vue'
+import StationRows from './StationRows.vue'
+import { asTyped, usePart } from './usePart'
+
+const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
+
+const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '' }))
+const stations = reactive<{ at_m: string; area_m2: string }[]>([])
+const { open, form, errors } = part
+
+const shape = computed(() => props.words.shapes.find((s) => s.id === form.shape))
+const fields = computed<PartField[]>(() => [
+  { key: 'name', label: 'Name', words: true },
+  { key: 'kind', label: 'Kind', choices: props.words.vessel_kinds.map((value) => ({ value, label: value })) },
+  { key: 'shape', label: 'Shape', choices: props.words.shapes.map((s) => ({ value: s.id, label: s.name })) },
+  ...(shape.value?.dimensions ?? []).map((dimension) => ({ key: dimension.id, label: dimension.name, unit: 'm' })),
+  ...(form.shape === 'sections' ? [] : [{ key: 'freeboard_m', label: 'Freeboard', unit: 'm', hint: 'dry height below the rim; empty is 0' }]),
+  { key: 'displaced_l', label: 'Displaced', unit: 'L', hint: 'by media, stones, fittings; empty is 0' },
+])
+
+/** Only what belongs to the chosen shape is sent; the rest stays typed, should the shape change back. */
+const measures = computed(() => {
+  const keys = ['shape', 'displaced_l', ...(form.shape === 'sections' ? [] : ['freeboard_m']), ...(shape.value?.dimensions ?? []).map((d) => d.id)]
+  return { ...Object.fromEntries(keys.map((key) => [key, form[key] ?? ''])), ...(form.shape === 'sections' ? { stations } : {}) }
+})
+const asked = useDebounce(computed(() => (open.value === null ? '' : JSON.stringify(measures.value))), 200)
+const volume = useQuery({
+  queryKey: ['volume', asked],
+  enabled: computed(() => asked.value !== ''),
+  retry: false,
+  queryFn: () => answer(() => api.POST('/api/volume', { body: JSON.parse(asked.value) })),
+})
+
+function edit(vessel: Vessel | null): void {
+  const { stations: saved, ...lengths } = (vessel?.measures ?? {}) as { stations?: { at_m: number; area_m2: number }[] } & Record<string, number>
+  stations.splice(0, stations.length, ...(saved ?? []).map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) })))
+  while (stations.length < 3) stations.push({ at_m: '', area_m2: '' })
+  part.edit(vessel?.id ?? null, vessel ? asTyped({ name: vessel.name, kind: vessel.kind, shape: vessel.shape, freeboard_m: vessel.freeboard_m, displaced_l: vessel.displaced_l, ...lengths }) : {})
+}
+
+function save(): void {
+  part.save.mutate({ ...Object.fromEntries(Object.keys(form).map((key) => [key, undefined])), name: form.name, kind: form.kind, ...measures.value })
+}
+</script>
+
+<template>
+  <PartList title="Vessels" add="Add a vessel" empty="No vessel yet. Its volume stands behind every dose." :parts="system.build.vessels" :open="open" :writes="writes" @edit="edit" @fresh="edit(null)">
+    <template #line="{ part: vessel }">{{ vessel.kind }}, {{ words.shapes.find((s) => s.id === vessel.shape)?.name.toLowerCase() }}</template>
+    <template #figure="{ part: vessel }"><FigureButton :figure="vessel.volume" /></template>
+    <template #form>
+      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.vessels.some((v) => v.id === open)" @save="save" @cancel="open = null" @remove="part.remove.mutate(open ?? '')">
+        <StationRows v-if="form.shape === 'sections'" :rows="stations" :errors="errors" />
+        <p class="volume" aria-live="polite">
+          <template v-if="volume.data.value">Holds <FigureButton :figure="volume.data.value" big /></template>
+          <span v-else class="soft">The volume appears as the measures are typed.</span>
+        </p>
+      </PartForm>
+    </template>
+  </PartList>
+</template>
+
+<style scoped>
+.volume {
+  margin-top: 1rem;
+  min-height: 2rem;
+}
+</style>

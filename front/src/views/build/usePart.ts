@@ -1,0 +1,62 @@
+import { useMutation } from '@tanstack/vue-query'
+import { ulid } from 'ulid'
+import { computed, reactive, ref } from 'vue'
+import { answer, api, Refusal } from '@/api/client'
+import { refreshSystem } from '@/api/queries'
+import type { FieldErrors } from '@/api/types'
+
+export type PartKind = 'vessels' | 'stages' | 'fish'
+export type Typed = Record<string, string | null>
+
+/**
+ * Editing one kind of part: which one is open, what is typed for it, saving and removing.
+ *
+ * A new part gets its key here, so that saving twice makes one part.
+ */
+export function usePart(slug: () => string, kind: PartKind, blank: () => Typed) {
+  const open = ref<string | null>(null)
+  const form = reactive<Typed>({})
+
+  function edit(id: string | null, values: Typed): void {
+    for (const key of Object.keys(form)) delete form[key]
+    Object.assign(form, blank(), values)
+    open.value = id ?? ulid()
+    save.reset()
+    remove.reset()
+  }
+
+  const path = () => ({ params: { path: { system: slug(), id: open.value ?? '' } } })
+
+  const save = useMutation({
+    mutationFn: (extra: Record<string, unknown>) => {
+      const body = { ...form, ...extra }
+      if (kind === 'vessels') return answer(() => api.PUT('/api/systems/{system}/vessels/{id}', { ...path(), body }))
+      if (kind === 'stages') return answer(() => api.PUT('/api/systems/{system}/stages/{id}', { ...path(), body }))
+      return answer(() => api.PUT('/api/systems/{system}/fish/{id}', { ...path(), body }))
+    },
+    onSuccess: async () => {
+      await refreshSystem(slug())
+      open.value = null
+    },
+  })
+
+  const remove = useMutation({
+    mutationFn: (id: string) => answer(() => api.DELETE('/api/systems/{system}/{kind}/{id}', { params: { path: { system: slug(), kind, id } } })),
+    onSuccess: async () => {
+      await refreshSystem(slug())
+      open.value = null
+    },
+  })
+
+  const errors = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
+  const trouble = computed(() => {
+    const error = save.error.value ?? remove.error.value
+    return error && Object.keys(errors.value).length === 0 ? error.message : null
+  })
+
+  return { open, form, edit, save, remove, errors, trouble }
+}
+
+/** Numbers of a saved part as text to type over. */
+export const asTyped = (values: Record<string, unknown>): Typed =>
+  Object.fromEntries(Object.entries(values).map(([key, value]) => [key, value === null || value === undefined ? null : String(value)]))

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import type { Capacity, Figure } from '@/api/types'
+import FigureButton from '@/parts/FigureButton.vue'
+
+const props = defineProps<{ stages: Capacity['stages']; whole: Figure }>()
+
+const HELD = { surface: 'surface', oxygen: 'oxygen', transport: 'flow' }
+const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+
+/** A stage's number opens the working of the whole filter, where its steps stand under its name. */
+const figure = (stage: string, what: string, value: number, unit: string): Figure => ({ ...props.whole, label: `${stage}: ${what}`, value, text: number(value), unit, key: null })
+
+const columns = [
+  { key: 'area_m2', head: 'Surface, m²', what: 'surface', unit: 'm²' },
+  { key: 'area_rate_g_m2_d', head: 'Works at, g/m²·d', what: 'works at', unit: 'g N/m²·d' },
+  { key: 'surface_limit_g_d', head: 'By surface', what: 'surface limit', unit: 'g N/d' },
+  { key: 'oxygen_limit_g_d', head: 'By oxygen', what: 'oxygen limit', unit: 'g N/d' },
+  { key: 'transport_limit_g_d', head: 'By flow', what: 'transport limit', unit: 'g N/d' },
+  { key: 'capacity_g_d', head: 'Takes, g N/d', what: 'takes', unit: 'g N/d' },
+] as const
+</script>
+
+<template>
+  <section aria-label="Stages">
+    <h2>Stage by stage</h2>
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr>
+            <th>Stage</th><th v-for="column in columns" :key="column.key" class="num">{{ column.head }}</th><th>Held by</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="stage in stages" :key="stage.id">
+            <td><b>{{ stage.name }}</b> <span v-if="stage.name !== stage.kind" class="soft small">{{ stage.kind.toLowerCase() }}</span></td>
+            <template v-if="stage.nitrifies">
+              <td v-for="column in columns" :key="column.key" class="num"><FigureButton :figure="figure(stage.name, column.what, stage[column.key], column.unit)" bare :strong="column.key === 'capacity_g_d'" /></td>
+              <td>{{ HELD[stage.limiting] }}</td>
+            </template>
+            <td v-else colspan="7" class="soft">clears the water, takes no ammonia</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+}
+
+h2 {
+  padding-bottom: 0.35rem;
+  border-bottom: 1px solid var(--soft);
+}
+
+td {
+  white-space: nowrap;
+}
+</style>

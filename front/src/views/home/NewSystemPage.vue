@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { NButton, NInput, NSelect } from 'naive-ui'
+import { computed, reactive } from 'vue'
+import { useRouter } from 'vue-router'
+import { answer, api, Refusal } from '@/api/client'
+import { queryClient, useVocabulary } from '@/api/queries'
+import FormField from '@/parts/FormField.vue'
+
+const router = useRouter()
+const vocabulary = useVocabulary()
+const form = reactive({ name: '', kind: '', life_stage: '' })
+const kinds: Record<string, string> = {
+  holding: 'Holding', quarantine: 'Quarantine', start: 'A filter being started', display: 'Display pond', fry: 'Fry', hospital: 'Hospital',
+}
+
+const add = useMutation({
+  mutationFn: () => answer(() => api.POST('/api/systems', { body: form })),
+  onSuccess: async ({ slug }) => {
+    await queryClient.invalidateQueries({ queryKey: ['systems'] })
+    await router.push({ name: 'build', params: { system: slug } })
+  },
+})
+const errors = computed(() => (add.error.value instanceof Refusal ? add.error.value.errors : {}))
+const trouble = computed(() => (add.error.value && Object.keys(errors.value).length === 0 ? add.error.value.message : null))
+</script>
+
+<template>
+  <div class="page">
+    <h1>Describe a system</h1>
+    <p class="soft lead">One body of water going round one loop. Its vessels, filter and fish come next.</p>
+    <form novalidate @submit.prevent="add.mutate()">
+      <FormField v-slot="{ id, status, described }" label="What it is called" :error="errors.name">
+        <NInput v-model:value="form.name" :status="status" placeholder="" :maxlength="60" :input-props="{ id, 'aria-describedby': described }" />
+      </FormField>
+      <FormField v-slot="{ status }" label="What it is for" :error="errors.kind">
+        <NSelect v-model:value="form.kind" :status="status" :options="(vocabulary.data.value?.system_kinds ?? []).map((value) => ({ value, label: kinds[value] ?? value }))" :input-props="{ 'aria-label': 'What it is for' }" aria-label="What it is for" />
+      </FormField>
+      <FormField v-slot="{ status }" label="Whose limits hold" :error="errors.life_stage" hint="Readings are judged by what these fish can bear.">
+        <NSelect v-model:value="form.life_stage" :status="status" :options="(vocabulary.data.value?.life_stages ?? []).map((stage) => ({ value: stage.id, label: stage.name }))" aria-label="Whose limits hold" />
+      </FormField>
+      <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
+      <NButton type="primary" attr-type="submit" :loading="add.isPending.value">Add the system</NButton>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.lead {
+  margin: 0.4rem 0 1.5rem;
+}
+
+form {
+  display: grid;
+  gap: 1rem;
+  max-width: 26rem;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { System } from '@/api/types'
+import FigureButton from '@/parts/FigureButton.vue'
+import ReadingStrip from '@/parts/ReadingStrip.vue'
+import StateMark from '@/parts/StateMark.vue'
+import { clock } from '@/units/time'
+
+const props = defineProps<{ system: System }>()
+
+/** Every computed figure of the page stands beside the reading it follows from. */
+const after: Record<string, string> = { nh3_n_mg_l: 'tan_mg_l', do_sat_pct: 'do_mg_l' }
+const strips = computed(() => {
+  const all = props.system.water.strips
+  const measured = all.filter((strip) => !after[strip.parameter])
+  return measured.flatMap((strip) => [strip, ...all.filter((derived) => after[derived.parameter] === strip.parameter)])
+})
+const columns = computed(() => {
+  const seen = new Map<string, string>()
+  for (const visit of props.system.visits) for (const reading of visit.readings) seen.set(reading.parameter, reading.name)
+  return [...seen]
+})
+</script>
+
+<template>
+  <p v-if="system.water.worst" class="worst" :class="system.water.state">{{ system.water.worst }}</p>
+  <p v-else-if="system.water.state" class="worst">Every reading is within its limits.</p>
+
+  <dl class="numbers">
+    <div><dt>Water</dt><dd><FigureButton :figure="system.volume" big /></dd></div>
+    <div><dt>{{ system.fish_count }} fish</dt><dd><FigureButton :figure="system.biomass" big /></dd></div>
+    <div><dt>They give</dt><dd><FigureButton :figure="system.capacity.load" big /></dd></div>
+    <div v-if="system.capacity.capacity"><dt>The filter can take</dt><dd><FigureButton :figure="system.capacity.capacity" big /></dd></div>
+  </dl>
+  <p class="carry">
+    <StateMark v-if="system.capacity.state" :state="system.capacity.state" quiet />
+    <span>{{ system.capacity.sentence }} <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">The ledger</RouterLink></span>
+  </p>
+
+  <section aria-label="Latest readings">
+    <div class="head">
+      <h2>Latest readings</h2>
+      <span class="soft small">judged for {{ system.life_stage_name.toLowerCase() }}, by the worse end of each reading</span>
+    </div>
+    <p v-if="!strips.length">Nothing is tested yet. <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>, ammonia, pH and temperature first.</p>
+    <ReadingStrip v-for="strip in strips" :key="strip.parameter" :strip="strip" />
+  </section>
+
+  <section v-if="system.visits.length" class="visits">
+    <h2>Last visits</h2>
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr><th>Taken</th><th>By</th><th v-for="[key, name] in columns" :key="key" class="num">{{ name }}</th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="visit in system.visits" :key="visit.id">
+            <td>{{ clock(visit.taken_at) }}</td>
+            <td>{{ visit.by }}</td>
+            <td v-for="[key] in columns" :key="key" class="num">{{ visit.readings.find((reading) => reading.parameter === key)?.typed ?? '' }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.worst {
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+
+.worst.watch {
+  color: var(--straw-ink);
+}
+
+.worst.act,
+.worst.emergency {
+  color: var(--rust-ink);
+}
+
+.numbers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.75rem 3rem;
+  margin: 1.25rem 0 0.9rem;
+}
+
+dt {
+  color: var(--soft);
+  font-size: 0.875rem;
+}
+
+.carry {
+  display: flex;
+  gap: 0.6rem;
+  max-width: 46rem;
+  margin-bottom: 1.75rem;
+}
+
+.carry :deep(svg) {
+  margin-top: 0.15rem;
+  align-self: flex-start;
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 1rem;
+  padding-bottom: 0.35rem;
+  border-bottom: 1px solid var(--soft);
+}
+
+.visits {
+  margin-top: 2.25rem;
+}
+
+.scroll {
+  overflow-x: auto;
+}
+
+td,
+th {
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { useDebounce, useSessionStorage } from '@vueuse/core'
+import { NButton, NInput } from 'naive-ui'
+import { ulid } from 'ulid'
+import { computed, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { answer, api, Refusal } from '@/api/client'
+import { refreshSystem, useVocabulary } from '@/api/queries'
+import type { FieldErrors, System } from '@/api/types'
+import FormField from '@/parts/FormField.vue'
+import ReadingStrip from '@/parts/ReadingStrip.vue'
+import { lastBooked } from '@/state/booked'
+import TestRow from './TestRow.vue'
+
+const props = defineProps<{ system: System }>()
+const router = useRouter()
+const vocabulary = useVocabulary()
+
+type Typed = Record<string, { typed: string; unit: string | null }>
+
+/** What is typed outlives a reload or a dropped connection, with the key that lets a retry book only once. */
+const draft = useSessionStorage<{ id: string; at: string; readings: Typed }>(`test-${props.system.slug}`, { id: ulid(), at: '', readings: {} })
+const parameters = computed(() => vocabulary.data.value?.parameters ?? [])
+
+watch(
+  parameters,
+  (all) => {
+    for (const parameter of all) draft.value.readings[parameter.id] ??= { typed: '', unit: parameter.units[0]?.id ?? null }
+  },
+  { immediate: true },
+)
+
+const filled = computed(() => Object.fromEntries(Object.entries(draft.value.readings).filter(([, row]) => row.typed.trim() !== '')))
+const asked = useDebounce(computed(() => JSON.stringify(filled.value)), 160)
+const meaning = useQuery({
+  queryKey: ['meaning', props.system.slug, asked],
+  enabled: computed(() => asked.value !== '{}'),
+  queryFn: () => answer(() => api.POST('/api/systems/{system}/meaning', { params: { path: { system: props.system.slug } }, body: { readings: JSON.parse(asked.value) } })),
+  placeholderData: (previous) => previous,
+})
+
+const save = useMutation({
+  mutationFn: () =>
+    answer(() =>
+      api.POST('/api/systems/{system}/visits', {
+        params: { path: { system: props.system.slug } },
+        body: { id: draft.value.id, taken_at: draft.value.at || null, readings: filled.value },
+      }),
+    ),
+  onSuccess: async (visit) => {
+    lastBooked.value = { visit: visit.id, slug: props.system.slug, system: props.system.name, count: visit.readings.length }
+    draft.value = { id: ulid(), at: '', readings: {} }
+    await refreshSystem(props.system.slug)
+    await router.push({ name: 'system', params: { system: props.system.slug } })
+  },
+})
+
+watch(draft, () => save.reset(), { deep: true })
+
+const refused = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
+const errors = computed<FieldErrors>(() => ({ ...(asked.value === '{}' ? {} : meaning.data.value?.errors), ...refused.value }))
+const strips = computed(() => (asked.value === '{}' ? [] : (meaning.data.value?.strips ?? [])))
+const strip = (parameter: string) => (filled.value[parameter] && !errors.value[`readings.${parameter}`] ? strips.value.find((s) => s.parameter === parameter) : undefined)
+const derived = computed(() =>
+  strips.value.filter((s) => (s.parameter === 'nh3_n_mg_l' && strip('tan_mg_l')) || (s.parameter === 'do_sat_pct' && strip('do_mg_l'))),
+)
+const burnUnknown = computed(() => strip('tan_mg_l') !== undefined && !derived.value.some((s) => s.parameter === 'nh3_n_mg_l'))
+const trouble = computed(() => (save.error.value ? (refused.value.readings ?? save.error.value.message) : null))
+
+function submit(): void {
+  if (!save.isPending.value) save.mutate()
+}
+</script>
+
+<template>
+  <form class="test" novalidate @submit.prevent="submit">
+    <div class="rows">
+      <TestRow
+        v-for="parameter in parameters"
+        :key="parameter.id"
+        v-model="draft.readings[parameter.id]"
+        :parameter="parameter"
+        :strip="strip(parameter.id)"
+        :error="errors[`readings.${parameter.id}`]"
+      />
+    </div>
+
+    <section class="meaning" aria-live="polite">
+      <ReadingStrip v-for="s in derived" :key="s.parameter" :strip="s" />
+      <p v-if="burnUnknown" class="soft">With pH and temperature it shows how much of the ammonia burns.</p>
+      <p v-if="meaning.isError.value" class="fault">{{ meaning.error.value?.message }}</p>
+    </section>
+
+    <div class="finish">
+      <FormField v-slot="{ id, status, described }" label="Taken at" :error="errors.taken_at" hint="Leave empty for now">
+        <NInput v-model:value="draft.at" :status="status" placeholder="" :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }" />
+      </FormField>
+      <div>
+        <NButton type="primary" size="large" attr-type="submit" :loading="save.isPending.value" :disabled="!system">Book the test</NButton>
+        <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
+      </div>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.rows {
+  border-top: 1px solid var(--soft);
+}
+
+.meaning {
+  min-height: 3.5rem;
+  padding: 0.5rem 0 1rem;
+}
+
+.finish {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 1rem 2rem;
+}
+
+.finish > :first-child {
+  width: 15rem;
+}
+</style>
