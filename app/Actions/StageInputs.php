@@ -13,7 +13,9 @@ final readonly class StageInputs
 {
     private const ANY_WATER = ['temp_c' => 20, 'ph' => 7.5, 'do_in_mg_l' => 7, 'tan_mg_l' => 0.25, 'alkalinity_mg_l' => 100];
 
-    public function __construct(private Registry $registry) {}
+    public function __construct(private Registry $registry)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $typed

@@ -18,7 +18,9 @@ use Ironwort\Core\Measure\UnreadableNumber;
 final readonly class TypedInputs
 {
     /** @param  list<Input>  $inputs */
-    public function __construct(private array $inputs) {}
+    public function __construct(private array $inputs)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $typed

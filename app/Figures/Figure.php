@@ -29,7 +29,8 @@ final readonly class Figure
         public array $origins = [],
         public array $parts = [],
         public ?string $say = null,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

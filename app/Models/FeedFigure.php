@@ -17,7 +17,11 @@ use Illuminate\Support\Carbon;
  */
 final class FeedFigure extends Part
 {
-    protected $casts = ['since' => 'date', 'feed_g_d' => 'float', 'protein_pct' => 'float'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['since' => 'date', 'feed_g_d' => 'float', 'protein_pct' => 'float'];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

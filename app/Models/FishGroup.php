@@ -15,7 +15,11 @@ namespace App\Models;
  */
 final class FishGroup extends Part
 {
-    protected $casts = ['count' => 'integer', 'length_cm' => 'float', 'condition' => 'float'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['count' => 'integer', 'length_cm' => 'float', 'condition' => 'float'];
+    }
 
     /** @return array<string, float> input of `fish.weight` */
     public function calculation(): array

@@ -14,6 +14,7 @@ use Ironwort\Core\Measure\Interval;
 /**
  * One value as typed, with the canonical value and the interval it stands for.
  *
+ * @property string $system_id
  * @property Parameter $parameter
  * @property string $typed
  * @property ?string $unit
@@ -29,9 +30,13 @@ final class Reading extends Model
 
     protected $guarded = [];
 
-    protected $casts = [
-        'parameter' => Parameter::class, 'value' => 'float', 'low' => 'float', 'high' => 'float', 'taken_at' => 'datetime',
-    ];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'parameter' => Parameter::class, 'value' => 'float', 'low' => 'float', 'high' => 'float', 'taken_at' => 'datetime',
+        ];
+    }
 
     /** @return BelongsTo<Visit, $this> */
     public function visit(): BelongsTo

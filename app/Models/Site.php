@@ -23,11 +23,18 @@ final class Site extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['altitude_m' => 'float', 'is_demo' => 'boolean'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['altitude_m' => 'float', 'is_demo' => 'boolean'];
+    }
 
     /** @return HasMany<System, $this> */
     public function systems(): HasMany
     {
-        return $this->hasMany(System::class)->orderBy('position')->orderBy('name');
+        $relation = $this->hasMany(System::class);
+        $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
     }
 }

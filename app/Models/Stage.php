@@ -21,10 +21,14 @@ namespace App\Models;
  */
 final class Stage extends Part
 {
-    protected $casts = [
-        'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
-        'maturity_pct' => 'float', 'fouling_pct' => 'float',
-    ];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
+            'maturity_pct' => 'float', 'fouling_pct' => 'float',
+        ];
+    }
 
     /** @return array<string, mixed> one row of the stages of `filter.capacity` */
     public function calculation(): array

@@ -48,7 +48,9 @@ final class System extends Model
      */
     public function resolveRouteBinding($value, $field = null): ?self
     {
-        return self::query()->where('site_id', Auth::user()?->site_id)->where('slug', $value)->first();
+        $person = Auth::user();
+
+        return $person instanceof User ? self::query()->where('site_id', $person->site_id)->where('slug', $value)->first() : null;
     }
 
     /** @return BelongsTo<Site, $this> */
@@ -60,19 +62,28 @@ final class System extends Model
     /** @return HasMany<Vessel, $this> */
     public function vessels(): HasMany
     {
-        return $this->hasMany(Vessel::class)->orderBy('position')->orderBy('name');
+        $relation = $this->hasMany(Vessel::class);
+        $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
     }
 
     /** @return HasMany<Stage, $this> */
     public function stages(): HasMany
     {
-        return $this->hasMany(Stage::class)->orderBy('position')->orderBy('name');
+        $relation = $this->hasMany(Stage::class);
+        $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
     }
 
     /** @return HasMany<FishGroup, $this> */
     public function fish(): HasMany
     {
-        return $this->hasMany(FishGroup::class)->orderBy('position')->orderBy('name');
+        $relation = $this->hasMany(FishGroup::class);
+        $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
     }
 
     /** @return HasMany<FeedFigure, $this> */
@@ -90,12 +101,23 @@ final class System extends Model
     /** The feed figure in force, the one of the latest day that has come. */
     public function feed(): ?FeedFigure
     {
-        return $this->feedFigures()->where('since', '<=', now($this->site->timezone)->toDateString())->orderByDesc('since')->first();
+        $today = now($this->site->timezone)->toDateString();
+        $query = FeedFigure::query()->where('system_id', $this->id)->where('since', '<=', $today);
+        $query->orderByDesc('since');
+
+        return $query->first();
     }
 
-    /** @param  Builder<self>  $query */
-    public function scopeOfSite(Builder $query, Site $site): void
+    /**
+     * The systems of a site in walking order.
+     *
+     * @return Builder<self>
+     */
+    public static function ofSite(Site $site): Builder
     {
-        $query->where('site_id', $site->id)->orderBy('position')->orderBy('name');
+        $query = self::query()->where('site_id', $site->id);
+        $query->orderBy('position')->orderBy('name');
+
+        return $query;
     }
 }

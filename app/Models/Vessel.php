@@ -19,7 +19,11 @@ final class Vessel extends Part
 {
     public const KINDS = ['bay', 'vat', 'tub', 'pond', 'sump', 'chamber'];
 
-    protected $casts = ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float'];
+    }
 
     /** @return array<string, mixed> input of `volume.vessel` */
     public function calculation(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -33,7 +34,24 @@ final class Visit extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['taken_at' => 'datetime', 'booked_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['taken_at' => 'datetime', 'booked_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+    }
+
+    /**
+     * Visits that stand at a system, newest first, with what a list of them shows.
+     *
+     * @return Builder<self>
+     */
+    public static function bookedAt(System $system): Builder
+    {
+        $query = self::query()->where('system_id', $system->id)->with(['readings', 'user']);
+        $query->whereNull('withdrawn_at')->orderByDesc('taken_at')->orderByDesc('id');
+
+        return $query;
+    }
 
     /** @return BelongsTo<System, $this> */
     public function system(): BelongsTo
@@ -50,6 +68,9 @@ final class Visit extends Model
     /** @return HasMany<Reading, $this> */
     public function readings(): HasMany
     {
-        return $this->hasMany(Reading::class)->orderBy('id');
+        $relation = $this->hasMany(Reading::class);
+        $relation->orderBy('id');
+
+        return $relation;
     }
 }

@@ -29,7 +29,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         JsonResource::withoutWrapping();
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(! $this->app->environment('production'));
         Gate::define('write', static fn (User $user): bool => $user->role->writes());
     }
 }

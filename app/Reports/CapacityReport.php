@@ -22,7 +22,9 @@ final readonly class CapacityReport
 {
     private const LIMITS = ['surface' => 'Surface', 'oxygen' => 'Oxygen', 'transport' => 'Flow'];
 
-    public function __construct(private Registry $registry, private LimitTable $limits, private SystemReport $systems, private StageKinds $kinds) {}
+    public function __construct(private Registry $registry, private LimitTable $limits, private SystemReport $systems, private StageKinds $kinds)
+    {
+    }
 
     /**
      * @param  array<string, string>  $typed  conditions typed on the page, as typed

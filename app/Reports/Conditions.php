@@ -74,14 +74,14 @@ final class Conditions
 
             return;
         }
-        $total = $this->limits->for($this->system->life_stage, Parameter::Ammonia)->above?->watch ?? 0.25;
-        $unionised = $this->limits->for($this->system->life_stage, Parameter::UnionisedAmmonia)->above?->watch ?? 0.02;
+        $total = $this->limits->for($this->system->life_stage, Parameter::Ammonia)->above->watch ?? 0.25;
+        $unionised = $this->limits->for($this->system->life_stage, Parameter::UnionisedAmmonia)->above->watch ?? 0.02;
         $share = UnionisedAmmonia::of(1.0, $this->values['ph'] ?? 7.5, $this->values['temp_c'] ?? 20.0)->fraction;
         $byUnionised = $unionised / $share;
         $stricter = min($total, $byUnionised);
         $this->set('tan_mg_l', 'Ammonia allowed', $stricter, Parameter::Ammonia, 'limit', $byUnionised < $total
             ? 'where its un-ionised part reaches '.Say::number($unionised).' mg/L at this pH and temperature'
-            : "the limit of total ammonia for {$this->limits->stages[$this->system->life_stage]}");
+            : 'the limit of total ammonia for '.lcfirst($this->limits->stages[$this->system->life_stage]));
     }
 
     private function feed(?FeedFigure $feed): void

@@ -14,7 +14,9 @@ use Ironwort\Core\Judge\Parameter;
 final readonly class LatestWater
 {
     /** @param  array<string, Reading>  $readings  by parameter */
-    private function __construct(public array $readings) {}
+    private function __construct(public array $readings)
+    {
+    }
 
     public static function of(System $system): self
     {
@@ -33,8 +35,8 @@ final readonly class LatestWater
             return [];
         }
         $parameters = array_map(static fn (Parameter $p): string => $p->value, Parameter::measured());
-        $ids = $systems->pluck('id')->all();
-        $rows = Reading::hydrate(DB::select(sprintf(<<<'SQL'
+        $ids = $systems->map(static fn (System $system): string => $system->id)->values()->all();
+        $rows = Reading::query()->hydrate(DB::select(sprintf(<<<'SQL'
             SELECT latest.*
             FROM (VALUES %s) AS s (id)
             CROSS JOIN (VALUES %s) AS p (parameter)
@@ -57,7 +59,7 @@ final readonly class LatestWater
         return $this->readings[$parameter->value] ?? null;
     }
 
-    /** @param  list<string>  $items */
+    /** @param  array<int, string>  $items */
     private static function values(array $items): string
     {
         return implode(', ', array_fill(0, count($items), '(?)'));

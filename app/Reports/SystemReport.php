@@ -15,11 +15,13 @@ use Ironwort\Core\Measure\Say;
 /** Volume and fish of a system, as sums whose parts can be opened. */
 final readonly class SystemReport
 {
-    public function __construct(private Registry $registry) {}
+    public function __construct(private Registry $registry)
+    {
+    }
 
     public function volume(System $system): Figure
     {
-        $parts = $system->vessels->map(fn (Vessel $vessel): Figure => $this->vessel($vessel))->values()->all();
+        $parts = array_values($system->vessels->map($this->vessel(...))->all());
 
         return new Figure('Volume', array_sum(array_map(static fn (Figure $f): float => $f->value, $parts)), 'L', parts: $parts,
             say: 'The water of all vessels, each from its shape. Pipes and filter chambers not listed as vessels are not counted.');
@@ -36,7 +38,7 @@ final readonly class SystemReport
     /** Weight of all fish, kg. */
     public function biomass(System $system): Figure
     {
-        $parts = $system->fish->map(fn (FishGroup $group): Figure => $this->group($group))->values()->all();
+        $parts = array_values($system->fish->map($this->group(...))->all());
 
         return new Figure('Weight of fish', array_sum(array_map(static fn (Figure $f): float => $f->value, $parts)), 'kg', parts: $parts,
             say: 'Count times the weight of one fish, for every group.');

@@ -27,7 +27,9 @@ final readonly class WaterMeaning
     /** Salinity stands at fresh water until it is measured, and every figure that uses it says so. */
     private const ASSUMED_SALINITY = 0.0;
 
-    public function __construct(private LimitTable $limits) {}
+    public function __construct(private LimitTable $limits)
+    {
+    }
 
     /**
      * @param  array<string, Reading>  $typed  by parameter
@@ -121,6 +123,7 @@ final readonly class WaterMeaning
             ], $limits->bands()),
             'state' => $verdict->state->value,
             'sentence' => Sentence::of($reading, $verdict),
+            'passed' => Sentence::passed($reading, $verdict),
             'taken_at' => $entry?->taken_at->toIso8601ZuluString(),
             'age' => $entry === null ? null : Age::of($entry->taken_at),
             'by' => $entry?->visit->user?->name,

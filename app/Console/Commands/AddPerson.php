@@ -24,8 +24,8 @@ final class AddPerson extends Command
 
     public function handle(): int
     {
-        $role = Role::tryFrom((string) $this->option('role'));
-        [$site, $name, $email, $timezone] = array_map(fn (string $key): string => trim((string) $this->option($key)), ['site', 'name', 'email', 'timezone']);
+        $role = Role::tryFrom($this->text('role'));
+        [$site, $name, $email, $timezone] = array_map($this->text(...), ['site', 'name', 'email', 'timezone']);
         $fault = match (true) {
             $this->argument('action') !== 'add' => 'The one thing to do is add.',
             $site === '' || $name === '' => 'Give --site and --name.',
@@ -40,8 +40,8 @@ final class AddPerson extends Command
 
             return 2;
         }
-        $password = (string) $this->secret('Password, 10 characters or more');
-        if (mb_strlen($password) < 10) {
+        $password = $this->secret('Password, 10 characters or more');
+        if (! is_string($password) || mb_strlen($password) < 10) {
             $this->error('The password needs 10 characters or more.');
 
             return 2;
@@ -53,5 +53,12 @@ final class AddPerson extends Command
         $this->line("{$name} can sign in as {$email}.");
 
         return self::SUCCESS;
+    }
+
+    private function text(string $option): string
+    {
+        $value = $this->option($option);
+
+        return is_string($value) ? trim($value) : '';
     }
 }

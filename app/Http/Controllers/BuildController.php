@@ -28,7 +28,9 @@ use Ironwort\Core\Calc\Registry;
  */
 final class BuildController extends Controller
 {
-    public function __construct(private readonly Registry $registry) {}
+    public function __construct(private readonly Registry $registry)
+    {
+    }
 
     /** The volume of the measures typed so far, without keeping anything. */
     public function vesselMeaning(Request $request, SystemReport $report): JsonResponse
@@ -109,7 +111,7 @@ final class BuildController extends Controller
         Gate::authorize('write');
 
         return $request->validate(
-            ['name' => array_values(array_filter(['required', 'string', 'max:60', $unique])), ...($kinds === null ? [] : ['kind' => ['required', Rule::in($kinds)]])],
+            ['name' => ['required', 'string', 'max:60', ...($unique === null ? [] : [$unique])], ...($kinds === null ? [] : ['kind' => ['required', Rule::in($kinds)]])],
             ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.', 'name.max' => 'A name has at most 60 characters.', 'kind.required' => 'Say what it is.'],
         );
     }

@@ -17,7 +17,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The calculators over HTTP, with the same input, answers and errors as on the command line. */
 final class CalcController extends Controller
 {
-    public function __construct(private readonly Registry $registry) {}
+    public function __construct(private readonly Registry $registry)
+    {
+    }
 
     public function index(): Response
     {

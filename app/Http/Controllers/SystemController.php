@@ -6,11 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Http\Resources\BuildResource;
 use App\Http\Resources\VisitResource;
+use App\Models\FishGroup;
 use App\Models\System;
+use App\Models\Visit;
 use App\Reports\CapacityReport;
 use App\Reports\LatestWater;
 use App\Reports\SystemReport;
 use App\Reports\WaterMeaning;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -23,11 +26,13 @@ final class SystemController extends Controller
 {
     private const NEWEST_VISITS = 6;
 
-    public function __construct(private readonly WaterMeaning $meaning) {}
+    public function __construct(private readonly WaterMeaning $meaning)
+    {
+    }
 
     public function index(Request $request): JsonResponse
     {
-        $systems = System::query()->ofSite($this->person($request)->site)->with('site')->get();
+        $systems = System::ofSite($this->person($request)->site)->with('site')->get();
         $water = LatestWater::ofAll($systems);
 
         return new JsonResponse($systems->map(function (System $system) use ($water): array {
@@ -44,7 +49,8 @@ final class SystemController extends Controller
     {
         $system->load(['site', 'vessels', 'stages', 'fish']);
         $water = LatestWater::of($system);
-        $visits = $system->visits()->whereNull('withdrawn_at')->with(['readings', 'user'])->orderByDesc('taken_at')->orderByDesc('id')->limit(self::NEWEST_VISITS)->get();
+        /** @var Collection<int, Visit> $visits */
+        $visits = Visit::bookedAt($system)->limit(self::NEWEST_VISITS)->get();
 
         return new JsonResponse([
             'slug' => $system->slug,
@@ -55,10 +61,10 @@ final class SystemController extends Controller
             'water' => $this->meaning->of($system, $water),
             'volume' => $report->volume($system)->toArray(),
             'biomass' => $report->biomass($system)->toArray(),
-            'fish_count' => $system->fish->sum('count'),
+            'fish_count' => $system->fish->sum(static fn (FishGroup $group): int => $group->count),
             'capacity' => $capacity->of($system, $water),
             'build' => BuildResource::of($system),
-            'visits' => $visits->map(VisitResource::of(...))->values(),
+            'visits' => array_map(VisitResource::of(...), $visits->all()),
         ]);
     }
 

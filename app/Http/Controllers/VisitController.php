@@ -16,7 +16,6 @@ use App\Reports\WaterMeaning;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 use Ironwort\Core\Calc\BadInput;
 
@@ -27,10 +26,10 @@ final class VisitController extends Controller
 
     public function index(System $system): JsonResponse
     {
-        $page = $system->visits()->whereNull('withdrawn_at')->with(['readings', 'user'])->orderByDesc('taken_at')->orderByDesc('id')->cursorPaginate(self::PER_PAGE);
+        $page = Visit::bookedAt($system)->cursorPaginate(self::PER_PAGE);
 
         return new JsonResponse([
-            'visits' => collect($page->items())->map(VisitResource::of(...))->values(),
+            'visits' => array_map(VisitResource::of(...), $page->items()),
             'next' => $page->nextCursor()?->encode(),
         ]);
     }

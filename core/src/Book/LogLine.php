@@ -29,7 +29,9 @@ final readonly class LogLine
      * @param  list<LogEntry>  $entries
      * @param  list<LogFault>  $faults
      */
-    private function __construct(public array $entries, public ?LogTime $time, public array $faults) {}
+    private function __construct(public array $entries, public ?LogTime $time, public array $faults)
+    {
+    }
 
     public static function read(string $line): self
     {

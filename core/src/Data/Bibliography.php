@@ -27,6 +27,25 @@ final readonly class Bibliography
         return $this->sources[$id] ?? null;
     }
 
+    /** The bibliography as a page to read, in Markdown. */
+    public function page(): string
+    {
+        $kinds = [
+            'published' => 'Published',
+            'common practice' => 'Common practice, no published source',
+            'from memory' => 'From memory, not checked against a source',
+        ];
+        $page = "# Sources\n\nWhat the numbers rest on. Written from `core/data/bibliography.json`; the citations themselves were written down from memory.\n";
+        foreach ($kinds as $kind => $title) {
+            $page .= "\n## {$title}\n\n| id | source | used for |\n| --- | --- | --- |\n";
+            foreach ($this->sources as $source) {
+                $page .= $source->kind === $kind ? "| `{$source->id}` | {$source->citation} | {$source->usedFor} |\n" : '';
+            }
+        }
+
+        return $page;
+    }
+
     /** @return list<Source> */
     public function all(): array
     {

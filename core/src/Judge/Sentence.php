@@ -19,8 +19,18 @@ final readonly class Sentence
         if ($verdict->passed === null) {
             return $text;
         }
-        $word = $verdict->state->value;
 
-        return "{$text}: {$word} {$verdict->side} ".Say::number($parameter->shown($verdict->passed), 3);
+        return "{$text}: {$verdict->state->value} ".self::passed($reading, $verdict);
+    }
+
+    /** The line that was passed, as “above 0.25”; “may be above” where only the worse end of the reading is past it. */
+    public static function passed(Reading $reading, Verdict $verdict): ?string
+    {
+        if ($verdict->passed === null) {
+            return null;
+        }
+        $past = $verdict->side === 'above' ? $reading->value > $verdict->passed : $reading->value < $verdict->passed;
+
+        return ($past ? '' : 'may be ').$verdict->side.' '.Say::number($reading->parameter->shown($verdict->passed), 3);
     }
 }

@@ -61,6 +61,10 @@ final class JudgementTest extends TestCase
         $reading = new Reading(Parameter::Nitrite, $typed->value, $typed->interval());
         $verdict = Library::shipped()->limits()->for('adult', Parameter::Nitrite)->judge($reading->interval);
         self::assertSame('Nitrite 1.2 mg/L as N: emergency above 1', Sentence::of($reading, $verdict));
+
+        $doubtful = TypedReading::read(Parameter::Ammonia, '0.5', null);
+        $verdict = Library::shipped()->limits()->for('adult', Parameter::Ammonia)->judge($doubtful->interval);
+        self::assertSame('Ammonia 0.5 mg/L as N: act may be above 0.5', Sentence::of($doubtful, $verdict));
     }
 
     public function test_supersaturation_is_noticed_through_the_derived_percent(): void

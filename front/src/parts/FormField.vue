@@ -25,4 +25,8 @@ const id = useId()
 label {
   font-size: 0.9375rem;
 }
+
+label .soft {
+  margin-left: 0.4em;
+}
 </style>

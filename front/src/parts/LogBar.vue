@@ -64,7 +64,7 @@ defineExpose({ focus: () => box.value?.focus() })
     <div class="entry">
       <label class="for small soft">
         Log for
-        <select v-model="chosen" aria-label="System to log for">
+        <select :value="slug" aria-label="System to log for" @change="chosen = ($event.target as HTMLSelectElement).value">
           <option v-for="system in systems.data.value ?? []" :key="system.slug" :value="system.slug">{{ system.name }}</option>
         </select>
       </label>

@@ -83,7 +83,7 @@ const edges = computed(() => {
 <style scoped>
 .strip {
   display: grid;
-  grid-template-columns: 11.5rem 9.5rem minmax(8rem, 1fr) 7.5rem;
+  grid-template-columns: 10.5rem 10.5rem minmax(8rem, 1fr) 6.75rem;
   align-items: center;
   gap: 0 1rem;
   padding: 0.5rem 0;
@@ -102,6 +102,7 @@ const edges = computed(() => {
 .scale {
   position: relative;
   height: 40px;
+  margin: 0 8px;
 }
 
 svg {
@@ -155,7 +156,7 @@ path.emergency {
   box-shadow: inset 0 -3px 0 var(--rust);
 }
 
-@media (max-width: 720px) {
+@container page (max-width: 640px) {
   .strip {
     grid-template-columns: 1fr auto auto;
     padding: 0.6rem 0 0.4rem;

@@ -29,7 +29,7 @@ const id = useId()
       <span v-if="error" :id="`${id}-fault`" class="fault" role="alert">{{ error }}</span>
       <template v-else-if="strip">
         <StateMark :state="strip.state" />
-        <span v-if="strip.state !== 'good'" class="soft small">{{ strip.sentence.split(': ')[1] }}</span>
+        <span v-if="strip.state !== 'good'" class="soft small">{{ strip.passed }}</span>
       </template>
     </span>
   </div>
