@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton, NInput } from 'naive-ui'
 import type { FieldErrors } from '@/api/types'
+import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import type { Typed } from './usePart'
 
@@ -23,9 +24,7 @@ const emit = defineEmits<{ save: []; cancel: []; remove: [] }>()
   <form class="part-form" novalidate @submit.prevent="emit('save')">
     <div class="fields">
       <FormField v-for="field in fields" :key="field.key" v-slot="{ id, status, described }" :label="field.label" :unit="field.unit" :hint="field.hint" :error="errors[field.key]">
-        <select v-if="field.choices" :id="id" v-model="form[field.key]" class="choice" :class="status" :aria-describedby="described">
-          <option v-for="choice in field.choices" :key="choice.value" :value="choice.value">{{ choice.label }}</option>
-        </select>
+        <ChoiceField v-if="field.choices" :id="id" v-model="form[field.key]" :status="status" :aria-describedby="described" :choices="field.choices" />
         <NInput v-else :value="form[field.key] ?? ''" :status="status" placeholder="" :maxlength="field.words ? 60 : 20" :input-props="{ id, inputmode: field.words ? undefined : 'decimal', autocomplete: 'off', 'aria-describedby': described }" @update:value="form[field.key] = $event" />
       </FormField>
     </div>
@@ -50,21 +49,6 @@ const emit = defineEmits<{ save: []; cancel: []; remove: [] }>()
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
   gap: 0.9rem 1.5rem;
-}
-
-.choice {
-  font: inherit;
-  height: 40px;
-  padding: 0 0.5rem;
-  width: 100%;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--soft);
-  border-radius: 2px;
-}
-
-.choice.error {
-  border-color: var(--rust);
 }
 
 .buttons {

@@ -23,7 +23,7 @@ const columns = [
 <template>
   <section aria-label="Stages">
     <h2>Stage by stage</h2>
-    <div class="scroll">
+    <div class="scroll" tabindex="0" role="region" aria-label="Stage by stage">
       <table>
         <thead>
           <tr>

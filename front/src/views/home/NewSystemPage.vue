@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useMutation } from '@tanstack/vue-query'
-import { NButton, NInput, NSelect } from 'naive-ui'
+import { NButton, NInput } from 'naive-ui'
 import { computed, reactive } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
 import { queryClient, useVocabulary } from '@/api/queries'
+import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 
 const router = useRouter()
@@ -33,11 +34,11 @@ const trouble = computed(() => (add.error.value && Object.keys(errors.value).len
       <FormField v-slot="{ id, status, described }" label="What it is called" :error="errors.name">
         <NInput v-model:value="form.name" :status="status" placeholder="" :maxlength="60" :input-props="{ id, 'aria-describedby': described }" />
       </FormField>
-      <FormField v-slot="{ status }" label="What it is for" :error="errors.kind">
-        <NSelect v-model:value="form.kind" :status="status" :options="(vocabulary.data.value?.system_kinds ?? []).map((value) => ({ value, label: kinds[value] ?? value }))" :input-props="{ 'aria-label': 'What it is for' }" aria-label="What it is for" />
+      <FormField v-slot="{ id, status, described }" label="What it is for" :error="errors.kind">
+        <ChoiceField :id="id" v-model="form.kind" :status="status" :aria-describedby="described" :choices="(vocabulary.data.value?.system_kinds ?? []).map((value) => ({ value, label: kinds[value] ?? value }))" />
       </FormField>
-      <FormField v-slot="{ status }" label="Whose limits hold" :error="errors.life_stage" hint="Readings are judged by what these fish can bear.">
-        <NSelect v-model:value="form.life_stage" :status="status" :options="(vocabulary.data.value?.life_stages ?? []).map((stage) => ({ value: stage.id, label: stage.name }))" aria-label="Whose limits hold" />
+      <FormField v-slot="{ id, status, described }" label="Whose limits hold" :error="errors.life_stage" hint="Readings are judged by what these fish can bear.">
+        <ChoiceField :id="id" v-model="form.life_stage" :status="status" :aria-describedby="described" :choices="(vocabulary.data.value?.life_stages ?? []).map((stage) => ({ value: stage.id, label: stage.name }))" />
       </FormField>
       <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
       <NButton type="primary" attr-type="submit" :loading="add.isPending.value">Add the system</NButton>

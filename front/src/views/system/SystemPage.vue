@@ -48,7 +48,7 @@ const columns = computed(() => {
 
   <section v-if="system.visits.length" class="visits">
     <h2>Last visits</h2>
-    <div class="scroll">
+    <div class="scroll" tabindex="0" role="region" aria-label="Last visits">
       <table>
         <thead>
           <tr><th>Taken</th><th>By</th><th v-for="[key, name] in columns" :key="key" class="num">{{ name }}</th></tr>

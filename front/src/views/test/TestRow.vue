@@ -72,8 +72,12 @@ select.unit {
 
 @media (max-width: 720px) {
   .row {
-    grid-template-columns: 5.5rem 6.5rem minmax(0, 1fr);
+    grid-template-columns: 6.25rem 6.25rem minmax(0, 1fr);
     gap: 0 0.6rem;
+  }
+
+  .name {
+    font-size: 1rem;
   }
 
   .says {

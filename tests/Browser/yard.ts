@@ -1,0 +1,24 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test as base } from '@playwright/test'
+
+/** Signed in as the owner of the demo, and any error of the page fails the test. */
+export const test = base.extend<{ yard: Page }>({
+  yard: async ({ page }, use) => {
+    const faults: string[] = []
+    page.on('pageerror', (error) => faults.push(error.message))
+    await page.goto('/')
+    await page.getByRole('button', { name: /Maren, owner/ }).click()
+    await expect(page.getByRole('navigation', { name: 'Systems' })).toContainText('Press Room')
+    await use(page)
+    expect(faults).toEqual([])
+  },
+})
+
+export { expect }
+
+/** No violation that keeps somebody from using the page. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const bad = violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
+  expect(bad.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([])
+}
