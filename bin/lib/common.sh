@@ -11,27 +11,24 @@ say() { printf '%s\n' "$*"; }
 fail() { printf '\n%s\n' "$*" >&2; exit 1; }
 is_root() { [ "$(id -u)" = 0 ]; }
 
-# As root the servers still run unprivileged. They may read code that lies in a folder closed to
-# others (a private clone, say), and write only what is theirs under var/.
-as_user() {
-  local user=$1; shift
-  if is_root; then
-    setpriv --reuid="$user" --regid="$user" --init-groups --inh-caps=+dac_read_search --ambient-caps=+dac_read_search -- "$@"
-  else
-    "$@"
-  fi
+# As root the servers still run unprivileged. Where the checkout lies in a folder closed to others (a
+# private clone, say) they may read it all the same, and still write only what is theirs under var/.
+unprivileged() {
+  local user=$1
+  WRAP=()
+  is_root || return 0
+  WRAP=(setpriv --reuid="$user" --regid="$user" --init-groups)
+  "${WRAP[@]}" test -r "$ROOT/composer.json" || WRAP+=(--inh-caps=+dac_read_search --ambient-caps=+dac_read_search --securebits=+no_setuid_fixup)
+  WRAP+=(--)
 }
+as_db() { unprivileged postgres; "${WRAP[@]}" "$@"; }
 # Starts a server in the background under its own process id, so that ending it ends the server itself.
 spawn_app() {
   local out=$1; shift
-  if is_root; then
-    setpriv --reuid=www-data --regid=www-data --init-groups --inh-caps=+dac_read_search --ambient-caps=+dac_read_search -- "$@" >"$out" 2>&1 &
-  else
-    "$@" >"$out" 2>&1 &
-  fi
+  unprivileged www-data
+  "${WRAP[@]}" "$@" >"$out" 2>&1 &
   PIDS+=($!)
 }
-as_db() { as_user postgres "$@"; }
 
 prepare_var() {
   mkdir -p "$VAR"/{storage/logs,storage/framework/views,cache,run} 2>/dev/null && [ -w "$VAR" ] \

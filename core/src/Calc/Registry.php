@@ -9,6 +9,10 @@ use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
+use Ironwort\Core\Flow\GravityFlowCalculator;
+use Ironwort\Core\Flow\PumpDutyCalculator;
+use Ironwort\Core\Flow\SplitCalculator;
+use Ironwort\Core\Flow\TurnoverCalculator;
 use Ironwort\Core\Measure\ConvertUnitsCalculator;
 use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Vessel\VesselVolumeCalculator;
@@ -43,6 +47,10 @@ final readonly class Registry
             new FishWeightCalculator,
             new FishRationCalculator($library->rations()),
             new FishLoadCalculator,
+            new GravityFlowCalculator,
+            new TurnoverCalculator,
+            new PumpDutyCalculator,
+            new SplitCalculator,
             new FilterCapacityCalculator($library->media(), $library->stageKinds()),
         );
     }

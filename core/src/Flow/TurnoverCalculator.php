@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Flow;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * How often the whole volume passes in an hour, and how much of it really has by then.
+ *
+ * What comes back mixes with what is there, so after one turnover 1 − 1/e of the water has been
+ * through, not all of it.
+ *
+ * @source mixed-tank
+ */
+final readonly class TurnoverCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'flow.turnover';
+    }
+
+    public function title(): string
+    {
+        return 'Turnover';
+    }
+
+    public function inputs(): array
+    {
+        return [Input::number('volume_l', 'Volume', 'L', 1, 1e8), Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e8)];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('turnovers_per_h', '1/h'), new Output('minutes', 'min'), new Output('passed_in_one_turnover_pct', '%')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $volume = $given->number('volume_l');
+        $flow = $given->number('flow_l_h');
+        $turnovers = $flow / $volume;
+
+        $work = new Working;
+        $work->step('How often the volume passes.', 'flow / volume', Say::number($flow).' L/h / '.Say::number($volume).' L', Say::number($turnovers).' times an hour');
+        $work->note('After one turnover 63 % of the water has been through: what comes back mixes with what is there. Circulation within a vessel is another matter.');
+        $work->cite('mixed-tank');
+
+        return $work->result([
+            'turnovers_per_h' => $turnovers,
+            'minutes' => $flow > 0 ? 60 / $turnovers : null,
+            'passed_in_one_turnover_pct' => 100 * (1 - exp(-1)),
+        ]);
+    }
+}
