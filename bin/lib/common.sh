@@ -4,8 +4,6 @@
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd -P)
 VAR="$ROOT/var"
 PG_VERSION=15
-PACKAGES_RUN=(php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-intl php8.2-xml php8.2-curl php8.2-zip nginx-light "postgresql-$PG_VERSION" composer nodejs npm)
-PACKAGES_TEST=(chromium python3-gsw)
 
 say() { printf '%s\n' "$*"; }
 fail() { printf '\n%s\n' "$*" >&2; exit 1; }
@@ -54,7 +52,10 @@ missing_packages() {
   command -v npm >/dev/null || echo npm
   if [ "$tests" = tests ]; then
     command -v chromium >/dev/null || echo chromium
-    /usr/bin/python3 -c 'import gsw' 2>/dev/null || echo python3-gsw
+    # The reference libraries that the core is checked against.
+    local library; for library in scipy gsw fluids; do
+      /usr/bin/python3 -c "import $library" 2>/dev/null || echo "python3-$library"
+    done
   fi
   return 0
 }

@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace Ironwort\Core\Calc;
 
 use Ironwort\Core\Data\Library;
+use Ironwort\Core\Exchange\HeatCalculator;
 use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
+use Ironwort\Core\Flow\AirliftCalculator;
 use Ironwort\Core\Flow\GravityFlowCalculator;
 use Ironwort\Core\Flow\PumpDutyCalculator;
 use Ironwort\Core\Flow\SplitCalculator;
 use Ironwort\Core\Flow\TurnoverCalculator;
+use Ironwort\Core\Flow\UvCalculator;
 use Ironwort\Core\Measure\ConvertUnitsCalculator;
 use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Vessel\VesselVolumeCalculator;
+use Ironwort\Core\Vessel\VolumeByMeterCalculator;
+use Ironwort\Core\Vessel\VolumeBySaltCalculator;
 use Ironwort\Core\Water\OxygenPercentCalculator;
 use Ironwort\Core\Water\OxygenSaturationCalculator;
 use Ironwort\Core\Water\UnionisedAmmoniaCalculator;
@@ -47,7 +52,12 @@ final readonly class Registry
             new FishWeightCalculator,
             new FishRationCalculator($library->rations()),
             new FishLoadCalculator,
+            new VolumeBySaltCalculator,
+            new VolumeByMeterCalculator,
+            new HeatCalculator,
             new GravityFlowCalculator,
+            new AirliftCalculator,
+            new UvCalculator,
             new TurnoverCalculator,
             new PumpDutyCalculator,
             new SplitCalculator,

@@ -14,12 +14,12 @@ namespace Ironwort\Core\Flow;
  */
 final readonly class PumpCurve
 {
-    /** @var non-empty-list<float> */
+    /** @var list<float> */
     private array $slopes;
 
     /**
-     * @param  non-empty-list<float>  $flows  rising, from 0
-     * @param  non-empty-list<float>  $heads  falling
+     * @param  list<float>  $flows  rising, from 0
+     * @param  list<float>  $heads  falling
      */
     public function __construct(private array $flows, private array $heads)
     {
@@ -71,9 +71,9 @@ final readonly class PumpCurve
      * Tangents at the points: the weighted harmonic mean of the neighbouring chords inside, a
      * three-point estimate held to monotony at the ends.
      *
-     * @param  non-empty-list<float>  $x
-     * @param  non-empty-list<float>  $y
-     * @return non-empty-list<float>
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @return list<float>
      */
     private static function tangents(array $x, array $y): array
     {

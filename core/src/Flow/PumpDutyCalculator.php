@@ -110,6 +110,7 @@ final readonly class PumpDutyCalculator implements Calculator
             $flows[] = PipeInputs::m3s($flow);
             $heads[] = $head;
         }
+
         return new PumpCurve($flows, $heads);
     }
 }
