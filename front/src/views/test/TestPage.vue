@@ -56,7 +56,8 @@ const save = useMutation({
   },
 })
 
-watch(draft, () => save.reset(), { deep: true })
+// What was refused stands until something is typed, and not merely until the rows have loaded.
+watch(() => JSON.stringify([filled.value, draft.value.at]), () => save.reset())
 
 const refused = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
 const errors = computed<FieldErrors>(() => ({ ...(asked.value === '{}' ? {} : meaning.data.value?.errors), ...refused.value }))
