@@ -7,6 +7,7 @@ namespace Ironwort\Core\Data;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\RationTable;
+use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 
 /**
@@ -33,6 +34,11 @@ final readonly class Library
     public function stageKinds(): StageKinds
     {
         return StageKinds::from($this->table('stages'));
+    }
+
+    public function fittings(): FittingTable
+    {
+        return FittingTable::from($this->table('fittings'));
     }
 
     public function rations(): RationTable

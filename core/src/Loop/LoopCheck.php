@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Loop;
+
+use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Calc\Level;
+use Ironwort\Core\Flow\GravityFlowCalculator;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * What is amiss with a loop as built and as it runs, in plain words.
+ *
+ * @source cp-loop-checks
+ */
+final readonly class LoopCheck
+{
+    /** How far a gravity chamber's rim should stand above the water, m. */
+    private const RIM_M = 0.075;
+
+    /** @return list<Caution> */
+    public static function of(Loop $loop, LoopFlow $flow): array
+    {
+        return [...self::stages($loop, $flow), ...self::lines($loop, $flow), ...self::pumps($loop, $flow)];
+    }
+
+    /** @return list<Caution> */
+    private static function stages(Loop $loop, LoopFlow $flow): array
+    {
+        $found = [];
+        foreach ($loop->stages as $stage) {
+            $level = $flow->stageLevel($stage->id);
+            if ($stage->rimM !== null && $stage->rimM < self::RIM_M) {
+                $found[] = new Caution(Level::Watch, "{$stage->name}: the rim stands ".Say::number(1000 * $stage->rimM).' mm above the water; 75 mm or more keeps a stopped pump from flooding it.');
+            }
+            if ($level !== null && $stage->rimM !== null && $level > $stage->rimM) {
+                $found[] = new Caution(Level::Danger, "{$stage->name}: the water would stand ".Say::number(1000 * ($level - $stage->rimM), 2).' mm above its rim and run over.');
+            }
+            if ($level !== null && $stage->mayDropM !== null && -$level > $stage->mayDropM) {
+                $found[] = new Caution(Level::Danger, "{$stage->name}: the level is drawn down ".Say::number(-1000 * $level, 3).' mm, more than the '.Say::number(1000 * $stage->mayDropM).' mm there are: the pump draws air.');
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Caution> */
+    private static function lines(Loop $loop, LoopFlow $flow): array
+    {
+        $found = [];
+        foreach ($loop->lines as $line) {
+            $drain = $line->from->kind === PlaceKind::Vessel && $line->to->kind !== PlaceKind::Outside;
+            if ($drain && $line->valveOpenPct === null) {
+                $found[] = new Caution(Level::Watch, "{$line->name}: no valve, so what it feeds cannot be emptied without emptying the vessel.");
+            }
+            if ($drain && $line->to->kind === PlaceKind::Pump && ! $line->checkValve) {
+                $found[] = new Caution(Level::Watch, "{$line->name}: no check valve, so the pump loses its prime in a power cut.");
+            }
+            $velocity = abs($flow->lineVelocity($line->id));
+            if ($drain && $line->to->kind === PlaceKind::Stage && $velocity > 0 && $velocity < GravityFlowCalculator::SETTLES_BELOW) {
+                $found[] = new Caution(Level::Note, "{$line->name}: ".Say::number($velocity, 2).' m/s is slow enough for droppings to settle in the pipe.');
+            }
+            if ($line->shut()) {
+                $found[] = new Caution(Level::Note, "{$line->name} is shut.");
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Caution> */
+    private static function pumps(Loop $loop, LoopFlow $flow): array
+    {
+        $found = [];
+        foreach ($loop->pumps as $pump) {
+            if (! $pump->on) {
+                $found[] = new Caution(Level::Watch, "{$pump->name} is off: nothing it feeds has flow, oxygen or food.");
+            } elseif ($flow->pumpFlow($pump->id) < 1) {
+                $found[] = new Caution(Level::Danger, "{$pump->name} runs against a shut line: no water moves.");
+            } elseif ($flow->pumpFlow($pump->id) > 3.6e6 * $pump->curve->greatestFlow()) {
+                $found[] = new Caution(Level::Watch, "{$pump->name} runs off the end of its curve: throttle it, or its motor runs hot.");
+            }
+        }
+
+        return $found;
+    }
+}
