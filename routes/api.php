@@ -7,6 +7,7 @@ use App\Http\Controllers\CalcController;
 use App\Http\Controllers\CapacityController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\PlumbingController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SystemController;
 use App\Http\Controllers\VisitController;
@@ -30,6 +31,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}', [SystemController::class, 'show']);
     Route::get('systems/{system}/capacity', CapacityController::class);
 
+    Route::get('systems/{system}/plumbing', PlumbingController::class);
+
     Route::post('systems/{system}/meaning', [VisitController::class, 'meaning']);
     Route::get('systems/{system}/visits', [VisitController::class, 'index']);
     Route::post('systems/{system}/visits', [VisitController::class, 'store']);
@@ -41,7 +44,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('volume', [BuildController::class, 'vesselMeaning']);
     Route::put('systems/{system}/vessels/{id}', [BuildController::class, 'putVessel'])->whereUlid('id');
     Route::put('systems/{system}/stages/{id}', [BuildController::class, 'putStage'])->whereUlid('id');
+    Route::put('systems/{system}/pumps/{id}', [BuildController::class, 'putPump'])->whereUlid('id');
+    Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])->whereUlid('id');
     Route::put('systems/{system}/fish/{id}', [BuildController::class, 'putFish'])->whereUlid('id');
     Route::put('systems/{system}/feed', [BuildController::class, 'putFeed']);
-    Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])->where('kind', 'vessels|stages|fish')->whereUlid('id');
+    Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])->where('kind', 'vessels|stages|pumps|lines|fish')->whereUlid('id');
 });

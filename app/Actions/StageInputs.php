@@ -25,7 +25,8 @@ final readonly class StageInputs
      */
     public function read(array $typed): array
     {
-        $row = (new TypedInputs($this->fields()))->read($typed);
+        $values = (new TypedInputs([...$this->fields(), ...self::hydraulics()]))->read($typed);
+        $row = array_diff_key($values, ['loss_mm' => 0, 'rim_mm' => 0, 'may_drop_mm' => 0]);
         try {
             $this->registry->run('filter.capacity', [...self::ANY_WATER, 'stages' => [$row]]);
         } catch (BadInput $bad) {
@@ -35,7 +36,17 @@ final readonly class StageInputs
             ));
         }
 
-        return ['medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, ...$row];
+        return ['medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, ...$values];
+    }
+
+    /** @return list<Input> */
+    private static function hydraulics(): array
+    {
+        return [
+            Input::number('loss_mm', 'Head it loses at this flow', 'mm', 0, 20000)->optional(),
+            Input::number('rim_mm', 'Rim above the water', 'mm', -500, 5000)->optional(),
+            Input::number('may_drop_mm', 'Level may drop', 'mm', 0, 5000)->optional(),
+        ];
     }
 
     /** @return list<Input> */

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $timezone
  * @property float $altitude_m
  * @property bool $is_demo
+ * @property ?float $price_per_kwh
  */
 final class Site extends Model
 {
@@ -26,7 +27,7 @@ final class Site extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['altitude_m' => 'float', 'is_demo' => 'boolean'];
+        return ['altitude_m' => 'float', 'is_demo' => 'boolean', 'price_per_kwh' => 'float'];
     }
 
     /** @return HasMany<System, $this> */

@@ -17,6 +17,9 @@ namespace App\Models;
  * @property float $air_l_min
  * @property float $maturity_pct
  * @property float $fouling_pct
+ * @property float $loss_mm
+ * @property ?float $rim_mm
+ * @property ?float $may_drop_mm
  * @property int $position
  */
 final class Stage extends Part
@@ -26,7 +29,7 @@ final class Stage extends Part
     {
         return [
             'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
-            'maturity_pct' => 'float', 'fouling_pct' => 'float',
+            'maturity_pct' => 'float', 'fouling_pct' => 'float', 'loss_mm' => 'float', 'rim_mm' => 'float', 'may_drop_mm' => 'float',
         ];
     }
 

@@ -25,6 +25,8 @@ use Illuminate\Support\Facades\Auth;
  * @property Site $site
  * @property Collection<int, Vessel> $vessels
  * @property Collection<int, Stage> $stages
+ * @property Collection<int, Pump> $pumps
+ * @property Collection<int, Line> $lines
  * @property Collection<int, FishGroup> $fish
  */
 final class System extends Model
@@ -72,6 +74,24 @@ final class System extends Model
     public function stages(): HasMany
     {
         $relation = $this->hasMany(Stage::class);
+        $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
+    }
+
+    /** @return HasMany<Pump, $this> */
+    public function pumps(): HasMany
+    {
+        $relation = $this->hasMany(Pump::class);
+        $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
+    }
+
+    /** @return HasMany<Line, $this> */
+    public function lines(): HasMany
+    {
+        $relation = $this->hasMany(Line::class);
         $relation->orderBy('position')->orderBy('name');
 
         return $relation;

@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Data\Library;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 
 final class AppServiceProvider extends ServiceProvider
@@ -23,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Registry::class, static fn ($app): Registry => Registry::standard($app->make(Library::class)));
         $this->app->singleton(LimitTable::class, static fn ($app): LimitTable => $app->make(Library::class)->limits());
         $this->app->singleton(MediaTable::class, static fn ($app): MediaTable => $app->make(Library::class)->media());
+        $this->app->singleton(FittingTable::class, static fn ($app): FittingTable => $app->make(Library::class)->fittings());
         $this->app->singleton(StageKinds::class, static fn ($app): StageKinds => $app->make(Library::class)->stageKinds());
     }
 

@@ -94,6 +94,7 @@ when_changed() {
 install_php() {
   say "Installing the PHP libraries …"
   (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress >"$VAR/composer.log" 2>&1) \
+    && chmod -R a+rX "$ROOT/vendor" \
     || { tail -n 8 "$VAR/composer.log" >&2; fail "Composer could not install the PHP libraries. Is there a network? See $VAR/composer.log."; }
 }
 

@@ -43,7 +43,7 @@ final class DemoSeeder extends Seeder
         }
         DB::transaction(function (): void {
             mt_srand(20260531);
-            $site = Site::query()->create(['name' => 'Sallow Yard', 'timezone' => 'Europe/London', 'altitude_m' => 85, 'is_demo' => true]);
+            $site = Site::query()->create(['name' => 'Sallow Yard', 'timezone' => 'Europe/London', 'altitude_m' => 85, 'is_demo' => true, 'price_per_kwh' => 0.31]);
             $hash = Hash::make(self::PASSWORD);
             $people = array_map(static fn (array $person): User => User::query()->create([
                 'site_id' => $site->id, 'name' => $person['name'], 'email' => $person['email'], 'role' => Role::from($person['role']), 'password' => $hash,
@@ -77,7 +77,32 @@ final class DemoSeeder extends Seeder
         if ($plan['feed_g_d'] > 0) {
             $system->feedFigures()->create([...$own, 'user_id' => $people[0]->id, 'since' => Carbon::now()->subDays(24)->toDateString(), 'feed_g_d' => $plan['feed_g_d'], 'protein_pct' => 38]);
         }
+        $this->plumbing($system);
         $this->readings($system, $plan, $people);
+    }
+
+    private function plumbing(System $system): void
+    {
+        $own = ['site_id' => $system->site_id];
+        $plan = DemoPlumbing::of($system->name);
+        foreach ($plan['pumps'] as $i => $pump) {
+            $system->pumps()->create([...$own, ...$pump, 'position' => $i]);
+        }
+        $ends = [];
+        foreach (['vessel' => $system->vessels()->get(), 'stage' => $system->stages()->get(), 'pump' => $system->pumps()->get()] as $kind => $parts) {
+            foreach ($parts as $part) {
+                $ends["{$kind[0]}:{$part->name}"] = ["{$kind}_id", $part->id];
+            }
+        }
+        foreach ($plan['lines'] as $i => $line) {
+            [$name, $from, $to, $bore, $length, $fittings] = $line;
+            $system->lines()->create([
+                ...$own, 'name' => $name, 'bore_mm' => $bore, 'length_m' => $length, 'fittings' => $fittings, 'position' => $i,
+                "from_{$ends[$from][0]}" => $ends[$from][1],
+                ...($to === 'outside' ? [] : ["to_{$ends[$to][0]}" => $ends[$to][1]]),
+                ...array_filter($line, is_string(...), ARRAY_FILTER_USE_KEY),
+            ]);
+        }
     }
 
     /**

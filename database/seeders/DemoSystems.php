@@ -31,10 +31,10 @@ final readonly class DemoSystems
             'name' => 'Press Room', 'kind' => 'holding', 'life_stage' => 'adult',
             'vessels' => [['name' => 'Bay 1', ...$bay], ['name' => 'Bay 2', ...$bay], ['name' => 'Bay 3', ...$bay]],
             'stages' => [
-                ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200],
-                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'fouling_pct' => 25],
-                ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60],
-                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200],
+                ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200, 'loss_mm' => 8, 'rim_mm' => 100],
+                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'fouling_pct' => 25, 'loss_mm' => 12, 'rim_mm' => 100],
+                ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60, 'loss_mm' => 10, 'rim_mm' => 100, 'may_drop_mm' => 120],
+                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200, 'loss_mm' => 60],
             ],
             'fish' => [
                 ['name' => 'Two-year koi', 'count' => 20, 'length_cm' => 42],
@@ -58,8 +58,8 @@ final readonly class DemoSystems
             'name' => 'Arrivals', 'kind' => 'quarantine', 'life_stage' => 'quarantine',
             'vessels' => [['name' => 'Tub east', ...$tub], ['name' => 'Tub west', ...$tub]],
             'stages' => [
-                ['name' => 'Compact sieve', 'kind' => 'sieve', 'medium' => 'chamber_walls', 'media_l' => 40, 'flow_l_h' => 4500],
-                ['name' => 'Matting', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 60, 'flow_l_h' => 4500],
+                ['name' => 'Compact sieve', 'kind' => 'sieve', 'medium' => 'chamber_walls', 'media_l' => 40, 'flow_l_h' => 4500, 'loss_mm' => 25, 'rim_mm' => 90],
+                ['name' => 'Matting', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 60, 'flow_l_h' => 4500, 'loss_mm' => 15, 'rim_mm' => 90, 'may_drop_mm' => 90],
             ],
             'fish' => [['name' => 'June shipment', 'count' => 11, 'length_cm' => 36]],
             'feed_g_d' => 35,
@@ -78,7 +78,7 @@ final readonly class DemoSystems
             'name' => 'Cold Store', 'kind' => 'start', 'life_stage' => 'starting',
             'vessels' => [['name' => 'Bay', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 3.0, 'width_m' => 1.5, 'depth_m' => 1.0], 'freeboard_m' => 0.1]],
             'stages' => [
-                ['name' => 'Static bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 4000, 'maturity_pct' => 18],
+                ['name' => 'Static bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 4000, 'maturity_pct' => 18, 'loss_mm' => 600],
                 ['name' => 'Shower', 'kind' => 'shower', 'medium' => 'ball', 'media_l' => 120, 'flow_l_h' => 4000, 'maturity_pct' => 18],
             ],
             'fish' => [],
@@ -100,8 +100,8 @@ final readonly class DemoSystems
                 ['at_m' => 0, 'area_m2' => 0], ['at_m' => 1.75, 'area_m2' => 3.9], ['at_m' => 3.5, 'area_m2' => 6.4], ['at_m' => 5.25, 'area_m2' => 5.2], ['at_m' => 7, 'area_m2' => 0.4],
             ]]]],
             'stages' => [
-                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 20],
-                ['name' => 'Matting bay', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 10],
+                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 20, 'loss_mm' => 15, 'rim_mm' => 60],
+                ['name' => 'Matting bay', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 10, 'loss_mm' => 10, 'rim_mm' => 60, 'may_drop_mm' => 150],
                 ['name' => 'Bog', 'kind' => 'bog', 'medium' => 'gravel_10_20', 'media_l' => 1800, 'flow_l_h' => 3000],
                 ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000],
             ],
@@ -127,8 +127,8 @@ final readonly class DemoSystems
                 ['name' => 'Sump', 'kind' => 'sump', 'shape' => 'box', 'measures' => ['length_m' => 1.2, 'width_m' => 0.6, 'depth_m' => 0.6], 'freeboard_m' => 0.15],
             ],
             'stages' => [
-                ['name' => 'Sponge', 'kind' => 'sponge', 'medium' => 'foam_20ppi', 'media_l' => 25, 'flow_l_h' => 2400, 'fouling_pct' => 15],
-                ['name' => 'Bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 2400],
+                ['name' => 'Sponge', 'kind' => 'sponge', 'medium' => 'foam_20ppi', 'media_l' => 25, 'flow_l_h' => 2400, 'fouling_pct' => 15, 'loss_mm' => 40],
+                ['name' => 'Bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 2400, 'loss_mm' => 150],
             ],
             'fish' => [['name' => 'Fry, first cull', 'count' => 380, 'length_cm' => 6], ['name' => 'Fry, forward', 'count' => 220, 'length_cm' => 8.2]],
             'feed_g_d' => 70,

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\LineInputs;
+use App\Actions\PumpInputs;
 use App\Actions\StageInputs;
 use App\Actions\TypedInputs;
 use App\Http\Resources\BuildResource;
 use App\Models\FeedFigure;
 use App\Models\FishGroup;
+use App\Models\Line;
 use App\Models\Part;
+use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
@@ -52,6 +56,20 @@ final class BuildController extends Controller
         return $this->put(Stage::class, $system, $id, [...$named, ...$stages->read($request->except(['name']))]);
     }
 
+    public function putPump(Request $request, System $system, string $id, PumpInputs $pumps): JsonResponse
+    {
+        $named = $this->named($request, Pump::KINDS, null);
+
+        return $this->put(Pump::class, $system, $id, [...$named, ...$pumps->read($request->except(['name']))]);
+    }
+
+    public function putLine(Request $request, System $system, string $id, LineInputs $lines): JsonResponse
+    {
+        $named = $this->named($request, null, null);
+
+        return $this->put(Line::class, $system, $id, [...$named, ...$lines->read($system, $request->except(['name']))]);
+    }
+
     public function putFish(Request $request, System $system, string $id): JsonResponse
     {
         $named = $this->named($request, null, null);
@@ -81,8 +99,13 @@ final class BuildController extends Controller
     public function destroy(System $system, string $kind, string $id): JsonResponse
     {
         Gate::authorize('write');
-        $class = ['vessels' => Vessel::class, 'stages' => Stage::class, 'fish' => FishGroup::class][$kind];
-        $class::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->delete();
+        $class = ['vessels' => Vessel::class, 'stages' => Stage::class, 'pumps' => Pump::class, 'lines' => Line::class, 'fish' => FishGroup::class][$kind];
+        $id = strtoupper($id);
+        $leading = $kind === 'lines' ? [] : $this->linesAt($system, $id);
+        if ($leading !== []) {
+            throw BadInput::at('id', 'Lines still lead here: '.implode(', ', $leading).'. Move or remove them first.');
+        }
+        $class::query()->where('system_id', $system->id)->whereKey($id)->delete();
 
         return $this->build($system);
     }
@@ -136,8 +159,16 @@ final class BuildController extends Controller
         return $this->build($system);
     }
 
+    /** @return list<string> names of the lines that begin or end at a part */
+    private function linesAt(System $system, string $id): array
+    {
+        return array_values($system->lines
+            ->filter(static fn (Line $line): bool => $line->from()->id === $id || $line->to()->id === $id)
+            ->map(static fn (Line $line): string => $line->name)->all());
+    }
+
     private function build(System $system): JsonResponse
     {
-        return new JsonResponse(BuildResource::of($system->load(['site', 'vessels', 'stages', 'fish'])));
+        return new JsonResponse(BuildResource::of($system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish'])));
     }
 }

@@ -47,7 +47,7 @@ final class SystemController extends Controller
 
     public function show(System $system, SystemReport $report, CapacityReport $capacity, LimitTable $limits): JsonResponse
     {
-        $system->load(['site', 'vessels', 'stages', 'fish']);
+        $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish']);
         $water = LatestWater::of($system);
         /** @var Collection<int, Visit> $visits */
         $visits = Visit::bookedAt($system)->limit(self::NEWEST_VISITS)->get();

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\FishGroup;
+use App\Models\Line;
+use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Reports\SystemReport;
+use Ironwort\Core\Loop\Place;
 
 /** What a system is built of and who lives in it, as the forms edit it. */
 final readonly class BuildResource
@@ -29,6 +32,16 @@ final readonly class BuildResource
                 'id' => $stage->id, 'name' => $stage->name, 'kind' => $stage->kind, 'medium' => $stage->medium, 'area_m2_m3' => $stage->area_m2_m3,
                 'media_l' => $stage->media_l, 'flow_l_h' => $stage->flow_l_h, 'branch' => $stage->branch, 'air_l_min' => $stage->air_l_min,
                 'maturity_pct' => $stage->maturity_pct, 'fouling_pct' => $stage->fouling_pct,
+                'loss_mm' => $stage->loss_mm, 'rim_mm' => $stage->rim_mm, 'may_drop_mm' => $stage->may_drop_mm,
+            ])->values(),
+            'pumps' => $system->pumps->map(static fn (Pump $pump): array => [
+                'id' => $pump->id, 'name' => $pump->name, 'kind' => $pump->kind, 'curve' => $pump->curve, 'rated_l_h' => $pump->rated_l_h,
+                'air_l_min' => $pump->air_l_min, 'power_w' => $pump->power_w, 'circuit' => $pump->circuit, 'running' => $pump->running,
+            ])->values(),
+            'lines' => $system->lines->map(static fn (Line $line): array => [
+                'id' => $line->id, 'name' => $line->name, 'from' => self::place($line->from()), 'to' => self::place($line->to()), 'bore_mm' => $line->bore_mm,
+                'length_m' => $line->length_m, 'fittings' => (object) $line->fittings, 'valve_open_pct' => $line->valve_open_pct,
+                'check_valve' => $line->check_valve, 'ends_above_mm' => $line->ends_above_mm,
             ])->values(),
             'fish' => $system->fish->map(static fn (FishGroup $group): array => [
                 'id' => $group->id, 'name' => $group->name, 'count' => $group->count, 'length_cm' => $group->length_cm, 'condition' => $group->condition,
@@ -36,5 +49,11 @@ final readonly class BuildResource
             ])->values(),
             'feed' => $feed === null ? null : ['feed_g_d' => $feed->feed_g_d, 'protein_pct' => $feed->protein_pct, 'since' => $feed->since->toDateString()],
         ];
+    }
+
+    /** As the form writes it: `vessel:KEY`, or `outside`. */
+    private static function place(Place $place): string
+    {
+        return $place->id === '' ? $place->kind->value : "{$place->kind->value}:{$place->id}";
     }
 }

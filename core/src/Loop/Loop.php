@@ -19,5 +19,6 @@ final readonly class Loop
         public array $pumps,
         public array $lines,
         public float $tempC = 20.0,
-    ) {}
+    ) {
+    }
 }

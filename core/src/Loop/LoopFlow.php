@@ -25,7 +25,9 @@ use Ironwort\Core\Flow\Valve;
 final readonly class LoopFlow
 {
     /** @param  array<string, float>  $velocities  by line */
-    private function __construct(private Loop $loop, private NetworkFlow $flow, private array $velocities) {}
+    private function __construct(private Loop $loop, private NetworkFlow $flow, private array $velocities)
+    {
+    }
 
     /** @throws UnsolvableNetwork */
     public static function of(Loop $loop): self

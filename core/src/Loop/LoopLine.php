@@ -20,7 +20,8 @@ final readonly class LoopLine
         public bool $checkValve = false,
         public float $endsAboveM = 0.0,
         public bool $waste = false,
-    ) {}
+    ) {
+    }
 
     public function shut(): bool
     {

@@ -20,5 +20,6 @@ final readonly class LoopStage
         public ?float $rimM = null,
         public ?float $mayDropM = null,
         public float $waterL = 0.0,
-    ) {}
+    ) {
+    }
 }

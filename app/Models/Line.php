@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Ironwort\Core\Loop\Place;
+
+/**
+ * A line of pipe from one part of the loop to another, or out of it.
+ *
+ * @property string $name
+ * @property ?string $from_vessel_id
+ * @property ?string $from_stage_id
+ * @property ?string $from_pump_id
+ * @property ?string $to_vessel_id
+ * @property ?string $to_stage_id
+ * @property ?string $to_pump_id
+ * @property float $bore_mm
+ * @property float $length_m
+ * @property array<string, int> $fittings
+ * @property ?float $valve_open_pct
+ * @property bool $check_valve
+ * @property float $ends_above_mm
+ * @property int $position
+ */
+final class Line extends Part
+{
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['fittings' => 'array', 'bore_mm' => 'float', 'length_m' => 'float', 'valve_open_pct' => 'float', 'check_valve' => 'boolean', 'ends_above_mm' => 'float'];
+    }
+
+    public function from(): Place
+    {
+        return self::place($this->from_vessel_id, $this->from_stage_id, $this->from_pump_id);
+    }
+
+    public function to(): Place
+    {
+        return self::place($this->to_vessel_id, $this->to_stage_id, $this->to_pump_id);
+    }
+
+    private static function place(?string $vessel, ?string $stage, ?string $pump): Place
+    {
+        return match (true) {
+            $vessel !== null => Place::vessel($vessel),
+            $stage !== null => Place::stage($stage),
+            $pump !== null => Place::pump($pump),
+            default => Place::outside(),
+        };
+    }
+}

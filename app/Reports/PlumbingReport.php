@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports;
+
+use App\Models\Line;
+use App\Models\Pump;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\Vessel;
+use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Flow\FittingTable;
+use Ironwort\Core\Flow\PipeInputs;
+use Ironwort\Core\Flow\PumpCurve;
+use Ironwort\Core\Flow\UnsolvableNetwork;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Loop\Loop;
+use Ironwort\Core\Loop\LoopCheck;
+use Ironwort\Core\Loop\LoopFlow;
+use Ironwort\Core\Loop\LoopLine;
+use Ironwort\Core\Loop\LoopPump;
+use Ironwort\Core\Loop\LoopStage;
+use Ironwort\Core\Loop\PlaceKind;
+
+/** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
+final readonly class PlumbingReport
+{
+    public function __construct(private FittingTable $fittings, private SystemReport $systems)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(System $system, LatestWater $water): array
+    {
+        $temperature = $water->get(Parameter::Temperature)->value ?? 20.0;
+        $loop = $this->loop($system, $temperature);
+        $volume = $this->systems->volume($system)->value;
+        $answer = [
+            'temp_c' => $temperature,
+            'temp_assumed' => $water->get(Parameter::Temperature) === null,
+            'volume_l' => $volume,
+            'trouble' => null,
+            'cautions' => [],
+        ];
+        $flow = null;
+        if ($loop->lines !== []) {
+            try {
+                $flow = LoopFlow::of($loop);
+                $answer['cautions'] = array_map(static fn (Caution $caution): array => ['level' => $caution->level->value, 'text' => $caution->text], LoopCheck::of($loop, $flow));
+            } catch (UnsolvableNetwork $unsolvable) {
+                $answer['trouble'] = $unsolvable->getMessage();
+            }
+        }
+        $returned = $flow?->returned();
+
+        return [
+            ...$answer,
+            'flow_l_h' => $returned,
+            'turnovers_per_h' => $returned === null || $volume <= 0 ? null : $returned / $volume,
+            'circulation_l_h' => $system->pumps->sum(static fn (Pump $pump): float => $pump->running ? (float) $pump->rated_l_h : 0.0),
+            'power_w' => $power = $system->pumps->sum(static fn (Pump $pump): float => $pump->running ? $pump->power_w : 0.0),
+            'kwh_d' => 0.024 * $power,
+            'cost_d' => $system->site->price_per_kwh === null ? null : 0.024 * $power * $system->site->price_per_kwh,
+            'lines' => array_map(fn (Line $line, LoopLine $built): array => $this->line($line, $built, $flow), array_values($system->lines->all()), $loop->lines),
+            'stages' => array_values($system->stages->map(fn (Stage $stage): array => $this->stage($stage, $flow))->all()),
+            'pumps' => array_values($system->pumps->map(fn (Pump $pump): array => $this->pump($pump, $loop, $flow))->all()),
+            'vessels' => array_values($system->vessels->map(fn (Vessel $vessel): array => ['id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'volume_l' => $this->systems->vessel($vessel)->value])->all()),
+        ];
+    }
+
+    private function loop(System $system, float $temperature): Loop
+    {
+        $lines = $system->lines->map(fn (Line $line): LoopLine => new LoopLine(
+            $line->id, $line->name, $line->from(), $line->to(), $line->bore_mm, $line->length_m, $this->fittings->sum($line->fittings),
+            $line->valve_open_pct, $line->check_valve, $line->ends_above_mm / 1000, $line->to()->kind === PlaceKind::Outside,
+        ));
+        $stages = $system->stages->map(static fn (Stage $stage): LoopStage => new LoopStage(
+            $stage->id, $stage->name, $stage->loss_mm / 1000, PipeInputs::m3s(max(1.0, $stage->flow_l_h)),
+            $stage->rim_mm === null ? null : $stage->rim_mm / 1000, $stage->may_drop_mm === null ? null : $stage->may_drop_mm / 1000,
+        ));
+        $pumps = $system->pumps->filter(static fn (Pump $pump): bool => $pump->kind === 'water')->map(static fn (Pump $pump): LoopPump => new LoopPump(
+            $pump->id, $pump->name, new PumpCurve(
+                array_map(PipeInputs::m3s(...), array_column($pump->curve ?? [], 'flow_l_h')),
+                array_map(floatval(...), array_column($pump->curve ?? [], 'head_m')),
+            ), $pump->power_w, $pump->running,
+        ));
+
+        return new Loop(
+            array_values($system->vessels->map(static fn (Vessel $vessel): string => $vessel->id)->all()),
+            array_values($stages->all()), array_values($pumps->all()), array_values($lines->all()), $temperature,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function line(Line $line, LoopLine $built, ?LoopFlow $flow): array
+    {
+        $place = static fn (\Ironwort\Core\Loop\Place $place): array => ['kind' => $place->kind->value, 'id' => $place->id];
+        $litres = $flow?->lineFlow($line->id);
+
+        return [
+            'id' => $line->id,
+            'name' => $line->name,
+            'from' => $place($line->from()),
+            'to' => $place($line->to()),
+            'bore_mm' => $line->bore_mm,
+            'length_m' => $line->length_m,
+            'fittings_k' => $built->fittingsK,
+            'valve_open_pct' => $line->valve_open_pct,
+            'flow_l_h' => $litres,
+            'velocity_m_s' => $flow?->lineVelocity($line->id),
+            'drop_mm' => $flow === null ? null : 1000 * $flow->lineLoss($built),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function stage(Stage $stage, ?LoopFlow $flow): array
+    {
+        $litres = $flow === null ? null : abs($flow->stageFlow($stage->id));
+        $level = $flow?->stageLevel($stage->id);
+
+        return [
+            'id' => $stage->id,
+            'name' => $stage->name,
+            'kind' => $stage->kind,
+            'branch' => $stage->branch,
+            'flow_l_h' => $litres,
+            'reckoned_l_h' => $stage->flow_l_h,
+            'level_mm' => $level === null ? null : 1000 * $level,
+            'spare_mm' => $level === null || $stage->may_drop_mm === null ? null : $stage->may_drop_mm + 1000 * $level,
+            'rim_mm' => $stage->rim_mm,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pump(Pump $pump, Loop $loop, ?LoopFlow $flow): array
+    {
+        $built = array_values(array_filter($loop->pumps, static fn (LoopPump $candidate): bool => $candidate->id === $pump->id))[0] ?? null;
+
+        return [
+            'id' => $pump->id,
+            'name' => $pump->name,
+            'kind' => $pump->kind,
+            'running' => $pump->running,
+            'circuit' => $pump->circuit,
+            'power_w' => $pump->power_w,
+            'kwh_d' => $pump->running ? 0.024 * $pump->power_w : 0.0,
+            'flow_l_h' => $built === null ? ($pump->running ? $pump->rated_l_h : 0.0) : $flow?->pumpFlow($pump->id),
+            'head_m' => $built === null ? null : $flow?->pumpHead($built),
+            'air_l_min' => $pump->air_l_min,
+        ];
+    }
+}
