@@ -59,7 +59,7 @@ final readonly class CapacityReport
             'shortest' => $carrying->shortest->value,
             'state' => $carrying->state->value,
             'sentence' => $carrying->sentence($conditions->values['tan_mg_l']),
-            'stages' => $this->stages($system, $result),
+            'stages' => $this->stages($system, $result, $carrying),
         ];
     }
 
@@ -104,7 +104,7 @@ final readonly class CapacityReport
     }
 
     /** @return list<array<string, mixed>> */
-    private function stages(System $system, Result $result): array
+    private function stages(System $system, Result $result, Carrying $carrying): array
     {
         $figures = $result->figures['stages'];
         $rows = [];
@@ -122,6 +122,7 @@ final readonly class CapacityReport
                 'transport_limit_g_d' => $row['transport_limit_g_d'] ?? 0.0,
                 'capacity_g_d' => $row['capacity_g_d'] ?? 0.0,
                 'limiting' => $row['limiting'] ?? 'surface',
+                'share' => $this->kinds->get($stage->kind)->nitrifies() ? $carrying->share() : 0.0,
             ];
         }
 

@@ -59,7 +59,7 @@ final readonly class DemoSystems
             'vessels' => [['name' => 'Tub east', ...$tub], ['name' => 'Tub west', ...$tub]],
             'stages' => [
                 ['name' => 'Compact sieve', 'kind' => 'sieve', 'medium' => 'chamber_walls', 'media_l' => 40, 'flow_l_h' => 4500, 'loss_mm' => 25, 'rim_mm' => 90],
-                ['name' => 'Matting', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 60, 'flow_l_h' => 4500, 'loss_mm' => 15, 'rim_mm' => 90, 'may_drop_mm' => 90],
+                ['name' => 'Matting', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 60, 'flow_l_h' => 4500, 'loss_mm' => 15, 'rim_mm' => 90, 'may_drop_mm' => 130],
             ],
             'fish' => [['name' => 'June shipment', 'count' => 11, 'length_cm' => 36]],
             'feed_g_d' => 35,

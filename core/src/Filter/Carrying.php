@@ -37,6 +37,12 @@ final readonly class Carrying
         return $this->capacity > 0 ? 100 * (1 - $this->load / $this->capacity) : null;
     }
 
+    /** How full the filter is of its load, 0 to 1, when every stage takes its part by what it can take. */
+    public function share(): float
+    {
+        return $this->capacity > 0 ? min(1.0, $this->load / $this->capacity) : ($this->load > 0 ? 1.0 : 0.0);
+    }
+
     /** @param  float  $tan  the most ammonia the water may hold, mg/L as N */
     public function sentence(float $tan): string
     {

@@ -61,7 +61,7 @@ final readonly class LoopCheck
             if ($drain && $line->to->kind === PlaceKind::Stage && $velocity > 0 && $velocity < GravityFlowCalculator::SETTLES_BELOW) {
                 $found[] = new Caution(Level::Note, "{$line->name}: ".Say::number($velocity, 2).' m/s is slow enough for droppings to settle in the pipe.');
             }
-            if ($line->shut()) {
+            if ($line->shut() && ! $line->waste) {
                 $found[] = new Caution(Level::Note, "{$line->name} is shut.");
             }
         }

@@ -40,6 +40,13 @@ export const useSystem = (slug: MaybeRefOrGetter<string>) =>
     queryFn: () => answer(() => api.GET('/api/systems/{system}', { params: { path: { system: toValue(slug) } } })),
   })
 
+/** The flows of a system as built. */
+export const usePlumbing = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['plumbing', computed(() => toValue(slug))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/plumbing', { params: { path: { system: toValue(slug) } } })),
+  })
+
 /** Load against capacity, in the water as it is or with what is typed over it. */
 export const useCapacity = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
@@ -70,5 +77,6 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['systems'] }),
     queryClient.invalidateQueries({ queryKey: ['system', slug] }),
     queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),
   ])
 }

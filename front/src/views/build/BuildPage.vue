@@ -5,6 +5,8 @@ import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import FeedEditor from './FeedEditor.vue'
 import FishEditor from './FishEditor.vue'
+import LineEditor from './LineEditor.vue'
+import PumpEditor from './PumpEditor.vue'
 import StageEditor from './StageEditor.vue'
 import VesselEditor from './VesselEditor.vue'
 
@@ -19,6 +21,8 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
   <template v-if="vocabulary.data.value">
     <VesselEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <StageEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
+    <PumpEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
+    <LineEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <FishEditor :system="system" :writes="writes" />
     <FeedEditor :system="system" :writes="writes" />
   </template>

@@ -8,7 +8,7 @@ import { asTyped, usePart } from './usePart'
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
 
-const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '' }))
+const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '' }))
 const { open, form, errors } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
@@ -32,6 +32,9 @@ const fields = computed<PartField[]>(() => [
   ...(form.kind === 'moving_bed' ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min', hint: 'empty is 0' }] : []),
   { key: 'maturity_pct', label: 'Maturity', unit: '%', hint: 'empty is 100' },
   { key: 'fouling_pct', label: 'Fouling', unit: '%', hint: 'empty is 0' },
+  { key: 'loss_mm', label: 'Head it loses at this flow', unit: 'mm', hint: 'empty is 20' },
+  { key: 'rim_mm', label: 'Rim above the water', unit: 'mm', hint: 'of an open chamber' },
+  { key: 'may_drop_mm', label: 'Level may drop', unit: 'mm', hint: 'before the pump draws air' },
   { key: 'branch', label: 'Branch', words: true, hint: 'neighbours in different branches run side by side' },
 ])
 

@@ -1,19 +1,23 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { useDebounce } from '@vueuse/core'
-import { computed, reactive } from 'vue'
+import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { System, Vessel, Vocabulary } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import PartForm, { type PartField } from './PartForm.vue'
 import PartList from './PartList.vue'
-import StationRows from './StationRows.vue'
+import RowsField from './RowsField.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 
 const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '' }))
-const stations = reactive<{ at_m: string; area_m2: string }[]>([])
+const stations = ref<Record<string, string>[]>([])
+const sections = [
+  { key: 'at_m', label: 'Along the pond, m' },
+  { key: 'area_m2', label: 'Wetted area, m²' },
+]
 const { open, form, errors } = part
 
 const shape = computed(() => props.words.shapes.find((s) => s.id === form.shape))
@@ -29,7 +33,7 @@ const fields = computed<PartField[]>(() => [
 /** Only what belongs to the chosen shape is sent; the rest stays typed, should the shape change back. */
 const measures = computed(() => {
   const keys = ['shape', 'displaced_l', ...(form.shape === 'sections' ? [] : ['freeboard_m']), ...(shape.value?.dimensions ?? []).map((d) => d.id)]
-  return { ...Object.fromEntries(keys.map((key) => [key, form[key] ?? ''])), ...(form.shape === 'sections' ? { stations } : {}) }
+  return { ...Object.fromEntries(keys.map((key) => [key, form[key] ?? ''])), ...(form.shape === 'sections' ? { stations: stations.value } : {}) }
 })
 const asked = useDebounce(computed(() => (open.value === null ? '' : JSON.stringify(measures.value))), 200)
 const volume = useQuery({
@@ -41,8 +45,8 @@ const volume = useQuery({
 
 function edit(vessel: Vessel | null): void {
   const { stations: saved, ...lengths } = (vessel?.measures ?? {}) as { stations?: { at_m: number; area_m2: number }[] } & Record<string, number>
-  stations.splice(0, stations.length, ...(saved ?? []).map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) })))
-  while (stations.length < 3) stations.push({ at_m: '', area_m2: '' })
+  stations.value = (saved ?? []).map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) }))
+  while (stations.value.length < 3) stations.value.push({ at_m: '', area_m2: '' })
   part.edit(vessel?.id ?? null, vessel ? asTyped({ name: vessel.name, kind: vessel.kind, shape: vessel.shape, freeboard_m: vessel.freeboard_m, displaced_l: vessel.displaced_l, ...lengths }) : {})
 }
 
@@ -57,7 +61,7 @@ function save(): void {
     <template #figure="{ part: vessel }"><FigureButton :figure="vessel.volume" /></template>
     <template #form>
       <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.vessels.some((v) => v.id === open)" @save="save" @cancel="open = null" @remove="part.remove.mutate(open ?? '')">
-        <StationRows v-if="form.shape === 'sections'" :rows="stations" :errors="errors" />
+        <RowsField v-if="form.shape === 'sections'" v-model:rows="stations" legend="Sections" name="stations" :columns="sections" :errors="errors" :fewest="2" add="Another section" />
         <p class="volume" aria-live="polite">
           <template v-if="volume.data.value">Holds <FigureButton :figure="volume.data.value" big /></template>
           <span v-else class="soft">The volume appears as the measures are typed.</span>

@@ -5,7 +5,7 @@ import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem } from '@/api/queries'
 import type { FieldErrors } from '@/api/types'
 
-export type PartKind = 'vessels' | 'stages' | 'fish'
+export type PartKind = 'vessels' | 'stages' | 'pumps' | 'lines' | 'fish'
 export type Typed = Record<string, string | null>
 
 /**
@@ -32,6 +32,8 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed) 
       const body = { ...form, ...extra }
       if (kind === 'vessels') return answer(() => api.PUT('/api/systems/{system}/vessels/{id}', { ...path(), body }))
       if (kind === 'stages') return answer(() => api.PUT('/api/systems/{system}/stages/{id}', { ...path(), body }))
+      if (kind === 'pumps') return answer(() => api.PUT('/api/systems/{system}/pumps/{id}', { ...path(), body }))
+      if (kind === 'lines') return answer(() => api.PUT('/api/systems/{system}/lines/{id}', { ...path(), body }))
       return answer(() => api.PUT('/api/systems/{system}/fish/{id}', { ...path(), body }))
     },
     onSuccess: async () => {
@@ -50,8 +52,8 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed) 
 
   const errors = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
   const trouble = computed(() => {
-    const error = save.error.value ?? remove.error.value
-    return error && Object.keys(errors.value).length === 0 ? error.message : null
+    if (remove.error.value) return remove.error.value instanceof Refusal ? (remove.error.value.errors.id ?? remove.error.value.message) : remove.error.value.message
+    return save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : null
   })
 
   return { open, form, edit, save, remove, errors, trouble }

@@ -4,9 +4,15 @@ import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import ReadingStrip from '@/parts/ReadingStrip.vue'
 import StateMark from '@/parts/StateMark.vue'
+import { usePlumbing } from '@/api/queries'
 import { clock } from '@/units/time'
+import LoopStrip from '@/views/plumbing/LoopStrip.vue'
 
 const props = defineProps<{ system: System }>()
+
+const plumbing = usePlumbing(() => props.system.slug)
+
+const share = computed(() => Object.fromEntries(props.system.capacity.stages.map((stage) => [stage.id, stage.share])))
 
 /** Every computed figure of the page stands beside the reading it follows from. */
 const after: Record<string, string> = { nh3_n_mg_l: 'tan_mg_l', do_sat_pct: 'do_mg_l' }
@@ -36,6 +42,8 @@ const columns = computed(() => {
     <StateMark v-if="system.capacity.state" :state="system.capacity.state" quiet />
     <span>{{ system.capacity.sentence }} <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">The ledger</RouterLink></span>
   </p>
+
+  <LoopStrip v-if="plumbing.data.value && (plumbing.data.value.lines.length || system.build.stages.length)" class="loop" :plumbing="plumbing.data.value" :slug="system.slug" :share="share" />
 
   <section aria-label="Latest readings">
     <div class="head">
@@ -102,6 +110,10 @@ dt {
 .carry :deep(svg) {
   margin-top: 0.15rem;
   align-self: flex-start;
+}
+
+.loop {
+  margin-bottom: 1.75rem;
 }
 
 .head {

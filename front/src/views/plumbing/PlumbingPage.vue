@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { usePlumbing } from '@/api/queries'
+import type { System } from '@/api/types'
+import LoopStrip from './LoopStrip.vue'
+
+const props = defineProps<{ system: System }>()
+const plumbing = usePlumbing(() => props.system.slug)
+
+const number = (value: number | null | undefined, digits = 3) => (value === null || value === undefined ? '' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: digits }).format(value))
+const litres = (value: number | null | undefined) => (value === null || value === undefined ? '' : new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value))
+const name = (place: { kind: string; id: string }) => {
+  const data = plumbing.data.value
+  return place.kind === 'outside' ? 'outside' : ([...(data?.vessels ?? []), ...(data?.stages ?? []), ...(data?.pumps ?? [])].find((part) => part.id === place.id)?.name ?? '')
+}
+const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a, b) => ['danger', 'watch', 'note'].indexOf(a.level) - ['danger', 'watch', 'note'].indexOf(b.level)))
+</script>
+
+<template>
+  <p v-if="plumbing.isError.value" class="fault" role="alert">{{ plumbing.error.value?.message }}</p>
+  <p v-else-if="!plumbing.data.value" class="soft">Following the water …</p>
+  <template v-else>
+    <p v-if="plumbing.data.value.trouble" class="fault trouble" role="alert">{{ plumbing.data.value.trouble }}</p>
+    <p v-if="!plumbing.data.value.lines.length" class="trouble">No lines are described yet. <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe them</RouterLink>, bore and length of each, and the flows and levels follow.</p>
+
+    <dl class="numbers">
+      <div v-if="plumbing.data.value.flow_l_h !== null"><dt>Comes round</dt><dd><b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
+      <div v-if="plumbing.data.value.turnovers_per_h !== null"><dt>Turnover</dt><dd><b>{{ number(plumbing.data.value.turnovers_per_h) }}</b> <span class="soft small">times an hour</span></dd></div>
+      <div v-if="plumbing.data.value.circulation_l_h"><dt>Circulated apart</dt><dd><b>{{ litres(plumbing.data.value.circulation_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
+      <div><dt>Current</dt><dd><b>{{ number(plumbing.data.value.kwh_d) }}</b> <span class="soft small">kWh a day<template v-if="plumbing.data.value.cost_d !== null">, {{ plumbing.data.value.cost_d.toFixed(2) }} in money</template></span></dd></div>
+    </dl>
+
+    <LoopStrip :plumbing="plumbing.data.value" :slug="system.slug" />
+    <p class="soft small">Solved together for water at {{ number(plumbing.data.value.temp_c) }} °C<template v-if="plumbing.data.value.temp_assumed"> (assumed)</template>, levels against the water in the vessels.</p>
+
+    <ul v-if="worse.length" class="cautions">
+      <li v-for="caution in worse" :key="caution.text" :class="caution.level">{{ caution.text }}</li>
+    </ul>
+
+    <section v-if="plumbing.data.value.stages.length" aria-label="Stages">
+      <h2>Chambers and stages</h2>
+      <div class="scroll" tabindex="0" role="region" aria-label="Chambers and stages">
+        <table>
+          <thead><tr><th>Stage</th><th class="num">Flow, L/h</th><th class="num">Capacity reckons with</th><th class="num">Level, mm</th><th class="num">Left before air, mm</th></tr></thead>
+          <tbody>
+            <tr v-for="stage in plumbing.data.value.stages" :key="stage.id">
+              <td><b>{{ stage.name }}</b></td><td class="num">{{ litres(stage.flow_l_h) }}</td><td class="num soft">{{ litres(stage.reckoned_l_h) }}</td>
+              <td class="num">{{ litres(stage.level_mm) }}</td><td class="num">{{ litres(stage.spare_mm) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </section>
+
+    <section v-if="plumbing.data.value.lines.length" aria-label="Lines">
+      <h2>Lines</h2>
+      <div class="scroll" tabindex="0" role="region" aria-label="Lines">
+        <table>
+          <thead><tr><th>Line</th><th>From, to</th><th class="num">Bore, mm</th><th class="num">Flow, L/h</th><th class="num">Speed, m/s</th><th class="num">Drop, mm</th><th class="num">Valve</th></tr></thead>
+          <tbody>
+            <tr v-for="line in plumbing.data.value.lines" :key="line.id" :data-line="line.name">
+              <td><b>{{ line.name }}</b></td><td class="soft">{{ name(line.from) }} → {{ name(line.to) }}</td><td class="num">{{ number(line.bore_mm) }}</td>
+              <td class="num">{{ litres(line.flow_l_h) }}</td><td class="num">{{ number(line.velocity_m_s, 2) }}</td><td class="num drop">{{ number(line.drop_mm) }}</td>
+              <td class="num">{{ line.valve_open_pct === null ? '' : line.valve_open_pct === 0 ? 'shut' : `${line.valve_open_pct} %` }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </section>
+
+    <section v-if="plumbing.data.value.pumps.length" aria-label="Pumps">
+      <h2>Pumps</h2>
+      <div class="scroll" tabindex="0" role="region" aria-label="Pumps">
+        <table>
+          <thead><tr><th>Pump</th><th>Circuit</th><th class="num">Moves</th><th class="num">Against, m</th><th class="num">W</th><th class="num">kWh a day</th></tr></thead>
+          <tbody>
+            <tr v-for="pump in plumbing.data.value.pumps" :key="pump.id">
+              <td><b>{{ pump.name }}</b><span v-if="!pump.running" class="fault"> off</span></td><td class="soft">{{ pump.circuit }}</td>
+              <td class="num">{{ pump.air_l_min !== null ? `${litres(pump.air_l_min)} L/min of air` : `${litres(pump.flow_l_h)} L/h` }}</td><td class="num">{{ number(pump.head_m) }}</td>
+              <td class="num">{{ litres(pump.power_w) }}</td><td class="num">{{ number(pump.kwh_d) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </section>
+  </template>
+</template>
+
+<style scoped>
+.trouble {
+  margin-bottom: 1rem;
+}
+
+.numbers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.75rem 3rem;
+  margin-bottom: 1.25rem;
+}
+
+dt {
+  color: var(--soft);
+  font-size: 0.875rem;
+}
+
+dd b {
+  font-size: 1.75rem;
+  line-height: 1.1;
+}
+
+.cautions {
+  margin: 1.25rem 0;
+}
+
+.cautions li {
+  margin-top: 0.4rem;
+  padding-left: 0.75rem;
+  border-left: 3px solid var(--hair);
+  color: var(--soft);
+}
+
+.cautions .watch {
+  border-left-color: var(--straw);
+  color: var(--ink);
+}
+
+.cautions .danger {
+  border-left-color: var(--rust);
+  color: var(--rust-ink);
+  font-weight: 700;
+}
+
+section {
+  margin-top: 2rem;
+}
+
+h2 {
+  padding-bottom: 0.35rem;
+  border-bottom: 1px solid var(--soft);
+}
+
+.scroll {
+  overflow-x: auto;
+}
+
+td {
+  white-space: nowrap;
+}
+</style>

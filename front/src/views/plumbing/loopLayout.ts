@@ -1,0 +1,93 @@
+import type { Plumbing } from '@/api/types'
+
+export interface Box {
+  key: string
+  name: string
+  kind: 'vessel' | 'stage' | 'pump'
+  x: number
+  y: number
+  width: number
+  height: number
+  off: boolean
+}
+
+export interface Run {
+  id: string
+  name: string
+  d: string
+  width: number
+  shut: boolean
+  back: boolean
+}
+
+export interface Drawing {
+  boxes: Box[]
+  runs: Run[]
+  width: number
+  height: number
+}
+
+const STEP = 132
+const ROW = 52
+const BOX = { width: 92, height: 34 }
+const MARGIN = 8
+
+const key = (place: { kind: string; id: string }) => `${place.kind}:${place.id}`
+
+/**
+ * Lays a loop out in flow order: vessels first, each further part one column past the last that feeds
+ * it, parts of one column under one another, and what returns to the vessels led back underneath.
+ */
+export function layOut(plumbing: Plumbing): Drawing {
+  const waterPumps = plumbing.pumps.filter((pump) => pump.kind === 'water')
+  const vessels = plumbing.vessels.map((vessel) => `vessel:${vessel.id}`)
+  const parts = [...plumbing.stages.map((stage) => `stage:${stage.id}`), ...waterPumps.map((pump) => `pump:${pump.id}`)]
+  const forward = plumbing.lines.filter((line) => line.to.kind !== 'outside' && line.to.kind !== 'vessel')
+  const column = new Map<string, number>([...vessels, ...parts].map((part) => [part, 0]))
+
+  // Without lines the stages stand as they are listed; with them, longest way from the vessels decides.
+  if (forward.length === 0) parts.forEach((part, i) => column.set(part, i + 1))
+  for (let round = 0; round < parts.length; round++) {
+    for (const line of forward) {
+      const reached = (column.get(key(line.from)) ?? 0) + 1
+      if (reached > (column.get(key(line.to)) ?? 0) && reached <= parts.length) column.set(key(line.to), reached)
+    }
+  }
+
+  const rows = new Map<number, number>()
+  const largest = Math.max(1, ...plumbing.vessels.map((vessel) => vessel.volume_l))
+  const boxes = new Map<string, Box>()
+  const place = (part: string, name: string, kind: Box['kind'], off: boolean, width: number) => {
+    const at = column.get(part) ?? 0
+    const row = rows.get(at) ?? 0
+    rows.set(at, row + 1)
+    boxes.set(part, { key: part, name, kind, x: MARGIN + at * STEP, y: MARGIN + row * ROW, width, height: BOX.height, off })
+  }
+  for (const vessel of plumbing.vessels) place(`vessel:${vessel.id}`, vessel.name, 'vessel', false, Math.max(56, BOX.width * Math.sqrt(vessel.volume_l / largest)))
+  for (const stage of plumbing.stages) place(`stage:${stage.id}`, stage.name, 'stage', plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1, BOX.width)
+  for (const pump of waterPumps) place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
+
+  const columns = Math.max(0, ...column.values()) + 1
+  const deepest = Math.max(1, ...rows.values())
+  const most = Math.max(1, ...plumbing.lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
+  const floor = MARGIN + deepest * ROW
+  let returns = 0
+  const runs = plumbing.lines.flatMap((line): Run[] => {
+    const from = boxes.get(key(line.from))
+    const to = boxes.get(key(line.to))
+    if (!from || (line.to.kind !== 'outside' && !to)) return []
+    const base = { id: line.id, name: line.name, width: 1.5 + (5 * Math.abs(line.flow_l_h ?? 0)) / most, shut: line.valve_open_pct === 0 }
+    const [x1, y1] = [from.x + from.width, from.y + from.height / 2]
+    if (!to) return [{ ...base, back: false, d: `M${from.x + from.width / 2} ${from.y + from.height}v12` }]
+    const [x2, y2] = [to.x, to.y + to.height / 2]
+    if (x2 > x1) {
+      const middle = (x1 + x2) / 2
+      return [{ ...base, back: false, d: `M${x1} ${y1}C${middle} ${y1} ${middle} ${y2} ${x2} ${y2}` }]
+    }
+    const under = floor + 4 + 9 * returns++
+    const into = to.x + 14 + 10 * (returns % 5)
+    return [{ ...base, back: true, d: `M${x1} ${y1}h10V${under}H${into}V${to.y + to.height}` }]
+  })
+
+  return { boxes: [...boxes.values()], runs, width: MARGIN + (columns - 1) * STEP + BOX.width + 30, height: floor + 10 + 9 * returns }
+}
