@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Reports;
 
+use App\Figures\Figure;
+use App\Figures\Origin;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Flow\PipeInputs;
 use Ironwort\Core\Flow\PumpCurve;
 use Ironwort\Core\Flow\UnsolvableNetwork;
+use Ironwort\Core\Flow\Valve;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopCheck;
@@ -21,12 +25,14 @@ use Ironwort\Core\Loop\LoopFlow;
 use Ironwort\Core\Loop\LoopLine;
 use Ironwort\Core\Loop\LoopPump;
 use Ironwort\Core\Loop\LoopStage;
+use Ironwort\Core\Loop\Place;
 use Ironwort\Core\Loop\PlaceKind;
+use Ironwort\Core\Measure\Say;
 
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
 final readonly class PlumbingReport
 {
-    public function __construct(private FittingTable $fittings, private SystemReport $systems)
+    public function __construct(private FittingTable $fittings, private SystemReport $systems, private Registry $registry)
     {
     }
 
@@ -57,12 +63,12 @@ final readonly class PlumbingReport
         return [
             ...$answer,
             'flow_l_h' => $returned,
-            'turnovers_per_h' => $returned === null || $volume <= 0 ? null : $returned / $volume,
+            'turnover' => $returned === null || $volume <= 0 ? null : $this->turnover($volume, $returned)->toArray(),
             'circulation_l_h' => $system->pumps->sum(static fn (Pump $pump): float => $pump->running ? (float) $pump->rated_l_h : 0.0),
             'power_w' => $power = $system->pumps->sum(static fn (Pump $pump): float => $pump->running ? $pump->power_w : 0.0),
             'kwh_d' => 0.024 * $power,
             'cost_d' => $system->site->price_per_kwh === null ? null : 0.024 * $power * $system->site->price_per_kwh,
-            'lines' => array_map(fn (Line $line, LoopLine $built): array => $this->line($line, $built, $flow), array_values($system->lines->all()), $loop->lines),
+            'lines' => array_map(fn (Line $line, LoopLine $built): array => $this->line($line, $built, $flow, $temperature), array_values($system->lines->all()), $loop->lines),
             'stages' => array_values($system->stages->map(fn (Stage $stage): array => $this->stage($stage, $flow))->all()),
             'pumps' => array_values($system->pumps->map(fn (Pump $pump): array => $this->pump($pump, $loop, $flow))->all()),
             'vessels' => array_values($system->vessels->map(fn (Vessel $vessel): array => ['id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'volume_l' => $this->systems->vessel($vessel)->value])->all()),
@@ -93,9 +99,9 @@ final readonly class PlumbingReport
     }
 
     /** @return array<string, mixed> */
-    private function line(Line $line, LoopLine $built, ?LoopFlow $flow): array
+    private function line(Line $line, LoopLine $built, ?LoopFlow $flow, float $temperature): array
     {
-        $place = static fn (\Ironwort\Core\Loop\Place $place): array => ['kind' => $place->kind->value, 'id' => $place->id];
+        $place = static fn (Place $place): array => ['kind' => $place->kind->value, 'id' => $place->id];
         $litres = $flow?->lineFlow($line->id);
 
         return [
@@ -109,8 +115,33 @@ final readonly class PlumbingReport
             'valve_open_pct' => $line->valve_open_pct,
             'flow_l_h' => $litres,
             'velocity_m_s' => $flow?->lineVelocity($line->id),
-            'drop_mm' => $flow === null ? null : 1000 * $flow->lineLoss($built),
+            'drop' => $litres === null || abs($litres) < 1 ? null : $this->drop($line, $built, abs($litres), $temperature)->toArray(),
         ];
+    }
+
+    /** What the line loses, as the one calculation that any line can be opened to. */
+    private function drop(Line $line, LoopLine $built, float $litres, float $temperature): Figure
+    {
+        $valve = $line->valve_open_pct === null ? 0.0 : (float) Valve::k($line->valve_open_pct);
+        $input = ['flow_l_h' => $litres, 'bore_mm' => $line->bore_mm, 'length_m' => $line->length_m, 'fittings_k' => $built->fittingsK + $valve, 'temp_c' => $temperature];
+
+        return new Figure("Drop along {$line->name}", $this->registry->run('flow.gravity', $input)->number('level_drop_mm'), 'mm', 'flow.gravity', 'level_drop_mm', $input, [
+            new Origin('flow_l_h', 'Flow', Say::number($litres, 5).' L/h', 'computed', 'solved with the whole loop'),
+            new Origin('bore_mm', 'Bore', Say::number($line->bore_mm).' mm', 'build', "from the build of {$line->name}"),
+            new Origin('length_m', 'Length', Say::number($line->length_m).' m', 'build', "from the build of {$line->name}"),
+            new Origin('fittings_k', 'Fittings', 'K '.Say::number($built->fittingsK + $valve, 3), 'build', $valve > 0 ? 'sum of its fittings, and its valve at '.Say::number((float) $line->valve_open_pct).' %' : 'sum of its fittings'),
+            new Origin('roughness_mm', 'Wall', '0.0015 mm', 'assumed', 'assumed: smooth plastic'),
+        ]);
+    }
+
+    private function turnover(float $volume, float $flow): Figure
+    {
+        $input = ['volume_l' => $volume, 'flow_l_h' => $flow];
+
+        return new Figure('Turnover', $flow / $volume, 'times an hour', 'flow.turnover', 'turnovers_per_h', $input, [
+            new Origin('volume_l', 'Volume', Say::number($volume, 5).' L', 'computed', 'all vessels, each from its shape'),
+            new Origin('flow_l_h', 'Flow', Say::number($flow, 5).' L/h', 'computed', 'what all returns bring, solved with the whole loop'),
+        ]);
     }
 
     /** @return array<string, mixed> */

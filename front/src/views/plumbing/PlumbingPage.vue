@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { usePlumbing } from '@/api/queries'
 import type { System } from '@/api/types'
+import FigureButton from '@/parts/FigureButton.vue'
 import LoopStrip from './LoopStrip.vue'
 
 const props = defineProps<{ system: System }>()
@@ -25,7 +26,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
 
     <dl class="numbers">
       <div v-if="plumbing.data.value.flow_l_h !== null"><dt>Comes round</dt><dd><b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
-      <div v-if="plumbing.data.value.turnovers_per_h !== null"><dt>Turnover</dt><dd><b>{{ number(plumbing.data.value.turnovers_per_h) }}</b> <span class="soft small">times an hour</span></dd></div>
+      <div v-if="plumbing.data.value.turnover"><dt>Turnover</dt><dd><FigureButton :figure="plumbing.data.value.turnover" big /></dd></div>
       <div v-if="plumbing.data.value.circulation_l_h"><dt>Circulated apart</dt><dd><b>{{ litres(plumbing.data.value.circulation_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
       <div><dt>Current</dt><dd><b>{{ number(plumbing.data.value.kwh_d) }}</b> <span class="soft small">kWh a day<template v-if="plumbing.data.value.cost_d !== null">, {{ plumbing.data.value.cost_d.toFixed(2) }} in money</template></span></dd></div>
     </dl>
@@ -60,7 +61,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
           <tbody>
             <tr v-for="line in plumbing.data.value.lines" :key="line.id" :data-line="line.name">
               <td><b>{{ line.name }}</b></td><td class="soft">{{ name(line.from) }} → {{ name(line.to) }}</td><td class="num">{{ number(line.bore_mm) }}</td>
-              <td class="num">{{ litres(line.flow_l_h) }}</td><td class="num">{{ number(line.velocity_m_s, 2) }}</td><td class="num drop">{{ number(line.drop_mm) }}</td>
+              <td class="num">{{ litres(line.flow_l_h) }}</td><td class="num">{{ number(line.velocity_m_s, 2) }}</td><td class="num drop"><FigureButton v-if="line.drop" :figure="line.drop" bare :strong="false" /></td>
               <td class="num">{{ line.valve_open_pct === null ? '' : line.valve_open_pct === 0 ? 'shut' : `${line.valve_open_pct} %` }}</td>
             </tr>
           </tbody>

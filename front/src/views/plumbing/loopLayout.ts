@@ -72,6 +72,7 @@ export function layOut(plumbing: Plumbing): Drawing {
   const most = Math.max(1, ...plumbing.lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
   const floor = MARGIN + deepest * ROW
   let returns = 0
+  const twins = new Map<string, number>()
   const runs = plumbing.lines.flatMap((line): Run[] => {
     const from = boxes.get(key(line.from))
     const to = boxes.get(key(line.to))
@@ -81,8 +82,13 @@ export function layOut(plumbing: Plumbing): Drawing {
     if (!to) return [{ ...base, back: false, d: `M${from.x + from.width / 2} ${from.y + from.height}v12` }]
     const [x2, y2] = [to.x, to.y + to.height / 2]
     if (x2 > x1) {
+      // Lines between the same two parts run side by side.
+      const pair = `${key(line.from)} ${key(line.to)}`
+      const twin = twins.get(pair) ?? 0
+      twins.set(pair, twin + 1)
+      const aside = twin === 0 ? 0 : 9 * Math.ceil(twin / 2) * (twin % 2 === 1 ? 1 : -1)
       const middle = (x1 + x2) / 2
-      return [{ ...base, back: false, d: `M${x1} ${y1}C${middle} ${y1} ${middle} ${y2} ${x2} ${y2}` }]
+      return [{ ...base, back: false, d: `M${x1} ${y1 + aside}C${middle} ${y1 + aside} ${middle} ${y2 + aside} ${x2} ${y2 + aside}` }]
     }
     const under = floor + 4 + 9 * returns++
     const into = to.x + 14 + 10 * (returns % 5)

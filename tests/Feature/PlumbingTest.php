@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Line;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+final class PlumbingTest extends TestCase
+{
+    private const BAY = '01JD00000000000000000000B1';
+
+    private const CHAMBER = '01JD00000000000000000000C1';
+
+    private const PUMP = '01JD00000000000000000000P1';
+
+    private const DRAIN = '01JD00000000000000000000D1';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->owner);
+        $this->save('vessels', self::BAY, ['name' => 'Bay', 'kind' => 'bay', 'shape' => 'box', 'length_m' => '3', 'width_m' => '2', 'depth_m' => '1'])->assertOk();
+        $this->save('stages', self::CHAMBER, ['name' => 'Chamber', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => '100', 'flow_l_h' => '8000', 'loss_mm' => '10', 'rim_mm' => '60', 'may_drop_mm' => '80'])->assertOk();
+        $this->save('pumps', self::PUMP, ['name' => 'Pump', 'kind' => 'water', 'power_w' => '100', 'circuit' => 'A', 'curve' => [['flow_l_h' => '0', 'head_m' => '4'], ['flow_l_h' => '8000', 'head_m' => '2,6'], ['flow_l_h' => '14000', 'head_m' => '0.3'], ['flow_l_h' => '', 'head_m' => '']]])->assertOk();
+    }
+
+    private function save(string $kind, string $id, array $typed): \Illuminate\Testing\TestResponse
+    {
+        return $this->putJson("/api/systems/long-vat/{$kind}/{$id}", $typed);
+    }
+
+    private function line(string $id, string $name, string $from, string $to, array $more = []): \Illuminate\Testing\TestResponse
+    {
+        return $this->save('lines', $id, ['name' => $name, 'from' => $from, 'to' => $to, 'bore_mm' => '103,6', 'length_m' => '6', 'fittings' => [['id' => 'bend_90', 'count' => '2'], ['id' => '', 'count' => '']], 'valve_open_pct' => '100', ...$more]);
+    }
+
+    private function wholeLoop(): void
+    {
+        $this->line(self::DRAIN, 'Drain', 'vessel:'.self::BAY, 'stage:'.self::CHAMBER)->assertOk();
+        $this->line('01JD00000000000000000000D2', 'Suction', 'stage:'.self::CHAMBER, 'pump:'.self::PUMP, ['bore_mm' => '63', 'length_m' => '1', 'check_valve' => 'yes'])->assertOk();
+        $this->line('01JD00000000000000000000D3', 'Return', 'pump:'.self::PUMP, 'vessel:'.self::BAY, ['bore_mm' => '50', 'ends_above_mm' => '100'])->assertOk();
+        $this->line('01JD00000000000000000000D4', 'Waste', 'stage:'.self::CHAMBER, 'outside', ['bore_mm' => '50', 'valve_open_pct' => '0'])->assertOk();
+    }
+
+    public function test_a_loop_is_followed_all_the_way_round(): void
+    {
+        $this->getJson('/api/systems/long-vat/plumbing')->assertOk()->assertJsonPath('flow_l_h', null)->assertJsonPath('lines', []);
+        $this->wholeLoop();
+        $plumbing = $this->getJson('/api/systems/long-vat/plumbing')->assertOk();
+        $lines = collect($plumbing->json('lines'))->keyBy('name');
+        self::assertEqualsWithDelta($lines['Drain']['flow_l_h'], $lines['Return']['flow_l_h'], 0.2);
+        self::assertEqualsWithDelta($plumbing->json('flow_l_h') / 6000, $plumbing->json('turnover.value'), 1e-9);
+        self::assertSame(0, $lines['Waste']['flow_l_h']);
+        self::assertEqualsWithDelta(2.4, $plumbing->json('kwh_d'), 1e-9);
+        // The drop of a line is the calculation of that line alone, and the chamber stands lower by it.
+        self::assertEqualsWithDelta(-$lines['Drain']['drop']['value'], $plumbing->json('stages.0.level_mm') + 10 * ($lines['Drain']['flow_l_h'] / 8000) ** 2, 0.2);
+        self::assertStringContainsString('rim stands 60 mm', implode(' ', array_column($plumbing->json('cautions'), 'text')));
+    }
+
+    public function test_a_narrower_drain_drops_more(): void
+    {
+        $this->wholeLoop();
+        $drop = fn (): float => collect($this->getJson('/api/systems/long-vat/plumbing')->json('lines'))->firstWhere('name', 'Drain')['drop']['value'];
+        $wide = $drop();
+        $this->line(self::DRAIN, 'Drain', 'vessel:'.self::BAY, 'stage:'.self::CHAMBER, ['bore_mm' => '70'])->assertOk();
+        self::assertGreaterThan(3 * $wide, $drop());
+    }
+
+    public function test_a_pump_that_cannot_lift_is_said_and_not_a_failure(): void
+    {
+        $this->wholeLoop();
+        $this->line('01JD00000000000000000000D3', 'Return', 'pump:'.self::PUMP, 'vessel:'.self::BAY, ['bore_mm' => '50', 'ends_above_mm' => '4500'])->assertOk();
+        $plumbing = $this->getJson('/api/systems/long-vat/plumbing')->assertOk()->assertJsonPath('flow_l_h', null);
+        self::assertStringContainsString('cannot lift that high', $plumbing->json('trouble'));
+    }
+
+    public function test_lines_and_pumps_that_cannot_be_are_refused_at_their_fields(): void
+    {
+        $this->line(self::DRAIN, 'Drain', 'vessel:nowhere', 'outside', ['bore_mm' => '0', 'length_m' => 'long', 'fittings' => [['id' => 'magic', 'count' => '1'], ['id' => 'bend_90', 'count' => 'two']]])
+            ->assertUnprocessable()->assertJsonStructure(['errors' => ['from', 'bore_mm', 'length_m', 'fittings.0.id', 'fittings.1.count']]);
+        $this->line(self::DRAIN, 'Drain', 'outside', 'vessel:'.self::BAY)->assertUnprocessable()->assertJsonStructure(['errors' => ['from']]);
+        $pump = ['name' => 'P', 'kind' => 'water', 'power_w' => '-1', 'curve' => [['flow_l_h' => '0', 'head_m' => '2']]];
+        $this->save('pumps', '01JD00000000000000000000P2', $pump)->assertUnprocessable()->assertJsonStructure(['errors' => ['power_w', 'curve']]);
+        $this->save('pumps', '01JD00000000000000000000P2', [...$pump, 'power_w' => '50', 'curve' => [['flow_l_h' => '0', 'head_m' => '2'], ['flow_l_h' => '100', 'head_m' => '3']]])->assertUnprocessable()->assertJsonPath('errors', ['curve.1.head_m' => 'Head must fall from point to point.']);
+        $this->save('pumps', '01JD00000000000000000000P2', ['name' => 'Air', 'kind' => 'air', 'power_w' => '20'])->assertUnprocessable()->assertJsonStructure(['errors' => ['air_l_min']]);
+        $this->save('pumps', '01JD00000000000000000000P2', ['name' => 'Air', 'kind' => 'steam', 'power_w' => '20'])->assertUnprocessable()->assertJsonStructure(['errors' => ['kind']]);
+    }
+
+    public function test_a_part_that_lines_lead_to_is_not_taken_from_under_them(): void
+    {
+        $this->wholeLoop();
+        $this->deleteJson('/api/systems/long-vat/stages/'.self::CHAMBER)->assertUnprocessable()->assertJsonPath('errors.id', 'Lines still lead here: Drain, Suction, Waste. Move or remove them first.');
+        foreach (Line::query()->pluck('id') as $id) {
+            $this->deleteJson("/api/systems/long-vat/lines/{$id}")->assertOk();
+        }
+        $this->deleteJson('/api/systems/long-vat/stages/'.self::CHAMBER)->assertOk()->assertJsonCount(0, 'stages');
+    }
+
+    public function test_the_database_keeps_lines_within_one_system(): void
+    {
+        $this->wholeLoop();
+        $other = $this->systemOf($this->site, 'Other', 'other');
+        foreach (["UPDATE lines SET system_id = '{$other->id}'", 'UPDATE lines SET from_vessel_id = NULL', 'UPDATE lines SET bore_mm = 0', "UPDATE pumps SET kind = 'air'", 'DELETE FROM vessels'] as $sql) {
+            try {
+                DB::transaction(static fn () => DB::statement($sql));
+                self::fail("The database took: {$sql}");
+            } catch (QueryException $refused) {
+                self::assertStringStartsWith('23', (string) $refused->getCode(), $sql);
+            }
+        }
+    }
+}
