@@ -12,6 +12,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SystemController;
 use App\Http\Controllers\VisitController;
 use App\Http\Controllers\VocabularyController;
+use App\Http\Controllers\VolumeController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('health', HealthController::class)->withoutMiddleware('web');
@@ -41,6 +42,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('systems/{system}/log/meaning', [LogController::class, 'meaning']);
     Route::post('systems/{system}/log', [LogController::class, 'store']);
 
+    Route::get('systems/{system}/volumes', [VolumeController::class, 'show']);
+    Route::put('systems/{system}/volumes/{id}', [VolumeController::class, 'put'])->whereUlid('id');
+    Route::post('systems/{system}/volumes/choice', [VolumeController::class, 'choose']);
     Route::post('volume', [BuildController::class, 'vesselMeaning']);
     Route::put('systems/{system}/vessels/{id}', [BuildController::class, 'putVessel'])->whereUlid('id');
     Route::put('systems/{system}/stages/{id}', [BuildController::class, 'putStage'])->whereUlid('id');

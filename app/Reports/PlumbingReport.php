@@ -32,7 +32,7 @@ use Ironwort\Core\Measure\Say;
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
 final readonly class PlumbingReport
 {
-    public function __construct(private FittingTable $fittings, private SystemReport $systems, private Registry $registry)
+    public function __construct(private FittingTable $fittings, private SystemReport $systems, private VolumeReport $volumes, private Registry $registry)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class PlumbingReport
     {
         $temperature = $water->get(Parameter::Temperature)->value ?? 20.0;
         $loop = $this->loop($system, $temperature);
-        $volume = $this->systems->volume($system)->value;
+        $volume = $this->volumes->inUse($system)->value;
         $answer = [
             'temp_c' => $temperature,
             'temp_assumed' => $water->get(Parameter::Temperature) === null,
@@ -139,7 +139,7 @@ final readonly class PlumbingReport
         $input = ['volume_l' => $volume, 'flow_l_h' => $flow];
 
         return new Figure('Turnover', $flow / $volume, 'times an hour', 'flow.turnover', 'turnovers_per_h', $input, [
-            new Origin('volume_l', 'Volume', Say::number($volume, 5).' L', 'computed', 'all vessels, each from its shape'),
+            new Origin('volume_l', 'Volume', Say::number($volume, 5).' L', 'computed', 'the volume that doses go by'),
             new Origin('flow_l_h', 'Flow', Say::number($flow, 5).' L/h', 'computed', 'what all returns bring, solved with the whole loop'),
         ]);
     }

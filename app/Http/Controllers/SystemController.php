@@ -12,6 +12,7 @@ use App\Models\Visit;
 use App\Reports\CapacityReport;
 use App\Reports\LatestWater;
 use App\Reports\SystemReport;
+use App\Reports\VolumeReport;
 use App\Reports\WaterMeaning;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
@@ -45,7 +46,7 @@ final class SystemController extends Controller
         })->values());
     }
 
-    public function show(System $system, SystemReport $report, CapacityReport $capacity, LimitTable $limits): JsonResponse
+    public function show(System $system, SystemReport $report, VolumeReport $volumes, CapacityReport $capacity, LimitTable $limits): JsonResponse
     {
         $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish']);
         $water = LatestWater::of($system);
@@ -59,7 +60,7 @@ final class SystemController extends Controller
             'life_stage' => $system->life_stage,
             'life_stage_name' => $limits->stages[$system->life_stage],
             'water' => $this->meaning->of($system, $water),
-            'volume' => $report->volume($system)->toArray(),
+            'volume' => $volumes->inUse($system)->toArray(),
             'biomass' => $report->biomass($system)->toArray(),
             'fish_count' => $system->fish->sum(static fn (FishGroup $group): int => $group->count),
             'capacity' => $capacity->of($system, $water),

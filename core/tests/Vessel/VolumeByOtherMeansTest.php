@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests\Vessel;
 
 use Ironwort\Core\Tests\Calculations;
+use Ironwort\Core\Vessel\VolumeComparison;
 use PHPUnit\Framework\TestCase;
 
 final class VolumeByOtherMeansTest extends TestCase
@@ -39,5 +40,15 @@ final class VolumeByOtherMeansTest extends TestCase
         self::assertEqualsWithDelta(8990, $volume->number('volume_l'), 1e-9);
         self::assertEqualsWithDelta(8990 - 178, $volume->number('low_l'), 1e-9);
         self::assertSame(['meter_after_l'], array_keys($this->errors('volume.by_meter', ['meter_before_l' => 10, 'meter_after_l' => 10])));
+    }
+
+    /** Keepers know 10,000 L as 2,642 US or 2,200 imperial gallons (NIST Handbook 44, UK regulations 1995). */
+    public function test_a_ratio_of_gallons_is_named_and_other_ratios_are_not(): void
+    {
+        self::assertStringContainsString('US gallons were taken for litres', VolumeComparison::of('A', 10000, 'B', 2642)->sentence);
+        self::assertStringContainsString('imperial gallons were taken for litres', VolumeComparison::of('A', 2200, 'B', 10000)->sentence);
+        self::assertStringContainsString('taken for one another', VolumeComparison::of('A', 2642, 'B', 2200)->sentence);
+        self::assertTrue(VolumeComparison::of('A', 9000, 'B', 9300)->agree);
+        self::assertSame('B is 50 % more than A.', VolumeComparison::of('A', 6000, 'B', 9000)->sentence);
     }
 }

@@ -40,6 +40,13 @@ export const useSystem = (slug: MaybeRefOrGetter<string>) =>
     queryFn: () => answer(() => api.GET('/api/systems/{system}', { params: { path: { system: toValue(slug) } } })),
   })
 
+/** The volume of a system every way it was found. */
+export const useVolumes = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['volumes', computed(() => toValue(slug))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/volumes', { params: { path: { system: toValue(slug) } } })),
+  })
+
 /** The flows of a system as built. */
 export const usePlumbing = (slug: MaybeRefOrGetter<string>) =>
   useQuery({
@@ -78,5 +85,6 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['system', slug] }),
     queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
     queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['volumes', slug] }),
   ])
 }

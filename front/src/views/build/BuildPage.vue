@@ -9,6 +9,7 @@ import LineEditor from './LineEditor.vue'
 import PumpEditor from './PumpEditor.vue'
 import StageEditor from './StageEditor.vue'
 import VesselEditor from './VesselEditor.vue'
+import VolumeWays from './VolumeWays.vue'
 
 defineProps<{ system: System }>()
 const vocabulary = useVocabulary()
@@ -20,6 +21,7 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
   <p class="totals">Water <FigureButton :figure="system.volume" /> · {{ system.fish_count }} fish <FigureButton :figure="system.biomass" /></p>
   <template v-if="vocabulary.data.value">
     <VesselEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
+    <VolumeWays :system="system" :writes="writes" />
     <StageEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <PumpEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <LineEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
