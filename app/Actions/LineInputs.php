@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Line;
 use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
@@ -29,6 +30,9 @@ final readonly class LineInputs
     {
         $errors = [];
         $columns = [...$this->end($system, $typed, 'from', $errors), ...$this->end($system, $typed, 'to', $errors)];
+        if (! in_array($typed['outlet'] ?? '', ['', null, ...Line::OUTLETS], true)) {
+            $errors['outlet'] = 'Choose how it meets the water.';
+        }
         $fittings = $this->fittings($typed['fittings'] ?? [], $errors);
         $values = [];
         try {
@@ -44,7 +48,8 @@ final readonly class LineInputs
             throw new BadInput($errors);
         }
 
-        return ['valve_open_pct' => null, 'ends_above_mm' => 0.0, ...$columns, ...$values, 'fittings' => $fittings, 'check_valve' => in_array($typed['check_valve'] ?? null, [true, 'yes', '1', 1], true)];
+        return ['valve_open_pct' => null, 'ends_above_mm' => 0.0, ...$columns, ...$values, 'fittings' => $fittings, 'check_valve' => Yes::said($typed['check_valve'] ?? null), 'guarded' => Yes::said($typed['guarded'] ?? null),
+            'outlet' => $columns['to_vessel_id'] !== null && in_array($typed['outlet'] ?? null, Line::OUTLETS, true) ? $typed['outlet'] : null];
     }
 
     /**

@@ -41,7 +41,7 @@ final readonly class PumpInputs
             PumpDutyCalculator::curve($this->rows($curve, $values));
         }
 
-        return ['curve' => null, 'rated_l_h' => null, 'air_l_min' => null, 'circuit' => null, ...$values, 'kind' => $kind, 'running' => ! in_array($typed['running'] ?? true, [false, 'no', '0', 0], true)];
+        return ['curve' => null, 'rated_l_h' => null, 'air_l_min' => null, 'circuit' => null, ...$values, 'kind' => $kind, 'running' => Yes::said($typed['running'] ?? true)];
     }
 
     /**

@@ -22,14 +22,18 @@ use Ironwort\Core\Loop\Place;
  * @property ?float $valve_open_pct
  * @property bool $check_valve
  * @property float $ends_above_mm
+ * @property bool $guarded
+ * @property ?string $outlet how a return meets the water
  * @property int $position
  */
 final class Line extends Part
 {
+    public const OUTLETS = ['pipe', 'jet', 'waterfall', 'spray_bar', 'venturi'];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['fittings' => 'array', 'bore_mm' => 'float', 'length_m' => 'float', 'valve_open_pct' => 'float', 'check_valve' => 'boolean', 'ends_above_mm' => 'float'];
+        return ['fittings' => 'array', 'bore_mm' => 'float', 'length_m' => 'float', 'valve_open_pct' => 'float', 'check_valve' => 'boolean', 'guarded' => 'boolean', 'ends_above_mm' => 'float'];
     }
 
     public function from(): Place

@@ -13,6 +13,7 @@ namespace App\Models;
  * @property array<string, mixed> $measures
  * @property float $freeboard_m
  * @property float $displaced_l
+ * @property bool $netted
  * @property int $position
  */
 final class Vessel extends Part
@@ -22,7 +23,7 @@ final class Vessel extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float'];
+        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean'];
     }
 
     /** @return array<string, mixed> input of `volume.vessel` */

@@ -19,12 +19,14 @@ use Ironwort\Core\Flow\PumpCurve;
 use Ironwort\Core\Flow\UnsolvableNetwork;
 use Ironwort\Core\Flow\Valve;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Loop\AirPump;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopCheck;
 use Ironwort\Core\Loop\LoopFlow;
 use Ironwort\Core\Loop\LoopLine;
 use Ironwort\Core\Loop\LoopPump;
 use Ironwort\Core\Loop\LoopStage;
+use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
 use Ironwort\Core\Loop\PlaceKind;
 use Ironwort\Core\Measure\Say;
@@ -80,6 +82,7 @@ final readonly class PlumbingReport
         $lines = $system->lines->map(fn (Line $line): LoopLine => new LoopLine(
             $line->id, $line->name, $line->from(), $line->to(), $line->bore_mm, $line->length_m, $this->fittings->sum($line->fittings),
             $line->valve_open_pct, $line->check_valve, $line->ends_above_mm / 1000, $line->to()->kind === PlaceKind::Outside,
+            $line->guarded, in_array($line->outlet, ['jet', 'waterfall', 'spray_bar', 'venturi'], true),
         ));
         $stages = $system->stages->map(static fn (Stage $stage): LoopStage => new LoopStage(
             $stage->id, $stage->name, $stage->loss_mm / 1000, PipeInputs::m3s(max(1.0, $stage->flow_l_h)),
@@ -89,12 +92,13 @@ final readonly class PlumbingReport
             $pump->id, $pump->name, new PumpCurve(
                 array_map(PipeInputs::m3s(...), array_column($pump->curve ?? [], 'flow_l_h')),
                 array_map(floatval(...), array_column($pump->curve ?? [], 'head_m')),
-            ), $pump->power_w, $pump->running,
+            ), $pump->power_w, $pump->running, $pump->circuit,
         ));
 
         return new Loop(
-            array_values($system->vessels->map(static fn (Vessel $vessel): string => $vessel->id)->all()),
+            array_values($system->vessels->map(static fn (Vessel $vessel): LoopVessel => new LoopVessel($vessel->id, $vessel->name, ! in_array($vessel->kind, ['sump', 'chamber'], true), $vessel->netted))->all()),
             array_values($stages->all()), array_values($pumps->all()), array_values($lines->all()), $temperature,
+            array_values($system->pumps->filter(static fn (Pump $pump): bool => $pump->kind === 'air')->map(static fn (Pump $pump): AirPump => new AirPump($pump->name, $pump->circuit, $pump->running))->all()),
         );
     }
 

@@ -45,9 +45,9 @@ final readonly class DemoPlumbing
                 ['Brushes to moving bed', 's:Brushes', 's:Moving bed', 152, 0.5, ['entry_sharp' => 1, 'exit' => 1]],
                 ['Suction', 's:Moving bed', 'p:Main pump', 63, 1.4, ['strainer' => 1, 'bend_90' => 1], 'valve_open_pct' => 100, 'check_valve' => true],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 56, 1.2, ['elbow_90' => 1, 'swing_check' => 1]],
-                ['Return 1', 's:UV lamp', 'v:Bay 1', 43, 7.0, $return, 'valve_open_pct' => 90],
-                ['Return 2', 's:UV lamp', 'v:Bay 2', 43, 4.5, $return, 'valve_open_pct' => 75],
-                ['Return 3', 's:UV lamp', 'v:Bay 3', 43, 8.5, $return, 'valve_open_pct' => 100],
+                ['Return 1', 's:UV lamp', 'v:Bay 1', 43, 7.0, $return, 'valve_open_pct' => 90, 'outlet' => 'jet'],
+                ['Return 2', 's:UV lamp', 'v:Bay 2', 43, 4.5, $return, 'valve_open_pct' => 75, 'outlet' => 'jet'],
+                ['Return 3', 's:UV lamp', 'v:Bay 3', 43, 8.5, $return, 'valve_open_pct' => 100, 'outlet' => 'jet'],
                 ['Vortex waste', 's:Vortex', 'outside', 50, 3.0, ['entry_sharp' => 1], 'valve_open_pct' => 0],
             ],
         ];
@@ -66,8 +66,8 @@ final readonly class DemoPlumbing
                 ['Drain west', 'v:Tub west', 's:Compact sieve', 75.8, 3.6, ['drain_dome' => 1, 'bend_90' => 2, 'exit' => 1], 'valve_open_pct' => 100],
                 ['Sieve to matting', 's:Compact sieve', 's:Matting', 103.6, 0.4, ['entry_sharp' => 1, 'exit' => 1]],
                 ['Suction', 's:Matting', 'p:Pump', 50, 0.8, ['strainer' => 1, 'elbow_90' => 1], 'check_valve' => true],
-                ['Return east', 'p:Pump', 'v:Tub east', 38, 3.0, ['elbow_90' => 3, 'spray_bar' => 1], 'valve_open_pct' => 100, 'ends_above_mm' => 150],
-                ['Return west', 'p:Pump', 'v:Tub west', 38, 4.0, ['elbow_90' => 4, 'spray_bar' => 1], 'valve_open_pct' => 100, 'ends_above_mm' => 150],
+                ['Return east', 'p:Pump', 'v:Tub east', 38, 3.0, ['elbow_90' => 3, 'spray_bar' => 1], 'valve_open_pct' => 100, 'ends_above_mm' => 150, 'outlet' => 'spray_bar'],
+                ['Return west', 'p:Pump', 'v:Tub west', 38, 4.0, ['elbow_90' => 4, 'spray_bar' => 1], 'valve_open_pct' => 100, 'ends_above_mm' => 150, 'outlet' => 'spray_bar'],
             ],
         ];
     }
@@ -81,7 +81,7 @@ final readonly class DemoPlumbing
                 ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 30, 'power_w' => 22, 'circuit' => 'Cold store'],
             ],
             'lines' => [
-                ['Suction', 'v:Bay', 'p:Pump', 50, 2.0, ['strainer' => 1, 'elbow_90' => 2], 'valve_open_pct' => 100, 'check_valve' => true],
+                ['Suction', 'v:Bay', 'p:Pump', 50, 2.0, ['strainer' => 1, 'elbow_90' => 2], 'valve_open_pct' => 100, 'check_valve' => true, 'guarded' => true],
                 ['Delivery', 'p:Pump', 's:Static bead', 38, 1.5, ['elbow_90' => 2]],
                 ['Riser', 's:Static bead', 's:Shower', 38, 1.8, ['elbow_90' => 2]],
                 ['Fall to the bay', 's:Shower', 'v:Bay', 50, 0.4, ['spray_bar' => 1], 'ends_above_mm' => 1250],
@@ -107,10 +107,10 @@ final readonly class DemoPlumbing
                 ['Brushes to matting', 's:Brushes', 's:Matting bay', 152, 0.6, ['entry_sharp' => 1, 'exit' => 1]],
                 ['Suction', 's:Matting bay', 'p:Main pump', 75, 1.6, ['strainer' => 1, 'bend_90' => 2], 'valve_open_pct' => 100],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 63, 2.0, ['elbow_90' => 2]],
-                ['Return', 's:UV lamp', 'v:Pond', 63, 9.0, ['bend_90' => 3, 'exit' => 1]],
+                ['Return', 's:UV lamp', 'v:Pond', 63, 9.0, ['bend_90' => 3, 'exit' => 1], 'outlet' => 'jet'],
                 ['Bog suction', 's:Matting bay', 'p:Bog pump', 50, 1.0, ['strainer' => 1]],
                 ['To the bog', 'p:Bog pump', 's:Bog', 38, 5.0, ['elbow_90' => 2]],
-                ['Bog spill', 's:Bog', 'v:Pond', 103.6, 0.8, ['exit' => 1], 'ends_above_mm' => 180],
+                ['Bog spill', 's:Bog', 'v:Pond', 103.6, 0.8, ['exit' => 1], 'ends_above_mm' => 180, 'outlet' => 'waterfall'],
             ],
         ];
     }
@@ -126,7 +126,7 @@ final readonly class DemoPlumbing
                 ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 30, 'power_w' => 22, 'circuit' => 'Ring 2'],
             ],
             'lines' => [
-                ['Suction', 'v:Sump', 'p:Sump pump', 38, 0.5, ['strainer' => 1], 'valve_open_pct' => 100, 'check_valve' => true],
+                ['Suction', 'v:Sump', 'p:Sump pump', 38, 0.5, ['strainer' => 1], 'valve_open_pct' => 100, 'check_valve' => true, 'guarded' => true],
                 ['Delivery', 'p:Sump pump', 's:Sponge', 32, 0.8, ['elbow_90' => 1]],
                 ['Sponge to bead', 's:Sponge', 's:Bead', 32, 0.6, ['elbow_90' => 2]],
                 $feed(1, 1.5), $feed(2, 2.3), $feed(3, 3.1), $feed(4, 3.9),

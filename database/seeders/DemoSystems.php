@@ -25,7 +25,7 @@ final readonly class DemoSystems
     /** @return array<string, mixed> */
     private static function pressRoom(): array
     {
-        $bay = ['kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 2.4, 'width_m' => 1.6, 'depth_m' => 0.9], 'freeboard_m' => 0.12];
+        $bay = ['kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 2.4, 'width_m' => 1.6, 'depth_m' => 0.9], 'freeboard_m' => 0.12, 'netted' => true];
 
         return [
             'name' => 'Press Room', 'kind' => 'holding', 'life_stage' => 'adult',
@@ -52,7 +52,7 @@ final readonly class DemoSystems
     /** @return array<string, mixed> */
     private static function arrivals(): array
     {
-        $tub = ['kind' => 'tub', 'shape' => 'dished_cylinder', 'measures' => ['diameter_m' => 1.9, 'side_depth_m' => 0.8, 'dish_depth_m' => 0.12], 'freeboard_m' => 0.1];
+        $tub = ['kind' => 'tub', 'shape' => 'dished_cylinder', 'measures' => ['diameter_m' => 1.9, 'side_depth_m' => 0.8, 'dish_depth_m' => 0.12], 'freeboard_m' => 0.1, 'netted' => true];
 
         return [
             'name' => 'Arrivals', 'kind' => 'quarantine', 'life_stage' => 'quarantine',
@@ -118,7 +118,7 @@ final readonly class DemoSystems
     /** @return array<string, mixed> */
     private static function nursery(): array
     {
-        $tub = ['kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 0.9, 'depth_m' => 0.65], 'freeboard_m' => 0.1];
+        $tub = ['kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 0.9, 'depth_m' => 0.65], 'freeboard_m' => 0.1, 'netted' => true];
 
         return [
             'name' => 'Nursery', 'kind' => 'fry', 'life_stage' => 'fry',

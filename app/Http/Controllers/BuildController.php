@@ -8,6 +8,7 @@ use App\Actions\LineInputs;
 use App\Actions\PumpInputs;
 use App\Actions\StageInputs;
 use App\Actions\TypedInputs;
+use App\Actions\Yes;
 use App\Http\Resources\BuildResource;
 use App\Models\FeedFigure;
 use App\Models\FishGroup;
@@ -46,7 +47,7 @@ final class BuildController extends Controller
     {
         $named = $this->named($request, Vessel::KINDS, Rule::unique('vessels', 'name')->where('system_id', $system->id)->ignore(strtoupper($id)));
 
-        return $this->put(Vessel::class, $system, $id, [...$named, ...$this->vesselColumns($request)]);
+        return $this->put(Vessel::class, $system, $id, [...$named, ...$this->vesselColumns($request), 'netted' => Yes::said($request->input('netted'))]);
     }
 
     public function putStage(Request $request, System $system, string $id, StageInputs $stages): JsonResponse
@@ -114,7 +115,7 @@ final class BuildController extends Controller
     private function vesselColumns(Request $request): array
     {
         $inputs = $this->registry->named('volume.vessel')->inputs();
-        $values = (new TypedInputs($inputs))->read($request->except(['name', 'kind']));
+        $values = (new TypedInputs($inputs))->read($request->except(['name', 'kind', 'netted']));
         $this->registry->run('volume.vessel', $values);
 
         return [

@@ -25,7 +25,7 @@ final readonly class BuildResource
         return [
             'vessels' => $system->vessels->map(static fn (Vessel $vessel): array => [
                 'id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'shape' => $vessel->shape,
-                'measures' => (object) $vessel->measures, 'freeboard_m' => $vessel->freeboard_m, 'displaced_l' => $vessel->displaced_l,
+                'measures' => (object) $vessel->measures, 'freeboard_m' => $vessel->freeboard_m, 'displaced_l' => $vessel->displaced_l, 'netted' => $vessel->netted,
                 'volume' => $report->vessel($vessel)->toArray(),
             ])->values(),
             'stages' => $system->stages->map(static fn (Stage $stage): array => [
@@ -41,7 +41,7 @@ final readonly class BuildResource
             'lines' => $system->lines->map(static fn (Line $line): array => [
                 'id' => $line->id, 'name' => $line->name, 'from' => self::place($line->from()), 'to' => self::place($line->to()), 'bore_mm' => $line->bore_mm,
                 'length_m' => $line->length_m, 'fittings' => (object) $line->fittings, 'valve_open_pct' => $line->valve_open_pct,
-                'check_valve' => $line->check_valve, 'ends_above_mm' => $line->ends_above_mm,
+                'check_valve' => $line->check_valve, 'guarded' => $line->guarded, 'outlet' => $line->outlet, 'ends_above_mm' => $line->ends_above_mm,
             ])->values(),
             'fish' => $system->fish->map(static fn (FishGroup $group): array => [
                 'id' => $group->id, 'name' => $group->name, 'count' => $group->count, 'length_cm' => $group->length_cm, 'condition' => $group->condition,

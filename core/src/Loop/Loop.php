@@ -8,10 +8,11 @@ namespace Ironwort\Core\Loop;
 final readonly class Loop
 {
     /**
-     * @param  list<string>  $vessels  ids; all stand at the same level, joined or alike
+     * @param  list<LoopVessel>  $vessels  all stand at the same level, joined or alike
      * @param  list<LoopStage>  $stages
      * @param  list<LoopPump>  $pumps
      * @param  list<LoopLine>  $lines
+     * @param  list<AirPump>  $airPumps
      */
     public function __construct(
         public array $vessels,
@@ -19,6 +20,7 @@ final readonly class Loop
         public array $pumps,
         public array $lines,
         public float $tempC = 20.0,
+        public array $airPumps = [],
     ) {
     }
 }

@@ -22,7 +22,7 @@ final readonly class LoopCheck
     /** @return list<Caution> */
     public static function of(Loop $loop, LoopFlow $flow): array
     {
-        return [...self::stages($loop, $flow), ...self::lines($loop, $flow), ...self::pumps($loop, $flow)];
+        return [...self::stages($loop, $flow), ...self::lines($loop, $flow), ...self::pumps($loop, $flow), ...self::safeguards($loop)];
     }
 
     /** @return list<Caution> */
@@ -33,6 +33,9 @@ final readonly class LoopCheck
             $level = $flow->stageLevel($stage->id);
             if ($stage->rimM !== null && $stage->rimM < self::RIM_M) {
                 $found[] = new Caution(Level::Watch, "{$stage->name}: the rim stands ".Say::number(1000 * $stage->rimM).' mm above the water; 75 mm or more keeps a stopped pump from flooding it.');
+            }
+            if ($stage->rimM !== null && ! self::hasWaste($loop, $stage)) {
+                $found[] = new Caution(Level::Note, "{$stage->name}: no waste drain, so its dirt can only be lifted out.");
             }
             if ($level !== null && $stage->rimM !== null && $level > $stage->rimM) {
                 $found[] = new Caution(Level::Danger, "{$stage->name}: the water would stand ".Say::number(1000 * ($level - $stage->rimM), 2).' mm above its rim and run over.');
@@ -56,6 +59,9 @@ final readonly class LoopCheck
             }
             if ($drain && $line->to->kind === PlaceKind::Pump && ! $line->checkValve) {
                 $found[] = new Caution(Level::Watch, "{$line->name}: no check valve, so the pump loses its prime in a power cut.");
+            }
+            if ($line->from->kind === PlaceKind::Vessel && $line->to->kind === PlaceKind::Pump && ! $line->guarded) {
+                $found[] = new Caution(Level::Watch, "{$line->name}: no guard on the suction; fry, frogs and pads are drawn in.");
             }
             $velocity = abs($flow->lineVelocity($line->id));
             if ($drain && $line->to->kind === PlaceKind::Stage && $velocity > 0 && $velocity < GravityFlowCalculator::SETTLES_BELOW) {
@@ -84,5 +90,46 @@ final readonly class LoopCheck
         }
 
         return $found;
+    }
+
+    /**
+     * What stands between one fault and dead fish.
+     *
+     * @return list<Caution>
+     */
+    private static function safeguards(Loop $loop): array
+    {
+        $found = [];
+        foreach ($loop->vessels as $vessel) {
+            if ($vessel->holdsFish && ! $vessel->netted) {
+                $found[] = new Caution(Level::Watch, "{$vessel->name} has no net: koi jump, most of all when new.");
+            }
+        }
+        $returns = array_filter($loop->lines, static fn (LoopLine $line): bool => $line->to->kind === PlaceKind::Vessel);
+        $breaking = array_filter($returns, static fn (LoopLine $line): bool => $line->breaksSurface || $line->endsAboveM > 0);
+        if ($loop->stages !== [] && $returns !== [] && $breaking === []) {
+            $found[] = new Caution(Level::Watch, 'No return breaks the surface: water leaves a biofilter short of oxygen, and nothing here puts it back.');
+        }
+        $pumps = array_unique(array_filter(array_map(static fn (LoopPump $pump): ?string => $pump->on ? $pump->circuit : null, $loop->pumps)));
+        $air = array_unique(array_filter(array_map(static fn (AirPump $pump): ?string => $pump->on ? $pump->circuit : null, $loop->airPumps)));
+        if (count($pumps) === 1 && array_values($pumps) === array_values($air)) {
+            $found[] = new Caution(Level::Watch, "Pump and air are all on one circuit, {$pumps[array_key_first($pumps)]}: one trip stops both.");
+        }
+        if ($loop->pumps !== [] && $loop->airPumps === [] && $breaking === []) {
+            $found[] = new Caution(Level::Watch, 'There is no air pump: when the pump stops, so does the oxygen.');
+        }
+
+        return $found;
+    }
+
+    private static function hasWaste(Loop $loop, LoopStage $stage): bool
+    {
+        foreach ($loop->lines as $line) {
+            if ($line->waste && $line->from->kind === PlaceKind::Stage && $line->from->id === $stage->id) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -33,8 +33,8 @@ final readonly class LoopFlow
     public static function of(Loop $loop): self
     {
         $surfaces = [];
-        foreach ($loop->vessels as $id) {
-            $surfaces["vessel {$id}"] = 0.0;
+        foreach ($loop->vessels as $vessel) {
+            $surfaces["vessel {$vessel->id}"] = 0.0;
         }
         $links = [];
         $pipes = [];

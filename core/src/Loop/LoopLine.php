@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Loop;
 
-/** One line of a loop: bore in mm, length in m, K of its fittings, its valve and how high it ends above the water. */
+/** One line of a loop: bore in mm, length in m, K of its fittings, its valve and how high it ends above the water.
+ * A guard keeps fish out of it; a return that falls, sprays or jets breaks the surface. */
 final readonly class LoopLine
 {
     /** @param  ?float  $valveOpenPct  null without a valve */
@@ -20,6 +21,8 @@ final readonly class LoopLine
         public bool $checkValve = false,
         public float $endsAboveM = 0.0,
         public bool $waste = false,
+        public bool $guarded = true,
+        public bool $breaksSurface = false,
     ) {
     }
 

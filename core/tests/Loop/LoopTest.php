@@ -7,28 +7,30 @@ namespace Ironwort\Core\Tests\Loop;
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Flow\PumpCurve;
 use Ironwort\Core\Flow\UnsolvableNetwork;
+use Ironwort\Core\Loop\AirPump;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopCheck;
 use Ironwort\Core\Loop\LoopFlow;
 use Ironwort\Core\Loop\LoopLine;
 use Ironwort\Core\Loop\LoopPump;
 use Ironwort\Core\Loop\LoopStage;
+use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
 use PHPUnit\Framework\TestCase;
 
 /** A gravity loop as keepers build it: drain to a chamber, pump at the clean end, return over the water. */
 final class LoopTest extends TestCase
 {
-    private function loop(float $bore = 103.6, bool $on = true, ?float $valve = 100.0, float $lip = 0.1, float $mayDrop = 0.1, float $strength = 1.0): Loop
+    private function loop(float $bore = 103.6, bool $on = true, ?float $valve = 100.0, float $lip = 0.1, float $mayDrop = 0.1, float $strength = 1.0, bool $netted = true, ?string $airOn = 'B'): Loop
     {
         $curve = new PumpCurve([0, 8000 / 3.6e6, 14000 / 3.6e6], [4.0 * $strength, 2.6 * $strength, 0.3 * $strength]);
 
-        return new Loop(['bay'], [new LoopStage('chamber', 'Chamber', 0.01, 10000 / 3.6e6, 0.1, $mayDrop)], [new LoopPump('pump', 'Pump', $curve, 120, $on)], [
+        return new Loop([new LoopVessel('bay', 'Bay', true, $netted)], [new LoopStage('chamber', 'Chamber', 0.01, 10000 / 3.6e6, 0.1, $mayDrop)], [new LoopPump('pump', 'Pump', $curve, 120, $on, 'A')], [
             new LoopLine('drain', 'Drain', Place::vessel('bay'), Place::stage('chamber'), $bore, 6, 2.1, $valve),
             new LoopLine('suction', 'Suction', Place::stage('chamber'), Place::pump('pump'), 63, 1, 1.5),
             new LoopLine('return', 'Return', Place::pump('pump'), Place::vessel('bay'), 50, 4, 4, null, false, $lip),
             new LoopLine('waste', 'Waste', Place::stage('chamber'), Place::outside(), 50, 2, 1, 0.0, false, 0.0, true),
-        ]);
+        ], 20.0, $airOn === null ? [] : [new AirPump('Air', $airOn, true)]);
     }
 
     /** @return list<string> */
@@ -81,5 +83,9 @@ final class LoopTest extends TestCase
     public function test_what_is_missing_from_the_build_is_said(): void
     {
         self::assertStringContainsString('Drain: no valve', implode(' ', $this->said($this->loop(valve: null))));
+        self::assertStringContainsString('Bay has no net', implode(' ', $this->said($this->loop(netted: false))));
+        self::assertStringContainsString('one trip stops both', implode(' ', $this->said($this->loop(airOn: 'A'))));
+        self::assertStringContainsString('No return breaks the surface', implode(' ', $this->said($this->loop(lip: 0.0))));
+        self::assertSame([], $this->said($this->loop(bore: 85)), 'a sound loop is left in peace');
     }
 }

@@ -7,7 +7,7 @@ import RowsField from './RowsField.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'lines', () => ({ name: '', from: '', to: '', bore_mm: '', length_m: '', valve_open_pct: '', check_valve: 'no', ends_above_mm: '' }))
+const part = usePart(() => props.system.slug, 'lines', () => ({ name: '', from: '', to: '', bore_mm: '', length_m: '', valve_open_pct: '', check_valve: 'no', guarded: 'no', outlet: '', ends_above_mm: '' }))
 const { open, form, errors } = part
 const fittings = ref<Record<string, string>[]>([])
 
@@ -16,6 +16,14 @@ const ends = computed(() => [
   ...props.system.build.stages.map((s) => ({ value: `stage:${s.id}`, label: s.name })),
   ...props.system.build.pumps.filter((p) => p.kind === 'water').map((p) => ({ value: `pump:${p.id}`, label: p.name })),
 ])
+const outlets = [
+  { value: '', label: '' },
+  { value: 'pipe', label: 'a pipe under water' },
+  { value: 'jet', label: 'a jet at the surface' },
+  { value: 'waterfall', label: 'a waterfall' },
+  { value: 'spray_bar', label: 'a spray bar' },
+  { value: 'venturi', label: 'a venturi' },
+]
 const place = (value: string) => (value === 'outside' ? 'outside' : (ends.value.find((end) => end.value === value)?.label ?? ''))
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
@@ -25,7 +33,8 @@ const fields = computed<PartField[]>(() => [
   { key: 'length_m', label: 'Length', unit: 'm' },
   { key: 'valve_open_pct', label: 'Valve open', unit: '%', hint: '0 is shut; empty: it has none' },
   { key: 'check_valve', label: 'Check valve', choices: [{ value: 'no', label: 'none' }, { value: 'yes', label: 'lets nothing back' }] },
-  ...(form.to?.startsWith('vessel:') ? [{ key: 'ends_above_mm', label: 'Ends above the water', unit: 'mm', hint: 'empty: under water' }] : []),
+  ...(form.from?.startsWith('vessel:') ? [{ key: 'guarded', label: 'Guard on its mouth', choices: [{ value: 'no', label: 'none' }, { value: 'yes', label: 'yes' }] }] : []),
+  ...(form.to?.startsWith('vessel:') ? [{ key: 'outlet', label: 'Meets the water as', choices: outlets }, { key: 'ends_above_mm', label: 'Ends above the water', unit: 'mm', hint: 'empty: under water' }] : []),
 ])
 const columns = computed(() => [
   { key: 'id', label: 'Fitting', choices: [{ value: '', label: '' }, ...props.words.fittings.map((f) => ({ value: f.id, label: `${f.name}, K ${f.k}` }))] },
@@ -35,7 +44,7 @@ const columns = computed(() => [
 function edit(line: Line | null): void {
   fittings.value = Object.entries(line?.fittings ?? {}).map(([id, count]) => ({ id, count: String(count) }))
   if (!fittings.value.length) fittings.value.push({ id: '', count: '' })
-  part.edit(line?.id ?? null, line ? asTyped({ ...line, fittings: null, check_valve: line.check_valve ? 'yes' : 'no', ends_above_mm: line.ends_above_mm || null }) : {})
+  part.edit(line?.id ?? null, line ? asTyped({ ...line, fittings: null, check_valve: line.check_valve ? 'yes' : 'no', guarded: line.guarded ? 'yes' : 'no', outlet: line.outlet ?? '', ends_above_mm: line.ends_above_mm || null }) : {})
 }
 </script>
 

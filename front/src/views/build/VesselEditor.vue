@@ -12,7 +12,7 @@ import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 
-const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '' }))
+const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '', netted: 'no' }))
 const stations = ref<Record<string, string>[]>([])
 const sections = [
   { key: 'at_m', label: 'Along the pond, m' },
@@ -28,6 +28,7 @@ const fields = computed<PartField[]>(() => [
   ...(shape.value?.dimensions ?? []).map((dimension) => ({ key: dimension.id, label: dimension.name, unit: 'm' })),
   ...(form.shape === 'sections' ? [] : [{ key: 'freeboard_m', label: 'Freeboard', unit: 'm', hint: 'dry height below the rim; empty is 0' }]),
   { key: 'displaced_l', label: 'Displaced', unit: 'L', hint: 'by media, stones, fittings; empty is 0' },
+  { key: 'netted', label: 'Net over it', choices: [{ value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }] },
 ])
 
 /** Only what belongs to the chosen shape is sent; the rest stays typed, should the shape change back. */
@@ -47,11 +48,11 @@ function edit(vessel: Vessel | null): void {
   const { stations: saved, ...lengths } = (vessel?.measures ?? {}) as { stations?: { at_m: number; area_m2: number }[] } & Record<string, number>
   stations.value = (saved ?? []).map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) }))
   while (stations.value.length < 3) stations.value.push({ at_m: '', area_m2: '' })
-  part.edit(vessel?.id ?? null, vessel ? asTyped({ name: vessel.name, kind: vessel.kind, shape: vessel.shape, freeboard_m: vessel.freeboard_m, displaced_l: vessel.displaced_l, ...lengths }) : {})
+  part.edit(vessel?.id ?? null, vessel ? asTyped({ name: vessel.name, kind: vessel.kind, shape: vessel.shape, freeboard_m: vessel.freeboard_m, displaced_l: vessel.displaced_l, netted: vessel.netted ? 'yes' : 'no', ...lengths }) : {})
 }
 
 function save(): void {
-  part.save.mutate({ ...Object.fromEntries(Object.keys(form).map((key) => [key, undefined])), name: form.name, kind: form.kind, ...measures.value })
+  part.save.mutate({ ...Object.fromEntries(Object.keys(form).map((key) => [key, undefined])), name: form.name, kind: form.kind, netted: form.netted, ...measures.value })
 }
 </script>
 
