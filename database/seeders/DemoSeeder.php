@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\LayBuild;
 use App\Models\Role;
 use App\Models\Site;
 use App\Models\System;
@@ -65,44 +66,14 @@ final class DemoSeeder extends Seeder
             'life_stage' => $plan['life_stage'], 'position' => $position,
         ]);
         $own = ['site_id' => $site->id];
-        foreach ($plan['vessels'] as $i => $vessel) {
-            $system->vessels()->create([...$own, 'freeboard_m' => 0, 'displaced_l' => 0, ...$vessel, 'position' => $i]);
-        }
-        foreach ($plan['stages'] as $i => $stage) {
-            $system->stages()->create([...$own, 'medium' => null, 'air_l_min' => 0, 'media_l' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, ...$stage, 'position' => $i]);
-        }
+        (new LayBuild)->lay($system, ['vessels' => $plan['vessels'], 'stages' => $plan['stages'], ...DemoPlumbing::of($plan['name'])]);
         foreach ($plan['fish'] as $i => $group) {
             $system->fish()->create([...$own, 'condition' => 1.5, ...$group, 'position' => $i]);
         }
         if ($plan['feed_g_d'] > 0) {
             $system->feedFigures()->create([...$own, 'user_id' => $people[0]->id, 'since' => Carbon::now()->subDays(24)->toDateString(), 'feed_g_d' => $plan['feed_g_d'], 'protein_pct' => 38]);
         }
-        $this->plumbing($system);
         $this->readings($system, $plan, $people);
-    }
-
-    private function plumbing(System $system): void
-    {
-        $own = ['site_id' => $system->site_id];
-        $plan = DemoPlumbing::of($system->name);
-        foreach ($plan['pumps'] as $i => $pump) {
-            $system->pumps()->create([...$own, ...$pump, 'position' => $i]);
-        }
-        $ends = [];
-        foreach (['vessel' => $system->vessels()->get(), 'stage' => $system->stages()->get(), 'pump' => $system->pumps()->get()] as $kind => $parts) {
-            foreach ($parts as $part) {
-                $ends["{$kind[0]}:{$part->name}"] = ["{$kind}_id", $part->id];
-            }
-        }
-        foreach ($plan['lines'] as $i => $line) {
-            [$name, $from, $to, $bore, $length, $fittings] = $line;
-            $system->lines()->create([
-                ...$own, 'name' => $name, 'bore_mm' => $bore, 'length_m' => $length, 'fittings' => $fittings, 'position' => $i,
-                "from_{$ends[$from][0]}" => $ends[$from][1],
-                ...($to === 'outside' ? [] : ["to_{$ends[$to][0]}" => $ends[$to][1]]),
-                ...array_filter($line, is_string(...), ARRAY_FILTER_USE_KEY),
-            ]);
-        }
     }
 
     /**

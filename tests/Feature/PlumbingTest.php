@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Builds\BuildTemplates;
 use App\Models\Line;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -112,5 +113,28 @@ final class PlumbingTest extends TestCase
                 self::assertStringStartsWith('23', (string) $refused->getCode(), $sql);
             }
         }
+    }
+
+    public function test_every_template_is_a_build_whose_water_goes_round_without_danger(): void
+    {
+        foreach (array_keys(BuildTemplates::names()) as $i => $template) {
+            $slug = $this->postJson('/api/systems', ['name' => "From {$i}", 'kind' => 'holding', 'life_stage' => 'adult', 'template' => $template])->assertCreated()->json('slug');
+            $plumbing = $this->getJson("/api/systems/{$slug}/plumbing")->assertOk()->assertJsonPath('trouble', null);
+            self::assertNotContains('danger', array_column($plumbing->json('cautions'), 'level'), $template);
+            self::assertGreaterThan(0, $this->getJson("/api/systems/{$slug}")->json('capacity.capacity.value'), $template);
+        }
+        $this->postJson('/api/systems', ['name' => 'Other', 'kind' => 'holding', 'life_stage' => 'adult', 'template' => 'palace'])->assertUnprocessable()->assertJsonStructure(['errors' => ['template']]);
+    }
+
+    public function test_the_second_of_two_people_who_edit_one_part_is_told_and_may_insist(): void
+    {
+        $this->wholeLoop();
+        $seen = collect($this->getJson('/api/systems/long-vat')->json('build.lines'))->firstWhere('name', 'Drain')['version'];
+        $ends = ['vessel:'.self::BAY, 'stage:'.self::CHAMBER];
+        $this->line(self::DRAIN, 'Drain', ...$ends, more: ['length_m' => '7', 'seen' => $seen])->assertOk();
+        $this->line(self::DRAIN, 'Drain', ...$ends, more: ['length_m' => '9', 'seen' => $seen])->assertUnprocessable()->assertJsonStructure(['errors' => ['seen']]);
+        self::assertEqualsWithDelta(7.0, Line::query()->findOrFail(self::DRAIN)->length_m, 1e-9);
+        $now = collect($this->getJson('/api/systems/long-vat')->json('build.lines'))->firstWhere('name', 'Drain')['version'];
+        $this->line(self::DRAIN, 'Drain', ...$ends, more: ['length_m' => '9', 'seen' => $now])->assertOk();
     }
 }

@@ -47,28 +47,28 @@ final class BuildController extends Controller
     {
         $named = $this->named($request, Vessel::KINDS, Rule::unique('vessels', 'name')->where('system_id', $system->id)->ignore(strtoupper($id)));
 
-        return $this->put(Vessel::class, $system, $id, [...$named, ...$this->vesselColumns($request), 'netted' => Yes::said($request->input('netted'))]);
+        return $this->put(Vessel::class, $system, $id, [...$named, ...$this->vesselColumns($request), 'netted' => Yes::said($request->input('netted'))], $this->seen($request));
     }
 
     public function putStage(Request $request, System $system, string $id, StageInputs $stages): JsonResponse
     {
         $named = $this->named($request, null, null);
 
-        return $this->put(Stage::class, $system, $id, [...$named, ...$stages->read($request->except(['name']))]);
+        return $this->put(Stage::class, $system, $id, [...$named, ...$stages->read($request->except(['name', 'seen', 'version']))], $this->seen($request));
     }
 
     public function putPump(Request $request, System $system, string $id, PumpInputs $pumps): JsonResponse
     {
         $named = $this->named($request, Pump::KINDS, null);
 
-        return $this->put(Pump::class, $system, $id, [...$named, ...$pumps->read($request->except(['name']))]);
+        return $this->put(Pump::class, $system, $id, [...$named, ...$pumps->read($request->except(['name']))], $this->seen($request));
     }
 
     public function putLine(Request $request, System $system, string $id, LineInputs $lines): JsonResponse
     {
         $named = $this->named($request, null, null);
 
-        return $this->put(Line::class, $system, $id, [...$named, ...$lines->read($system, $request->except(['name']))]);
+        return $this->put(Line::class, $system, $id, [...$named, ...$lines->read($system, $request->except(['name']))], $this->seen($request));
     }
 
     public function putFish(Request $request, System $system, string $id): JsonResponse
@@ -80,7 +80,7 @@ final class BuildController extends Controller
             throw BadInput::at('count', 'Fish are counted whole.');
         }
 
-        return $this->put(FishGroup::class, $system, $id, [...$named, 'condition' => 1.5, ...$values, 'count' => (int) $values['count']]);
+        return $this->put(FishGroup::class, $system, $id, [...$named, 'condition' => 1.5, ...$values, 'count' => (int) $values['count']], $this->seen($request));
     }
 
     /** A feed figure from today on; earlier ones stay as they were. */
@@ -144,10 +144,13 @@ final class BuildController extends Controller
      * @param  class-string<Part>  $class
      * @param  array<string, mixed>  $columns
      */
-    private function put(string $class, System $system, string $id, array $columns): JsonResponse
+    private function put(string $class, System $system, string $id, array $columns, ?string $seen): JsonResponse
     {
         $id = strtoupper($id);
         $part = $class::query()->find($id);
+        if ($part !== null && $seen !== null && $seen !== $part->version()) {
+            throw BadInput::at('seen', 'Somebody changed this since you opened it. What you typed is still here: save again to put it over theirs, or leave it to see theirs.');
+        }
         if ($part !== null && $part->system_id !== $system->id) {
             throw BadInput::at('id', 'This key belongs to another system.');
         }
@@ -166,6 +169,14 @@ final class BuildController extends Controller
         return array_values($system->lines
             ->filter(static fn (Line $line): bool => $line->from()->id === $id || $line->to()->id === $id)
             ->map(static fn (Line $line): string => $line->name)->all());
+    }
+
+    /** The version of the part that whoever saves has seen; null when it is new or nobody says. */
+    private function seen(Request $request): ?string
+    {
+        $seen = $request->input('seen');
+
+        return is_string($seen) && $seen !== '' ? $seen : null;
     }
 
     private function build(System $system): JsonResponse

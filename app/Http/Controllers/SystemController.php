@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\LayBuild;
+use App\Builds\BuildTemplates;
 use App\Http\Resources\BuildResource;
 use App\Http\Resources\VisitResource;
 use App\Models\FishGroup;
@@ -17,6 +19,7 @@ use App\Reports\WaterMeaning;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
@@ -69,23 +72,29 @@ final class SystemController extends Controller
         ]);
     }
 
-    public function store(Request $request, LimitTable $limits): JsonResponse
+    public function store(Request $request, LimitTable $limits, LayBuild $build): JsonResponse
     {
         Gate::authorize('write');
         $person = $this->person($request);
-        /** @var array{name: string, kind: string, life_stage: string} $given */
+        /** @var array{name: string, kind: string, life_stage: string, template?: ?string} $given */
         $given = $request->validate([
             'name' => ['required', 'string', 'max:60', Rule::unique('systems', 'name')->where('site_id', $person->site_id)],
             'kind' => ['required', Rule::in(System::KINDS)],
             'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
+            'template' => ['nullable', Rule::in(array_keys(BuildTemplates::names()))],
         ], [
             'name.required' => 'Give the system a name.',
             'name.unique' => 'There is a system of this name already.',
             'kind.required' => 'Say what it is for.',
             'life_stage.required' => 'Say whose limits hold here.',
         ]);
+        $template = $given['template'] ?? '';
+        unset($given['template']);
         $system = new System([...$given, 'site_id' => $person->site_id, 'slug' => $this->slug($person->site_id, $given['name']), 'position' => 1000]);
-        $system->save();
+        DB::transaction(static function () use ($system, $template, $build): void {
+            $system->save();
+            $build->lay($system, BuildTemplates::plan($template));
+        });
 
         return new JsonResponse(['slug' => $system->slug], 201);
     }

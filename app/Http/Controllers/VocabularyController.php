@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Builds\BuildTemplates;
 use App\Models\Pump;
 use App\Models\System;
 use App\Models\Vessel;
@@ -40,6 +41,7 @@ final class VocabularyController extends Controller
             'fittings' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name, 'k' => $fittings->ks[$id]], array_keys($fittings->names), array_values($fittings->names)),
             'pump_kinds' => Pump::KINDS,
             'life_stages' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($limits->stages), array_values($limits->stages)),
+            'templates' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys(BuildTemplates::names()), array_values(BuildTemplates::names())),
             'system_kinds' => System::KINDS,
             'vessel_kinds' => Vessel::KINDS,
         ]);

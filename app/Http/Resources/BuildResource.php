@@ -24,27 +24,27 @@ final readonly class BuildResource
 
         return [
             'vessels' => $system->vessels->map(static fn (Vessel $vessel): array => [
-                'id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'shape' => $vessel->shape,
+                'id' => $vessel->id, 'version' => $vessel->version(), 'name' => $vessel->name, 'kind' => $vessel->kind, 'shape' => $vessel->shape,
                 'measures' => (object) $vessel->measures, 'freeboard_m' => $vessel->freeboard_m, 'displaced_l' => $vessel->displaced_l, 'netted' => $vessel->netted,
                 'volume' => $report->vessel($vessel)->toArray(),
             ])->values(),
             'stages' => $system->stages->map(static fn (Stage $stage): array => [
-                'id' => $stage->id, 'name' => $stage->name, 'kind' => $stage->kind, 'medium' => $stage->medium, 'area_m2_m3' => $stage->area_m2_m3,
+                'id' => $stage->id, 'version' => $stage->version(), 'name' => $stage->name, 'kind' => $stage->kind, 'medium' => $stage->medium, 'area_m2_m3' => $stage->area_m2_m3,
                 'media_l' => $stage->media_l, 'flow_l_h' => $stage->flow_l_h, 'branch' => $stage->branch, 'air_l_min' => $stage->air_l_min,
                 'maturity_pct' => $stage->maturity_pct, 'fouling_pct' => $stage->fouling_pct,
                 'loss_mm' => $stage->loss_mm, 'rim_mm' => $stage->rim_mm, 'may_drop_mm' => $stage->may_drop_mm,
             ])->values(),
             'pumps' => $system->pumps->map(static fn (Pump $pump): array => [
-                'id' => $pump->id, 'name' => $pump->name, 'kind' => $pump->kind, 'curve' => $pump->curve, 'rated_l_h' => $pump->rated_l_h,
+                'id' => $pump->id, 'version' => $pump->version(), 'name' => $pump->name, 'kind' => $pump->kind, 'curve' => $pump->curve, 'rated_l_h' => $pump->rated_l_h,
                 'air_l_min' => $pump->air_l_min, 'power_w' => $pump->power_w, 'circuit' => $pump->circuit, 'running' => $pump->running,
             ])->values(),
             'lines' => $system->lines->map(static fn (Line $line): array => [
-                'id' => $line->id, 'name' => $line->name, 'from' => self::place($line->from()), 'to' => self::place($line->to()), 'bore_mm' => $line->bore_mm,
+                'id' => $line->id, 'version' => $line->version(), 'name' => $line->name, 'from' => self::place($line->from()), 'to' => self::place($line->to()), 'bore_mm' => $line->bore_mm,
                 'length_m' => $line->length_m, 'fittings' => (object) $line->fittings, 'valve_open_pct' => $line->valve_open_pct,
                 'check_valve' => $line->check_valve, 'guarded' => $line->guarded, 'outlet' => $line->outlet, 'ends_above_mm' => $line->ends_above_mm,
             ])->values(),
             'fish' => $system->fish->map(static fn (FishGroup $group): array => [
-                'id' => $group->id, 'name' => $group->name, 'count' => $group->count, 'length_cm' => $group->length_cm, 'condition' => $group->condition,
+                'id' => $group->id, 'version' => $group->version(), 'name' => $group->name, 'count' => $group->count, 'length_cm' => $group->length_cm, 'condition' => $group->condition,
                 'weight' => $report->group($group)->toArray(),
             ])->values(),
             'feed' => $feed === null ? null : ['feed_g_d' => $feed->feed_g_d, 'protein_pct' => $feed->protein_pct, 'since' => $feed->since->toDateString()],

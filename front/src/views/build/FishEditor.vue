@@ -6,7 +6,7 @@ import PartList from './PartList.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'fish', () => ({ name: '', count: '', length_cm: '', condition: '' }))
+const part = usePart(() => props.system.slug, 'fish', () => ({ name: '', count: '', length_cm: '', condition: '' }), () => props.system.build.fish)
 const { open, form, errors } = part
 
 const fields: PartField[] = [

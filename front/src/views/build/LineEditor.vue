@@ -7,7 +7,7 @@ import RowsField from './RowsField.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'lines', () => ({ name: '', from: '', to: '', bore_mm: '', length_m: '', valve_open_pct: '', check_valve: 'no', guarded: 'no', outlet: '', ends_above_mm: '' }))
+const part = usePart(() => props.system.slug, 'lines', () => ({ name: '', from: '', to: '', bore_mm: '', length_m: '', valve_open_pct: '', check_valve: 'no', guarded: 'no', outlet: '', ends_above_mm: '' }), () => props.system.build.lines)
 const { open, form, errors } = part
 const fittings = ref<Record<string, string>[]>([])
 

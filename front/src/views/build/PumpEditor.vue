@@ -7,7 +7,7 @@ import RowsField from './RowsField.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'pumps', () => ({ name: '', kind: 'water', power_w: '', circuit: '', rated_l_h: '', air_l_min: '', running: 'yes' }))
+const part = usePart(() => props.system.slug, 'pumps', () => ({ name: '', kind: 'water', power_w: '', circuit: '', rated_l_h: '', air_l_min: '', running: 'yes' }), () => props.system.build.pumps)
 const { open, form, errors } = part
 const curve = ref<Record<string, string>[]>([])
 

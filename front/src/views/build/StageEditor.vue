@@ -8,7 +8,7 @@ import { asTyped, usePart } from './usePart'
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
 
-const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '' }))
+const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '' }), () => props.system.build.stages)
 const { open, form, errors } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))

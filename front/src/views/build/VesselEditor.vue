@@ -12,7 +12,7 @@ import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 
-const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '', netted: 'no' }))
+const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '', netted: 'no' }), () => props.system.build.vessels)
 const stations = ref<Record<string, string>[]>([])
 const sections = [
   { key: 'at_m', label: 'Along the pond, m' },

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/vue-query'
 import { ulid } from 'ulid'
-import { computed, reactive, ref } from 'vue'
+import { computed, nextTick, reactive, ref } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem } from '@/api/queries'
 import type { FieldErrors } from '@/api/types'
@@ -13,14 +13,17 @@ export type Typed = Record<string, string | null>
  *
  * A new part gets its key here, so that saving twice makes one part.
  */
-export function usePart(slug: () => string, kind: PartKind, blank: () => Typed) {
+export function usePart(slug: () => string, kind: PartKind, blank: () => Typed, parts: () => { id: string; version: string }[]) {
   const open = ref<string | null>(null)
   const form = reactive<Typed>({})
+  const seen = ref<string>()
+  const version = () => parts().find((part) => part.id === open.value)?.version
 
   function edit(id: string | null, values: Typed): void {
     for (const key of Object.keys(form)) delete form[key]
     Object.assign(form, blank(), values)
     open.value = id ?? ulid()
+    seen.value = version()
     save.reset()
     remove.reset()
   }
@@ -29,7 +32,7 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed) 
 
   const save = useMutation({
     mutationFn: (extra: Record<string, unknown>) => {
-      const body = { ...form, ...extra }
+      const body = { ...form, ...extra, version: undefined, seen: seen.value }
       if (kind === 'vessels') return answer(() => api.PUT('/api/systems/{system}/vessels/{id}', { ...path(), body }))
       if (kind === 'stages') return answer(() => api.PUT('/api/systems/{system}/stages/{id}', { ...path(), body }))
       if (kind === 'pumps') return answer(() => api.PUT('/api/systems/{system}/pumps/{id}', { ...path(), body }))
@@ -39,6 +42,13 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed) 
     onSuccess: async () => {
       await refreshSystem(slug())
       open.value = null
+    },
+    // Told once that somebody else saved meanwhile, saving again is a decision and goes through.
+    onError: async (error) => {
+      if (!(error instanceof Refusal) || !error.errors.seen) return
+      await refreshSystem(slug())
+      await nextTick()
+      seen.value = version()
     },
   })
 
@@ -53,7 +63,7 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed) 
   const errors = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
   const trouble = computed(() => {
     if (remove.error.value) return remove.error.value instanceof Refusal ? (remove.error.value.errors.id ?? remove.error.value.message) : remove.error.value.message
-    return save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : null
+    return errors.value.seen ?? (save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : null)
   })
 
   return { open, form, edit, save, remove, errors, trouble }

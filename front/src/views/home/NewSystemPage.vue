@@ -10,7 +10,7 @@ import FormField from '@/parts/FormField.vue'
 
 const router = useRouter()
 const vocabulary = useVocabulary()
-const form = reactive({ name: '', kind: '', life_stage: '' })
+const form = reactive({ name: '', kind: '', life_stage: '', template: '' })
 const kinds: Record<string, string> = {
   holding: 'Holding', quarantine: 'Quarantine', start: 'A filter being started', display: 'Display pond', fry: 'Fry', hospital: 'Hospital',
 }
@@ -39,6 +39,9 @@ const trouble = computed(() => (add.error.value && Object.keys(errors.value).len
       </FormField>
       <FormField v-slot="{ id, status, described }" label="Whose limits hold" :error="errors.life_stage" hint="Readings are judged by what these fish can bear.">
         <ChoiceField :id="id" v-model="form.life_stage" :status="status" :aria-describedby="described" :choices="(vocabulary.data.value?.life_stages ?? []).map((stage) => ({ value: stage.id, label: stage.name }))" />
+      </FormField>
+      <FormField v-slot="{ id, status, described }" label="Start from" :error="errors.template" hint="A common build to change to yours, or nothing.">
+        <ChoiceField :id="id" v-model="form.template" :status="status" :aria-describedby="described" :choices="[{ value: '', label: 'Nothing: I describe it all' }, ...(vocabulary.data.value?.templates ?? []).map((template) => ({ value: template.id, label: template.name }))]" />
       </FormField>
       <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
       <NButton type="primary" attr-type="submit" :loading="add.isPending.value">Add the system</NButton>

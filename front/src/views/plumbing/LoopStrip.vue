@@ -13,7 +13,7 @@ const short = (name: string) => (name.length > 14 ? `${name.slice(0, 13)}…` : 
 <!-- The system drawn from its own build: lines as thick as their flow, shut ones broken, what is off hatched. -->
 <template>
   <div class="loop" tabindex="0" role="region" aria-label="The loop, drawn">
-    <svg :viewBox="`0 0 ${drawing.width} ${drawing.height}`" :style="{ width: `${drawing.width}px` }" role="img" :aria-label="`Loop of ${drawing.boxes.length} parts and ${drawing.runs.length} lines`">
+    <svg :viewBox="`0 0 ${drawing.width} ${drawing.height}`" :style="{ width: `${drawing.width}px` }" role="group" :aria-label="`Loop of ${drawing.boxes.length} parts and ${drawing.runs.length} lines`">
       <defs>
         <pattern id="off" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V6" class="hatch" /></pattern>
         <marker id="way" viewBox="0 0 6 6" refX="5" refY="3" markerWidth="7" markerHeight="7" markerUnits="userSpaceOnUse" orient="auto"><path d="M0 0L6 3L0 6Z" class="arrow" /></marker>
