@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -20,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Site extends Model
 {
-    use HasUlids;
+    use HasKey;
 
     protected $guarded = [];
 

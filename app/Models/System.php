@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -31,7 +30,7 @@ use Illuminate\Support\Facades\Auth;
  */
 final class System extends Model
 {
-    use HasUlids;
+    use HasKey;
 
     public const KINDS = ['holding', 'quarantine', 'start', 'display', 'fry', 'hospital'];
 

@@ -126,6 +126,16 @@ final class PlumbingTest extends TestCase
         $this->postJson('/api/systems', ['name' => 'Other', 'kind' => 'holding', 'life_stage' => 'adult', 'template' => 'palace'])->assertUnprocessable()->assertJsonStructure(['errors' => ['template']]);
     }
 
+    public function test_a_part_laid_here_is_changed_in_place_whatever_the_case_its_key_is_written_in(): void
+    {
+        $slug = $this->postJson('/api/systems', ['name' => 'Kiln', 'kind' => 'holding', 'life_stage' => 'adult', 'template' => 'pump_box'])->json('slug');
+        $build = $this->getJson("/api/systems/{$slug}")->json('build');
+        $fall = collect($build['lines'])->firstWhere('name', 'Fall');
+        foreach ([$fall['id'], strtolower($fall['id'])] as $id) {
+            $this->putJson("/api/systems/{$slug}/lines/{$id}", ['name' => 'Fall', 'from' => $fall['from'], 'to' => $fall['to'], 'bore_mm' => '60', 'length_m' => '1'])->assertOk()->assertJsonCount(count($build['lines']), 'lines');
+        }
+    }
+
     public function test_the_second_of_two_people_who_edit_one_part_is_told_and_may_insist(): void
     {
         $this->wholeLoop();
