@@ -36,7 +36,32 @@ final readonly class StageInputs
             ));
         }
 
-        return ['medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, ...$values];
+        $lamp = $row['kind'] === 'uv' ? $this->lamp($typed) : [];
+
+        return ['lamp_w' => null, 'lamp_fitted_on' => null, 'sleeve_wiped_on' => null, ...$lamp, 'medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, ...$values];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $typed
+     * @return array<string, mixed>
+     */
+    private function lamp(array $typed): array
+    {
+        $values = (new TypedInputs([Input::number('lamp_w', 'Lamp', 'W', 1, 5000)->optional()]))->read(['lamp_w' => $typed['lamp_w'] ?? null]);
+        $errors = [];
+        foreach (['lamp_fitted_on', 'sleeve_wiped_on'] as $key) {
+            $text = is_string($typed[$key] ?? null) ? trim($typed[$key]) : '';
+            $day = $text === '' ? null : \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
+            if ($day === false || ($day !== null && $day->format('Y-m-d') !== $text)) {
+                $errors[$key] = 'Write the day as 2026-05-31.';
+            } elseif ($day !== null && $day->getTimestamp() > now()->addDay()->getTimestamp()) {
+                $errors[$key] = 'This day is still to come.';
+            } else {
+                $values[$key] = $day?->format('Y-m-d');
+            }
+        }
+
+        return $errors === [] ? $values : throw new BadInput($errors);
     }
 
     /** @return list<Input> */

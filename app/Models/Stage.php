@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Support\Carbon;
+
 /**
  * One filter stage, in flow order by position.
  *
@@ -20,6 +22,9 @@ namespace App\Models;
  * @property float $loss_mm
  * @property ?float $rim_mm
  * @property ?float $may_drop_mm
+ * @property ?float $lamp_w
+ * @property ?Carbon $lamp_fitted_on
+ * @property ?Carbon $sleeve_wiped_on
  * @property int $position
  */
 final class Stage extends Part
@@ -29,7 +34,7 @@ final class Stage extends Part
     {
         return [
             'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
-            'maturity_pct' => 'float', 'fouling_pct' => 'float', 'loss_mm' => 'float', 'rim_mm' => 'float', 'may_drop_mm' => 'float',
+            'maturity_pct' => 'float', 'fouling_pct' => 'float', 'loss_mm' => 'float', 'rim_mm' => 'float', 'may_drop_mm' => 'float', 'lamp_w' => 'float', 'lamp_fitted_on' => 'date', 'sleeve_wiped_on' => 'date',
         ];
     }
 

@@ -29,6 +29,7 @@ use Ironwort\Core\Loop\LoopStage;
 use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
 use Ironwort\Core\Loop\PlaceKind;
+use Ironwort\Core\Loop\Turnover;
 use Ironwort\Core\Measure\Say;
 
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
@@ -55,7 +56,8 @@ final readonly class PlumbingReport
         if ($loop->lines !== []) {
             try {
                 $flow = LoopFlow::of($loop);
-                $answer['cautions'] = array_map(static fn (Caution $caution): array => ['level' => $caution->level->value, 'text' => $caution->text], LoopCheck::of($loop, $flow));
+                $slow = $volume > 0 ? Turnover::check($system->kind, $flow->returned() / $volume) : null;
+                $answer['cautions'] = array_map(static fn (Caution $caution): array => ['level' => $caution->level->value, 'text' => $caution->text], [...LoopCheck::of($loop, $flow), ...($slow === null ? [] : [$slow])]);
             } catch (UnsolvableNetwork $unsolvable) {
                 $answer['trouble'] = $unsolvable->getMessage();
             }
@@ -71,7 +73,7 @@ final readonly class PlumbingReport
             'kwh_d' => 0.024 * $power,
             'cost_d' => $system->site->price_per_kwh === null ? null : 0.024 * $power * $system->site->price_per_kwh,
             'lines' => array_map(fn (Line $line, LoopLine $built): array => $this->line($line, $built, $flow, $temperature), array_values($system->lines->all()), $loop->lines),
-            'stages' => array_values($system->stages->map(fn (Stage $stage): array => $this->stage($stage, $flow))->all()),
+            'stages' => array_values($system->stages->map(fn (Stage $stage): array => $this->stage($stage, $flow, $volume))->all()),
             'pumps' => array_values($system->pumps->map(fn (Pump $pump): array => $this->pump($pump, $loop, $flow))->all()),
             'vessels' => array_values($system->vessels->map(fn (Vessel $vessel): array => ['id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'volume_l' => $this->systems->vessel($vessel)->value])->all()),
         ];
@@ -138,6 +140,34 @@ final readonly class PlumbingReport
         ]);
     }
 
+    /** What a lamp gives the water that passes it now; null until its watts and both days are known. */
+    private function uv(Stage $stage, float $litres, float $volume): ?Figure
+    {
+        if ($stage->lamp_w === null || $stage->lamp_fitted_on === null || $stage->sleeve_wiped_on === null || $volume < 1) {
+            return null;
+        }
+        $hours = max(0.0, 24 * floor($stage->lamp_fitted_on->diffInDays(now())));
+        $days = max(0.0, floor($stage->sleeve_wiped_on->diffInDays(now())));
+        $input = ['lamp_w' => $stage->lamp_w, 'lamp_hours' => $hours, 'days_since_wiped' => $days, 'flow_l_h' => $litres, 'volume_l' => $volume];
+        $result = $this->registry->run('flow.uv', $input);
+        if ($result->figures['dose_mj_cm2'] === null) {
+            return null;
+        }
+        $enough = match (true) {
+            $result->figures['touches_parasites'] === true => 'enough to begin to touch parasites',
+            $result->figures['clears_algae'] === true => 'enough against green water',
+            default => 'little even against green water',
+        };
+
+        return new Figure("UV dose of {$stage->name}", $result->number('dose_mj_cm2'), 'mJ/cm²', 'flow.uv', 'dose_mj_cm2', $input, [
+            new Origin('lamp_w', 'Lamp', Say::number($stage->lamp_w).' W', 'build', "from the build of {$stage->name}"),
+            new Origin('lamp_hours', 'Burnt', Say::number($hours, 5).' h', 'computed', 'lit since '.$stage->lamp_fitted_on->format('j M Y').', day and night'),
+            new Origin('days_since_wiped', 'Sleeve wet', Say::number($days).' days', 'computed', 'wiped '.$stage->sleeve_wiped_on->format('j M Y')),
+            new Origin('flow_l_h', 'Flow', Say::number($litres, 5).' L/h', 'computed', 'solved with the whole loop'),
+            new Origin('transmittance_pct', 'Water lets through', '85 % per cm', 'assumed', 'assumed: clear pond water'),
+        ], say: Say::number($result->number('w_per_m3'), 2)." W/m³ as it burns now: {$enough}.");
+    }
+
     private function turnover(float $volume, float $flow): Figure
     {
         $input = ['volume_l' => $volume, 'flow_l_h' => $flow];
@@ -149,7 +179,7 @@ final readonly class PlumbingReport
     }
 
     /** @return array<string, mixed> */
-    private function stage(Stage $stage, ?LoopFlow $flow): array
+    private function stage(Stage $stage, ?LoopFlow $flow, float $volume): array
     {
         $litres = $flow === null ? null : abs($flow->stageFlow($stage->id));
         $level = $flow?->stageLevel($stage->id);
@@ -161,9 +191,11 @@ final readonly class PlumbingReport
             'branch' => $stage->branch,
             'flow_l_h' => $litres,
             'reckoned_l_h' => $stage->flow_l_h,
-            'level_mm' => $level === null ? null : 1000 * $level,
+            // A closed stage has a pressure and no level to look at.
+            'level_mm' => $level === null || ($stage->rim_mm === null && $stage->may_drop_mm === null) ? null : 1000 * $level,
             'spare_mm' => $level === null || $stage->may_drop_mm === null ? null : $stage->may_drop_mm + 1000 * $level,
             'rim_mm' => $stage->rim_mm,
+            'uv' => $litres === null ? null : $this->uv($stage, $litres, $volume)?->toArray(),
         ];
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use Illuminate\Support\Carbon;
+
 /**
  * The six invented systems of the demo.
  *
@@ -34,7 +36,7 @@ final readonly class DemoSystems
                 ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200, 'loss_mm' => 8, 'rim_mm' => 100],
                 ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'fouling_pct' => 25, 'loss_mm' => 12, 'rim_mm' => 100],
                 ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60, 'loss_mm' => 10, 'rim_mm' => 100, 'may_drop_mm' => 120],
-                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200, 'loss_mm' => 60],
+                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200, 'loss_mm' => 60, 'lamp_w' => 55, 'lamp_fitted_on' => self::daysAgo(210), 'sleeve_wiped_on' => self::daysAgo(74)],
             ],
             'fish' => [
                 ['name' => 'Two-year koi', 'count' => 20, 'length_cm' => 42],
@@ -103,7 +105,7 @@ final readonly class DemoSystems
                 ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 20, 'loss_mm' => 15, 'rim_mm' => 60],
                 ['name' => 'Matting bay', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 10, 'loss_mm' => 10, 'rim_mm' => 60, 'may_drop_mm' => 150],
                 ['name' => 'Bog', 'kind' => 'bog', 'medium' => 'gravel_10_20', 'media_l' => 1800, 'flow_l_h' => 3000],
-                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000],
+                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000, 'lamp_w' => 110, 'lamp_fitted_on' => self::daysAgo(160), 'sleeve_wiped_on' => self::daysAgo(101)],
             ],
             'fish' => [['name' => 'Pond koi', 'count' => 16, 'length_cm' => 58], ['name' => 'Old females', 'count' => 6, 'length_cm' => 69]],
             'feed_g_d' => 300,
@@ -155,5 +157,10 @@ final readonly class DemoSystems
                 'temp_c' => [20.5, 21.5, 1, 0.2], 'do_mg_l' => [7.8, 7.7, 1, 0.1], 'alkalinity_mg_l' => [8.0, 7.4, 1, 0.2],
             ],
         ];
+    }
+
+    private static function daysAgo(int $days): string
+    {
+        return Carbon::now()->subDays($days)->toDateString();
     }
 }

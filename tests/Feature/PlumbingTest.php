@@ -115,6 +115,20 @@ final class PlumbingTest extends TestCase
         }
     }
 
+    public function test_a_lamp_is_judged_by_its_hours_its_sleeve_and_the_flow_it_really_gets(): void
+    {
+        $lamp = ['name' => 'Lamp', 'kind' => 'uv', 'flow_l_h' => '8000', 'lamp_w' => '55', 'lamp_fitted_on' => now()->subDays(100)->toDateString(), 'sleeve_wiped_on' => '2026-13-01'];
+        $this->save('stages', '01JD00000000000000000000E1', $lamp)->assertUnprocessable()->assertJsonPath('errors', ['sleeve_wiped_on' => 'Write the day as 2026-05-31.']);
+        $this->save('stages', '01JD00000000000000000000E1', [...$lamp, 'sleeve_wiped_on' => now()->addDays(3)->toDateString()])->assertUnprocessable()->assertJsonPath('errors.sleeve_wiped_on', 'This day is still to come.');
+        $this->save('stages', '01JD00000000000000000000E1', [...$lamp, 'sleeve_wiped_on' => now()->subDays(30)->toDateString()])->assertOk();
+        $this->line('01JD00000000000000000000D5', 'In', 'vessel:'.self::BAY, 'pump:'.self::PUMP)->assertOk();
+        $this->line('01JD00000000000000000000D6', 'Through', 'pump:'.self::PUMP, 'stage:01JD00000000000000000000E1', ['bore_mm' => '50'])->assertOk();
+        $this->line('01JD00000000000000000000D7', 'Out', 'stage:01JD00000000000000000000E1', 'vessel:'.self::BAY, ['bore_mm' => '50'])->assertOk();
+        $uv = collect($this->getJson('/api/systems/long-vat/plumbing')->assertOk()->json('stages'))->firstWhere('name', 'Lamp')['uv'];
+        self::assertEqualsWithDelta(2400, $uv['input']['lamp_hours'], 1e-9);
+        self::assertStringContainsString('W/m³', $uv['say']);
+    }
+
     public function test_every_template_is_a_build_whose_water_goes_round_without_danger(): void
     {
         foreach (array_keys(BuildTemplates::names()) as $i => $template) {

@@ -33,6 +33,7 @@ final readonly class BuildResource
                 'media_l' => $stage->media_l, 'flow_l_h' => $stage->flow_l_h, 'branch' => $stage->branch, 'air_l_min' => $stage->air_l_min,
                 'maturity_pct' => $stage->maturity_pct, 'fouling_pct' => $stage->fouling_pct,
                 'loss_mm' => $stage->loss_mm, 'rim_mm' => $stage->rim_mm, 'may_drop_mm' => $stage->may_drop_mm,
+                'lamp_w' => $stage->lamp_w, 'lamp_fitted_on' => $stage->lamp_fitted_on?->toDateString(), 'sleeve_wiped_on' => $stage->sleeve_wiped_on?->toDateString(),
             ])->values(),
             'pumps' => $system->pumps->map(static fn (Pump $pump): array => [
                 'id' => $pump->id, 'version' => $pump->version(), 'name' => $pump->name, 'kind' => $pump->kind, 'curve' => $pump->curve, 'rated_l_h' => $pump->rated_l_h,

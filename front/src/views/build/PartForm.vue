@@ -13,6 +13,8 @@ export interface PartField {
   /** Choices make it a list; without, it is typed. */
   choices?: { value: string; label: string }[]
   words?: boolean
+  /** A day of the calendar. */
+  day?: boolean
 }
 
 defineProps<{ fields: PartField[]; errors: FieldErrors; trouble: string | null; saving: boolean; fresh: boolean }>()
@@ -25,7 +27,7 @@ const emit = defineEmits<{ save: []; cancel: []; remove: [] }>()
     <div class="fields">
       <FormField v-for="field in fields" :key="field.key" v-slot="{ id, status, described }" :label="field.label" :unit="field.unit" :hint="field.hint" :error="errors[field.key]">
         <ChoiceField v-if="field.choices" :id="id" v-model="form[field.key]" :status="status" :aria-describedby="described" :choices="field.choices" />
-        <NInput v-else :value="form[field.key] ?? ''" :status="status" placeholder="" :maxlength="field.words ? 60 : 20" :input-props="{ id, inputmode: field.words ? undefined : 'decimal', autocomplete: 'off', 'aria-describedby': described }" @update:value="form[field.key] = $event" />
+        <NInput v-else :value="form[field.key] ?? ''" :status="status" placeholder="" :maxlength="field.words ? 60 : 20" :input-props="{ id, type: field.day ? 'date' : 'text', inputmode: field.words || field.day ? undefined : 'decimal', autocomplete: 'off', 'aria-describedby': described }" @update:value="form[field.key] = $event" />
       </FormField>
     </div>
     <slot />

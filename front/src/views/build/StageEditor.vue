@@ -8,7 +8,7 @@ import { asTyped, usePart } from './usePart'
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
 
-const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '' }), () => props.system.build.stages)
+const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '', lamp_w: '', lamp_fitted_on: '', sleeve_wiped_on: '' }), () => props.system.build.stages)
 const { open, form, errors } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
@@ -29,9 +29,20 @@ const fields = computed<PartField[]>(() => [
       ]
     : []),
   { key: 'flow_l_h', label: 'Flow through it', unit: 'L/h' },
+  ...(form.kind === 'uv'
+    ? [
+        { key: 'lamp_w', label: 'Lamp', unit: 'W' },
+        { key: 'lamp_fitted_on', label: 'Lamp fitted on', day: true },
+        { key: 'sleeve_wiped_on', label: 'Sleeve wiped on', day: true, hint: 'it fouls with the lamp off too' },
+      ]
+    : []),
   ...(form.kind === 'moving_bed' ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min', hint: 'empty is 0' }] : []),
-  { key: 'maturity_pct', label: 'Maturity', unit: '%', hint: 'empty is 100' },
-  { key: 'fouling_pct', label: 'Fouling', unit: '%', hint: 'empty is 0' },
+  ...(kind.value?.nitrifies
+    ? [
+        { key: 'maturity_pct', label: 'Maturity', unit: '%', hint: 'empty is 100' },
+        { key: 'fouling_pct', label: 'Fouling', unit: '%', hint: 'empty is 0' },
+      ]
+    : []),
   { key: 'loss_mm', label: 'Head it loses at this flow', unit: 'mm', hint: 'empty is 20' },
   { key: 'rim_mm', label: 'Rim above the water', unit: 'mm', hint: 'of an open chamber' },
   { key: 'may_drop_mm', label: 'Level may drop', unit: 'mm', hint: 'before the pump draws air' },
@@ -61,7 +72,15 @@ const line = (stage: Stage) => {
     <template #line="{ part: stage }">{{ line(stage) }}</template>
     <template #figure />
     <template #form>
-      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.stages.some((s) => s.id === open)" @save="save" @cancel="open = null" @remove="part.remove.mutate(open ?? '')" />
+      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.stages.some((s) => s.id === open)" @save="save" @cancel="open = null" @remove="part.remove.mutate(open ?? '')">
+        <p v-if="form.kind === 'uv'" class="soft small caution">Never look at a lit lamp, nor let it shine on skin. Current off before the housing is opened; no bare fingers on the quartz. Glass and mains in water: a residual-current device, put in by a qualified electrician.</p>
+      </PartForm>
     </template>
   </PartList>
 </template>
+
+<style scoped>
+.caution {
+  margin-top: 0.75rem;
+}
+</style>

@@ -132,6 +132,10 @@ const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFracti
   border-bottom: 1px solid var(--hair);
 }
 
+.way > :nth-child(2) {
+  justify-self: start;
+}
+
 .use {
   font-weight: 700;
   color: var(--leaf);

@@ -14,6 +14,7 @@ const name = (place: { kind: string; id: string }) => {
   const data = plumbing.data.value
   return place.kind === 'outside' ? 'outside' : ([...(data?.vessels ?? []), ...(data?.stages ?? []), ...(data?.pumps ?? [])].find((part) => part.id === place.id)?.name ?? '')
 }
+const lamps = computed(() => plumbing.data.value?.stages.some((stage) => stage.uv !== null) ?? false)
 const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a, b) => ['danger', 'watch', 'note'].indexOf(a.level) - ['danger', 'watch', 'note'].indexOf(b.level)))
 </script>
 
@@ -28,7 +29,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       <div v-if="plumbing.data.value.flow_l_h !== null"><dt>Comes round</dt><dd><b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
       <div v-if="plumbing.data.value.turnover"><dt>Turnover</dt><dd><FigureButton :figure="plumbing.data.value.turnover" big /></dd></div>
       <div v-if="plumbing.data.value.circulation_l_h"><dt>Circulated apart</dt><dd><b>{{ litres(plumbing.data.value.circulation_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
-      <div><dt>Current</dt><dd><b>{{ number(plumbing.data.value.kwh_d) }}</b> <span class="soft small">kWh a day<template v-if="plumbing.data.value.cost_d !== null">, {{ plumbing.data.value.cost_d.toFixed(2) }} in money</template></span></dd></div>
+      <div><dt>Current</dt><dd><b>{{ number(plumbing.data.value.kwh_d) }}</b> <span class="soft small">kWh a day<template v-if="plumbing.data.value.cost_d !== null">, {{ plumbing.data.value.cost_d.toFixed(2) }} to pay</template></span></dd></div>
     </dl>
 
     <LoopStrip :plumbing="plumbing.data.value" :slug="system.slug" />
@@ -42,11 +43,12 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       <h2>Chambers and stages</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Chambers and stages">
         <table>
-          <thead><tr><th>Stage</th><th class="num">Flow, L/h</th><th class="num">Capacity reckons with</th><th class="num">Level, mm</th><th class="num">Left before air, mm</th></tr></thead>
+          <thead><tr><th>Stage</th><th class="num">Flow, L/h</th><th class="num">Capacity reckons with</th><th class="num">Level, mm</th><th class="num">Left before air, mm</th><th v-if="lamps" class="num">UV, mJ/cm²</th></tr></thead>
           <tbody>
             <tr v-for="stage in plumbing.data.value.stages" :key="stage.id">
               <td><b>{{ stage.name }}</b></td><td class="num">{{ litres(stage.flow_l_h) }}</td><td class="num soft">{{ litres(stage.reckoned_l_h) }}</td>
               <td class="num">{{ litres(stage.level_mm) }}</td><td class="num">{{ litres(stage.spare_mm) }}</td>
+              <td v-if="lamps" class="num"><FigureButton v-if="stage.uv" :figure="stage.uv" bare /></td>
             </tr>
           </tbody>
         </table>
