@@ -30,6 +30,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems', [SystemController::class, 'index']);
     Route::post('systems', [SystemController::class, 'store']);
     Route::get('systems/{system}', [SystemController::class, 'show']);
+    Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
     Route::get('systems/{system}/capacity', CapacityController::class);
 
     Route::get('systems/{system}/plumbing', PlumbingController::class);

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 
 /**
@@ -20,6 +21,7 @@ use Illuminate\Support\Facades\Auth;
  * @property string $name
  * @property string $kind
  * @property string $life_stage
+ * @property ?Carbon $asleep_since
  * @property int $position
  * @property Site $site
  * @property Collection<int, Vessel> $vessels
@@ -35,6 +37,12 @@ final class System extends Model
     public const KINDS = ['holding', 'quarantine', 'start', 'display', 'fry', 'hospital'];
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['asleep_since' => 'datetime'];
+    }
 
     public function getRouteKeyName(): string
     {

@@ -2,7 +2,7 @@ import { accessible, expect, test } from './yard'
 
 test('a test is booked, its un-ionised ammonia opened to its working, and the filter judged', async ({ yard: page }) => {
   await page.getByRole('navigation', { name: 'Systems' }).getByRole('link', { name: /^Press Room/ }).click()
-  await page.getByRole('link', { name: 'Test', exact: true }).click()
+  await page.getByRole('navigation', { name: 'Pages of this system' }).getByRole('link', { name: 'Test' }).click()
   await page.getByLabel('Ammonia', { exact: true }).fill('1,0')
   await page.getByLabel('pH', { exact: true }).fill('8')
   await page.getByLabel('Temperature', { exact: true }).fill('25')

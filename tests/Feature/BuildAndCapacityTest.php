@@ -32,6 +32,17 @@ final class BuildAndCapacityTest extends TestCase
         $this->getJson('/api/systems/new-shed')->assertOk()->assertJsonPath('water.state', null)->assertJsonPath('capacity.capacity', null)->assertJsonPath('volume.value', 0);
     }
 
+    public function test_a_sleeping_system_raises_no_alarm_and_keeps_its_book(): void
+    {
+        $this->postJson('/api/systems/long-vat/visits', ['id' => self::B, 'readings' => $this->typed(['no2_n_mg_l' => '3'])])->assertCreated();
+        $this->putJson('/api/systems/long-vat/sleep', ['asleep' => true])->assertOk();
+        $this->getJson('/api/systems')->assertJsonPath('0.state', null)->assertJsonPath('0.asleep', true);
+        $this->getJson('/api/systems/long-vat')->assertJsonPath('asleep', 'just now')->assertJsonCount(1, 'visits');
+        $this->putJson('/api/systems/long-vat/sleep', ['asleep' => false])->assertOk();
+        $this->getJson('/api/systems')->assertJsonPath('0.state', 'emergency');
+        $this->putJson('/api/systems/long-vat/sleep', [])->assertUnprocessable()->assertJsonPath('errors.asleep', 'Say whether it sleeps.');
+    }
+
     public function test_a_vessel_typed_with_commas_has_the_volume_of_its_shape_and_is_saved_once(): void
     {
         $this->postJson('/api/volume', self::BAY)->assertOk()->assertJsonPath('text', '3,072');

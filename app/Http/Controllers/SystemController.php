@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\LayBuild;
 use App\Builds\BuildTemplates;
+use App\Figures\Age;
 use App\Http\Resources\BuildResource;
 use App\Http\Resources\VisitResource;
 use App\Models\FishGroup;
@@ -19,6 +20,7 @@ use App\Reports\WaterMeaning;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
@@ -44,7 +46,8 @@ final class SystemController extends Controller
 
             return [
                 'slug' => $system->slug, 'name' => $system->name, 'kind' => $system->kind, 'life_stage' => $system->life_stage,
-                'state' => $meaning['state'], 'worst' => $meaning['worst'],
+                'state' => $system->asleep_since === null ? $meaning['state'] : null, 'worst' => $system->asleep_since === null ? $meaning['worst'] : null,
+                'asleep' => $system->asleep_since !== null,
             ];
         })->values());
     }
@@ -61,6 +64,7 @@ final class SystemController extends Controller
             'name' => $system->name,
             'kind' => $system->kind,
             'life_stage' => $system->life_stage,
+            'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
             'life_stage_name' => $limits->stages[$system->life_stage],
             'water' => $this->meaning->of($system, $water),
             'volume' => $volumes->inUse($system)->toArray(),
@@ -97,6 +101,18 @@ final class SystemController extends Controller
         });
 
         return new JsonResponse(['slug' => $system->slug], 201);
+    }
+
+    /** Puts a system to sleep, or wakes it. Asleep it raises no alarm; its filter starves meanwhile. */
+    public function sleep(Request $request, System $system): JsonResponse
+    {
+        Gate::authorize('write');
+        /** @var array{asleep: bool} $given */
+        $given = $request->validate(['asleep' => ['required', 'boolean']], ['asleep.required' => 'Say whether it sleeps.']);
+        $system->asleep_since = $given['asleep'] ? ($system->asleep_since ?? Carbon::now()) : null;
+        $system->save();
+
+        return new JsonResponse(['asleep' => $system->asleep_since !== null]);
     }
 
     /** A readable address for the system; a number is added where the name alone is taken. */

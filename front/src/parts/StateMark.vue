@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { State } from '@/api/types'
 
-defineProps<{ state: State | null; quiet?: boolean }>()
+defineProps<{ state: State | null; quiet?: boolean; asleep?: boolean }>()
 </script>
 
 <!-- A word and a shape, never colour alone: a plain line, a notch, a wedge, a solid bar. -->
@@ -14,7 +14,7 @@ defineProps<{ state: State | null; quiet?: boolean }>()
       <path v-else-if="state === 'emergency'" d="M0 1H26V13H0Z" class="solid" />
       <path v-else d="M0 11H4M11 11H15M22 11H26" class="line" />
     </svg>
-    <span v-if="!quiet" class="word">{{ state ?? 'not tested' }}</span>
+    <span v-if="!quiet" class="word">{{ asleep ? 'asleep' : (state ?? 'not tested') }}</span>
   </span>
 </template>
 

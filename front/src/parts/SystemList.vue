@@ -20,7 +20,7 @@ const shown = computed(() => {
       <li v-for="system in shown" :key="system.slug">
         <RouterLink :to="`/${system.slug}`" class="row" :class="system.state" active-class="here">
           <span class="name">{{ system.name }}</span>
-          <StateMark :state="system.state" />
+          <StateMark :state="system.state" :asleep="system.asleep" />
           <span v-if="system.worst" class="worst small">{{ system.worst }}</span>
         </RouterLink>
       </li>

@@ -11,7 +11,8 @@ const narrow = useMediaQuery('(max-width: 720px)')
 const order = ['emergency', 'act', 'watch', 'good'] as const
 const groups = computed(() =>
   [...order, null]
-    .map((state) => ({ state, systems: (systems.data.value ?? []).filter((system: SystemLine) => system.state === state) }))
+    .map((state) => ({ state, asleep: false, systems: (systems.data.value ?? []).filter((system: SystemLine) => system.state === state && !system.asleep) }))
+    .concat({ state: null, asleep: true, systems: (systems.data.value ?? []).filter((system: SystemLine) => system.asleep) })
     .filter((group) => group.systems.length),
 )
 const wrong = computed(() => (systems.data.value ?? []).filter((system) => system.state !== null && system.state !== 'good').length)
@@ -27,13 +28,13 @@ const total = computed(() => systems.data.value?.length ?? 0)
       <h1 v-else>All is well, as last tested</h1>
     </div>
     <p v-if="systems.isSuccess.value && !total">Nothing is described yet. <RouterLink to="/new">Describe the first system</RouterLink>: what it is for, its vessels, its filter, its fish.</p>
-    <section v-for="group in groups" :key="group.state ?? 'none'" class="group">
-      <h2><StateMark :state="group.state" /></h2>
+    <section v-for="group in groups" :key="`${group.state} ${group.asleep}`" class="group">
+      <h2><StateMark :state="group.state" :asleep="group.asleep" /></h2>
       <ul>
         <li v-for="system in group.systems" :key="system.slug">
           <RouterLink :to="`/${system.slug}`" class="name">{{ system.name }}</RouterLink>
-          <span>{{ system.worst ?? (system.state ? 'Every reading is within its limits.' : 'Nothing is tested yet.') }}</span>
-          <RouterLink :to="`/${system.slug}/test`" class="small">Test</RouterLink>
+          <span>{{ system.asleep ? 'Asleep: wake it on its Build page.' : (system.worst ?? (system.state ? 'Every reading is within its limits.' : 'Nothing is tested yet.')) }}</span>
+          <RouterLink :to="`/${system.slug}/test`" class="small" :aria-label="`Test ${system.name}`">Test</RouterLink>
         </li>
       </ul>
     </section>

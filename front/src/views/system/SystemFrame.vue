@@ -15,7 +15,7 @@ const system = useSystem(slug)
     <template v-if="system.data.value">
       <div class="page-head">
         <h1>{{ system.data.value.name }}</h1>
-        <StateMark :state="system.data.value.water.state" />
+        <StateMark :state="system.data.value.asleep ? null : system.data.value.water.state" :asleep="system.data.value.asleep !== null" />
         <nav class="tabs" aria-label="Pages of this system">
           <RouterLink :to="{ name: 'system', params: { system: slug } }">System</RouterLink>
           <RouterLink :to="{ name: 'test', params: { system: slug } }">Test</RouterLink>
