@@ -33,7 +33,8 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
     Route::get('systems/{system}/capacity', CapacityController::class);
 
-    Route::get('systems/{system}/plumbing', PlumbingController::class);
+    Route::get('systems/{system}/plumbing', [PlumbingController::class, 'show']);
+    Route::post('systems/{system}/plumbing/flows', [PlumbingController::class, 'adopt']);
 
     Route::post('systems/{system}/meaning', [VisitController::class, 'meaning']);
     Route::get('systems/{system}/visits', [VisitController::class, 'index']);

@@ -79,6 +79,23 @@ final readonly class PlumbingReport
         ];
     }
 
+    /**
+     * What really flows through every stage; null where the loop has no answer.
+     *
+     * @return list<array{id: string, flow_l_h: ?float}>
+     */
+    public function stageFlows(System $system, LatestWater $water): array
+    {
+        $loop = $this->loop($system, $water->get(Parameter::Temperature)->value ?? 20.0);
+        try {
+            $flow = $loop->lines === [] ? null : LoopFlow::of($loop);
+        } catch (UnsolvableNetwork) {
+            $flow = null;
+        }
+
+        return array_map(static fn (LoopStage $stage): array => ['id' => $stage->id, 'flow_l_h' => $flow === null ? null : abs($flow->stageFlow($stage->id))], $loop->stages);
+    }
+
     private function loop(System $system, float $temperature): Loop
     {
         $lines = $system->lines->map(fn (Line $line): LoopLine => new LoopLine(

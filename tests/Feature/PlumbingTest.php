@@ -62,6 +62,16 @@ final class PlumbingTest extends TestCase
         self::assertStringContainsString('rim stands 60 mm', implode(' ', array_column($plumbing->json('cautions'), 'text')));
     }
 
+    public function test_the_capacity_takes_over_the_solved_flow_and_the_loop_stays_what_it_was(): void
+    {
+        $this->wholeLoop();
+        $before = $this->getJson('/api/systems/long-vat/plumbing')->json();
+        $after = $this->postJson('/api/systems/long-vat/plumbing/flows')->assertOk()->json();
+        self::assertEqualsWithDelta($before['stages'][0]['flow_l_h'], $after['stages'][0]['reckoned_l_h'], 1e-6);
+        self::assertEqualsWithDelta($before['flow_l_h'], $after['flow_l_h'], 5.0);
+        self::assertEqualsWithDelta($before['stages'][0]['flow_l_h'], $this->getJson('/api/systems/long-vat/capacity')->json('capacity.input.stages.0.flow_l_h'), 1e-6);
+    }
+
     public function test_a_narrower_drain_drops_more(): void
     {
         $this->wholeLoop();

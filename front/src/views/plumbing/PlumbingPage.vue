@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { usePlumbing } from '@/api/queries'
+import { useMutation } from '@tanstack/vue-query'
+import { answer, api } from '@/api/client'
+import { refreshSystem, usePlumbing, useSession } from '@/api/queries'
 import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import LoopStrip from './LoopStrip.vue'
@@ -14,6 +16,13 @@ const name = (place: { kind: string; id: string }) => {
   const data = plumbing.data.value
   return place.kind === 'outside' ? 'outside' : ([...(data?.vessels ?? []), ...(data?.stages ?? []), ...(data?.pumps ?? [])].find((part) => part.id === place.id)?.name ?? '')
 }
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
+const differ = computed(() => plumbing.data.value?.stages.some((stage) => stage.flow_l_h !== null && litres(stage.flow_l_h) !== litres(stage.reckoned_l_h)) ?? false)
+const adopt = useMutation({
+  mutationFn: () => answer(() => api.POST('/api/systems/{system}/plumbing/flows', { params: { path: { system: props.system.slug } } })),
+  onSuccess: () => refreshSystem(props.system.slug),
+})
 const lamps = computed(() => plumbing.data.value?.stages.some((stage) => stage.uv !== null) ?? false)
 const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a, b) => ['danger', 'watch', 'note'].indexOf(a.level) - ['danger', 'watch', 'note'].indexOf(b.level)))
 </script>
@@ -53,6 +62,11 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
           </tbody>
         </table>
       </div>
+      <p v-if="differ" class="adopt">
+        Capacity reckons with other flows than the loop gives.
+        <button v-if="writes" type="button" class="link-button" :disabled="adopt.isPending.value" @click="adopt.mutate()">Reckon with these flows</button>
+        <span v-if="adopt.isError.value" class="fault" role="alert">{{ adopt.error.value?.message }}</span>
+      </p>
     </section>
 
     <section v-if="plumbing.data.value.lines.length" aria-label="Lines">
@@ -62,7 +76,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
           <thead><tr><th>Line</th><th>From, to</th><th class="num">Bore, mm</th><th class="num">Flow, L/h</th><th class="num">Speed, m/s</th><th class="num">Drop, mm</th><th class="num">Valve</th></tr></thead>
           <tbody>
             <tr v-for="line in plumbing.data.value.lines" :key="line.id" :data-line="line.name">
-              <td><b>{{ line.name }}</b></td><td class="soft">{{ name(line.from) }} → {{ name(line.to) }}</td><td class="num">{{ number(line.bore_mm) }}</td>
+              <td><b>{{ line.name }}</b></td><td class="soft">{{ name(line.from) }} → {{ name(line.to) }}</td><td class="num">{{ number(line.bore_mm, 4) }}</td>
               <td class="num">{{ litres(line.flow_l_h) }}</td><td class="num">{{ number(line.velocity_m_s, 2) }}</td><td class="num drop"><FigureButton v-if="line.drop" :figure="line.drop" bare :strong="false" /></td>
               <td class="num">{{ line.valve_open_pct === null ? '' : line.valve_open_pct === 0 ? 'shut' : `${line.valve_open_pct} %` }}</td>
             </tr>
@@ -131,6 +145,10 @@ dd b {
   border-left-color: var(--rust);
   color: var(--rust-ink);
   font-weight: 700;
+}
+
+.adopt {
+  margin-top: 0.6rem;
 }
 
 section {
