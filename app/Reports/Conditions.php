@@ -8,6 +8,7 @@ use App\Figures\Origin;
 use App\Models\FeedFigure;
 use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
@@ -16,7 +17,6 @@ use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\UnreadableNumber;
 use Ironwort\Core\Water\Oxygen;
-use Ironwort\Core\Water\UnionisedAmmonia;
 
 /**
  * The water and feed a capacity is worked out for: typed on the page, else measured, else assumed and said to be.
@@ -62,10 +62,6 @@ final class Conditions
         }
     }
 
-    /**
-     * The most ammonia this system may hold before it is to be watched, in total or un-ionised: the
-     * stricter of the two.
-     */
     private function allowedAmmonia(): void
     {
         $typed = $this->typedReading(Parameter::Ammonia);
@@ -74,13 +70,9 @@ final class Conditions
 
             return;
         }
-        $total = $this->limits->for($this->system->life_stage, Parameter::Ammonia)->above->watch ?? 0.25;
-        $unionised = $this->limits->for($this->system->life_stage, Parameter::UnionisedAmmonia)->above->watch ?? 0.02;
-        $share = UnionisedAmmonia::of(1.0, $this->values['ph'] ?? 7.5, $this->values['temp_c'] ?? 20.0)->fraction;
-        $byUnionised = $unionised / $share;
-        $stricter = min($total, $byUnionised);
-        $this->set('tan_mg_l', 'Ammonia allowed', $stricter, Parameter::Ammonia, 'limit', $byUnionised < $total
-            ? 'where its un-ionised part reaches '.Say::number($unionised).' mg/L at this pH and temperature'
+        $allowed = AllowedAmmonia::of($this->limits, $this->system->life_stage, $this->values['ph'] ?? 7.5, $this->values['temp_c'] ?? 20.0);
+        $this->set('tan_mg_l', 'Ammonia allowed', $allowed->tan, Parameter::Ammonia, 'limit', $allowed->heldByUnionised
+            ? 'where its un-ionised part reaches '.Say::number($allowed->unionisedLimit).' mg/L at this pH and temperature'
             : 'the limit of total ammonia for '.lcfirst($this->limits->stages[$this->system->life_stage]));
     }
 

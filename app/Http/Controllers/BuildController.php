@@ -26,6 +26,7 @@ use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Fish\Condition;
 
 /**
  * What a system is built of. Parts are put under keys made by the client, so that a repeated save
@@ -80,7 +81,7 @@ final class BuildController extends Controller
             throw BadInput::at('count', 'Fish are counted whole.');
         }
 
-        return $this->put(FishGroup::class, $system, $id, [...$named, 'condition' => 1.5, ...$values, 'count' => (int) $values['count']], $this->seen($request));
+        return $this->put(FishGroup::class, $system, $id, [...$named, 'condition' => Condition::USUAL, ...$values, 'count' => (int) $values['count']], $this->seen($request));
     }
 
     /** A feed figure from today on; earlier ones stay as they were. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests\Judge;
 
 use Ironwort\Core\Data\Library;
+use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Derived;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
@@ -72,6 +73,19 @@ final class JudgementTest extends TestCase
         $saturation = Derived::oxygenSaturation($this->reading(Parameter::Oxygen, '13'), $this->reading(Parameter::Temperature, '24'), 0, 0);
         self::assertEqualsWithDelta(154.4, $saturation->value, 0.2); // 8.418 mg/L at 24 °C, Standard Methods 4500-O:I
         self::assertSame('act', $this->state('adult', Parameter::OxygenSaturation, $saturation->interval->low, $saturation->interval->high));
+    }
+
+    /** Emerson 1975: 3.82 % is un-ionised at pH 8, 20 °C and 28.4 % at pH 9; the limits are 0.25 total and 0.02 un-ionised. */
+    public function test_the_stricter_of_total_and_unionised_ammonia_says_how_much_a_system_may_hold(): void
+    {
+        $limits = Library::shipped()->limits();
+        $mild = AllowedAmmonia::of($limits, 'adult', 7.0, 20);
+        self::assertSame([0.25, false], [$mild->tan, $mild->heldByUnionised]);
+        $burning = AllowedAmmonia::of($limits, 'adult', 9.0, 20);
+        self::assertTrue($burning->heldByUnionised);
+        self::assertEqualsWithDelta(0.02 / 0.284, $burning->tan, 3e-4);
+        self::assertLessThan($burning->tan, AllowedAmmonia::of($limits, 'fry', 9.0, 20)->tan);
+        self::assertLessThan($burning->tan, AllowedAmmonia::of($limits, 'adult', 9.0, 26)->tan);
     }
 
     /** Steps of ordinary kits: common practice, no source. */

@@ -8,6 +8,7 @@ import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem, useSystems } from '@/api/queries'
 import { lastBooked } from '@/state/booked'
 import { clock } from '@/units/time'
+import FigureButton from './FigureButton.vue'
 import StateMark from './StateMark.vue'
 
 defineProps<{ writes: boolean }>()
@@ -79,7 +80,7 @@ defineExpose({ focus: () => box.value?.focus() })
       <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
       <ul v-if="understood.data.value?.readings.length">
         <li v-for="strip in understood.data.value.readings" :key="strip.parameter">
-          {{ strip.name }} <b>{{ strip.text }}</b> {{ strip.unit }} <StateMark :state="strip.state" />
+          {{ strip.name }} <FigureButton v-if="strip.figure" :figure="strip.figure" /><template v-else><b>{{ strip.text }}</b> {{ strip.unit }}</template> <StateMark :state="strip.state" />
         </li>
         <li v-if="understood.data.value.taken_at" class="soft">taken {{ clock(understood.data.value.taken_at) }}</li>
       </ul>
