@@ -10,6 +10,7 @@ use App\Http\Controllers\LogController;
 use App\Http\Controllers\PlumbingController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SystemController;
+use App\Http\Controllers\TimerController;
 use App\Http\Controllers\VisitController;
 use App\Http\Controllers\VocabularyController;
 use App\Http\Controllers\VolumeController;
@@ -34,6 +35,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/capacity', CapacityController::class);
 
     Route::get('systems/{system}/plumbing', [PlumbingController::class, 'show']);
+    Route::post('systems/{system}/plumbing/what-if', [PlumbingController::class, 'whatIf']);
+    Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])->whereUlid('id');
+    Route::get('timers', TimerController::class);
     Route::post('systems/{system}/plumbing/flows', [PlumbingController::class, 'adopt']);
 
     Route::post('systems/{system}/meaning', [VisitController::class, 'meaning']);
@@ -54,5 +58,6 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])->whereUlid('id');
     Route::put('systems/{system}/fish/{id}', [BuildController::class, 'putFish'])->whereUlid('id');
     Route::put('systems/{system}/feed', [BuildController::class, 'putFeed']);
+    Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])->where('kind', 'vessels|stages|pumps')->whereUlid('id');
     Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])->where('kind', 'vessels|stages|pumps|lines|fish')->whereUlid('id');
 });

@@ -30,7 +30,7 @@ final readonly class BookVisit
      *
      * @throws BadInput
      */
-    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed): Visit
+    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed, ?string $vesselId = null): Visit
     {
         if ($readings === []) {
             throw BadInput::at('readings', 'Type at least one reading.');
@@ -42,9 +42,9 @@ final readonly class BookVisit
             throw BadInput::at('taken_at', 'This time is too long ago.');
         }
 
-        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed): Visit {
+        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed, $vesselId): Visit {
             $booked = DB::table('visits')->insertOrIgnore([
-                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id,
+                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $vesselId,
                 'taken_at' => $takenAt, 'booked_at' => now()->max($takenAt),
             ]);
             $visit = Visit::query()->findOrFail($id);

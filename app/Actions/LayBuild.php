@@ -9,7 +9,8 @@ use App\Models\System;
 /**
  * Lays the parts of a build into a system: vessels, stages, pumps, and the lines between them.
  *
- * Ends of lines are written by name: `v:Bay 1`, `s:Vortex`, `p:Main pump` or `outside`.
+ * Ends of lines are written by name: `v:Bay 1`, `s:Vortex`, `p:Main pump` or `outside`. `inside` names
+ * the vessel a stage or pump stands in, `three_way` the line that shares a line's three-way valve.
  */
 final readonly class LayBuild
 {
@@ -20,11 +21,12 @@ final readonly class LayBuild
         foreach ($plan['vessels'] ?? [] as $i => $vessel) {
             $system->vessels()->create([...$own, 'freeboard_m' => 0, 'displaced_l' => 0, ...$vessel, 'position' => $i]);
         }
+        $inside = static fn (array $part): array => [...array_diff_key($part, ['inside' => 0]), 'vessel_id' => isset($part['inside']) ? $system->vessels()->where('name', $part['inside'])->value('id') : null];
         foreach ($plan['stages'] ?? [] as $i => $stage) {
-            $system->stages()->create([...$own, 'medium' => null, 'air_l_min' => 0, 'media_l' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, ...$stage, 'position' => $i]);
+            $system->stages()->create([...$own, 'medium' => null, 'air_l_min' => 0, 'media_l' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, ...$inside($stage), 'position' => $i]);
         }
         foreach ($plan['pumps'] ?? [] as $i => $pump) {
-            $system->pumps()->create([...$own, ...$pump, 'position' => $i]);
+            $system->pumps()->create([...$own, ...$inside($pump), 'position' => $i]);
         }
         $ends = $this->ends($system);
         foreach ($plan['lines'] ?? [] as $i => $line) {
@@ -33,8 +35,14 @@ final readonly class LayBuild
                 ...$own, 'name' => $name, 'bore_mm' => $bore, 'length_m' => $length, 'fittings' => $fittings, 'position' => $i,
                 "from_{$ends[$from][0]}" => $ends[$from][1],
                 ...($to === 'outside' ? [] : ["to_{$ends[$to][0]}" => $ends[$to][1]]),
-                ...array_filter($line, is_string(...), ARRAY_FILTER_USE_KEY),
+                ...array_diff_key(array_filter($line, is_string(...), ARRAY_FILTER_USE_KEY), ['three_way' => 0]),
             ]);
+            if (isset($line['three_way'])) {
+                $made = $system->lines()->where('name', $name)->firstOrFail();
+                $other = $system->lines()->where('name', $line['three_way'])->firstOrFail();
+                $made->update(['three_way_id' => $other->id]);
+                $other->update(['three_way_id' => $made->id]);
+            }
         }
     }
 

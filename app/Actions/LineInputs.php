@@ -26,7 +26,7 @@ final readonly class LineInputs
      *
      * @throws BadInput
      */
-    public function read(System $system, array $typed): array
+    public function read(System $system, string $id, array $typed): array
     {
         $errors = [];
         $columns = [...$this->end($system, $typed, 'from', $errors), ...$this->end($system, $typed, 'to', $errors)];
@@ -44,12 +44,62 @@ final readonly class LineInputs
         } catch (BadInput $bad) {
             $errors += $bad->errors;
         }
+        $words = [];
+        foreach (['intake' => [Line::INTAKES, 'from_vessel_id'], 'spot' => [Line::SPOTS, null], 'aim' => [Line::AIMS, 'to_vessel_id'], 'leads_to' => [Line::WASTES, 'outside']] as $key => [$allowed, $needs]) {
+            $word = $typed[$key] ?? '';
+            if (! in_array($word, ['', null, ...$allowed], true)) {
+                $errors[$key] = 'Choose one from the list.';
+            }
+            $fits = $needs === null || ($needs === 'outside' ? ($typed['to'] ?? '') === 'outside' : $columns[$needs] !== null);
+            $words[$key] = $fits && $word !== '' ? $word : null;
+        }
+        $words['three_way_id'] = $this->partner($system, $id, $typed, $columns, $errors);
+        if ($words['three_way_id'] !== null && ! isset($values['valve_open_pct'])) {
+            $errors['valve_open_pct'] = 'A three-way valve has an opening: how much of it is this line\'s?';
+        }
         if ($errors !== []) {
             throw new BadInput($errors);
         }
 
-        return ['valve_open_pct' => null, 'ends_above_mm' => 0.0, ...$columns, ...$values, 'fittings' => $fittings, 'check_valve' => Yes::said($typed['check_valve'] ?? null), 'guarded' => Yes::said($typed['guarded'] ?? null),
+        return [...$words, 'within_reach' => ($typed['within_reach'] ?? 'yes') !== 'no', 'valve_open_pct' => null, 'ends_above_mm' => 0.0, ...$columns, ...$values, 'fittings' => $fittings, 'check_valve' => Yes::said($typed['check_valve'] ?? null), 'guarded' => Yes::said($typed['guarded'] ?? null),
             'outlet' => $columns['to_vessel_id'] !== null && in_array($typed['outlet'] ?? null, Line::OUTLETS, true) ? $typed['outlet'] : null];
+    }
+
+    /**
+     * The line that shares the three-way valve: it comes to the same place.
+     *
+     * @param  array<array-key, mixed>  $typed
+     * @param  array<string, ?string>  $columns
+     * @param  array<string, string>  $errors
+     */
+    private function partner(System $system, string $id, array $typed, array $columns, array &$errors): ?string
+    {
+        $key = $typed['three_way_id'] ?? null;
+        if (! is_string($key) || $key === '') {
+            return null;
+        }
+        $partner = $system->lines->first(static fn (Line $line): bool => $line->id === $key && $line->id !== $id);
+        if (! $partner instanceof Line) {
+            $errors['three_way_id'] = 'There is no such line here.';
+        } elseif ($partner->to_pump_id !== ($columns['to_pump_id'] ?? null) || $partner->to_stage_id !== ($columns['to_stage_id'] ?? null) || $partner->to()->id === '') {
+            $errors['three_way_id'] = "{$partner->name} does not come to the same place.";
+        }
+
+        return $key;
+    }
+
+    /** What one side of a three-way valve lets through, the other does not. */
+    public function settleThreeWay(System $system, string $id): void
+    {
+        $line = Line::query()->where('system_id', $system->id)->find($id);
+        $others = Line::query()->where('system_id', $system->id)->where('three_way_id', $id);
+        if ($line?->three_way_id === null) {
+            $others->update(['three_way_id' => null]);
+
+            return;
+        }
+        (clone $others)->where('id', '<>', $line->three_way_id)->update(['three_way_id' => null]);
+        Line::query()->whereKey($line->three_way_id)->update(['three_way_id' => $id, 'valve_open_pct' => 100 - (float) $line->valve_open_pct]);
     }
 
     /**
@@ -70,7 +120,7 @@ final readonly class LineInputs
         $known = match ($kind) {
             'vessel' => $system->vessels->contains('id', $id),
             'stage' => $system->stages->contains('id', $id),
-            'pump' => $system->pumps->contains(static fn ($pump): bool => $pump->id === $id && $pump->kind === 'water'),
+            'pump' => $system->pumps->contains(static fn ($pump): bool => $pump->id === $id && $pump->circulates()),
             default => false,
         };
         if (! $known) {

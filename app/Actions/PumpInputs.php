@@ -5,22 +5,28 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Pump;
+use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Intake;
+use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Flow\PumpDutyCalculator;
 
 /** The form of one pump: a curve for a water pump, a rated flow for a circulator, air for an air pump. */
 final readonly class PumpInputs
 {
+    public function __construct(private Registry $registry)
+    {
+    }
+
     /**
      * @param  array<array-key, mixed>  $typed
      * @return array<string, mixed> columns of a pump
      *
      * @throws BadInput
      */
-    public function read(array $typed): array
+    public function read(System $system, array $typed): array
     {
         $kind = $typed['kind'] ?? null;
         if (! is_string($kind) || ! in_array($kind, Pump::KINDS, true)) {
@@ -33,15 +39,32 @@ final readonly class PumpInputs
             ...match ($kind) {
                 'water' => [$curve],
                 'circulator' => [Input::number('rated_l_h', 'Rated flow', 'L/h', 1, 1e7)],
+                'airlift' => [
+                    Input::number('air_l_min', 'Air', 'L/min', 0.1, 5000), Input::number('submergence_m', 'Depth of the air inlet', 'm', 0.05, 20),
+                    Input::number('lift_m', 'Lift above the water', 'm', 0, 5), Input::number('riser_mm', 'Bore of the riser', 'mm', 8, 300),
+                ],
                 default => [Input::number('air_l_min', 'Air', 'L/min', 0.1, 1e5)],
             },
         ];
         $values = (new TypedInputs($inputs))->read($this->withoutEmptyPoints($typed));
+        $inside = Inside::vessel($system, $typed['vessel_id'] ?? null);
+        if ($kind === 'airlift') {
+            $this->refuseWhatLiftsNothing($values);
+        }
         if ($kind === 'water') {
             PumpDutyCalculator::curve($this->rows($curve, $values));
         }
 
-        return ['curve' => null, 'rated_l_h' => null, 'air_l_min' => null, 'circuit' => null, ...$values, 'kind' => $kind, 'running' => Yes::said($typed['running'] ?? true)];
+        return ['curve' => null, 'rated_l_h' => null, 'air_l_min' => null, 'submergence_m' => null, 'lift_m' => null, 'riser_mm' => null, 'circuit' => null, ...$values, 'vessel_id' => $inside, 'kind' => $kind, 'running' => Yes::said($typed['running'] ?? true)];
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function refuseWhatLiftsNothing(array $values): void
+    {
+        $flow = $this->registry->run('flow.airlift', ['air_l_min' => $values['air_l_min'], 'submergence_m' => $values['submergence_m'], 'lift_m' => $values['lift_m'], 'bore_mm' => $values['riser_mm']])->number('flow_l_h');
+        if ($flow <= 0) {
+            throw BadInput::at('lift_m', 'So much air cannot lift water this high: more air, a deeper inlet or less lift.');
+        }
     }
 
     /**

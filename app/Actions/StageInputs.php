@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Stage;
+use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Registry;
@@ -23,10 +25,17 @@ final readonly class StageInputs
      *
      * @throws BadInput
      */
-    public function read(array $typed): array
+    public function read(System $system, array $typed): array
     {
+        $more = [
+            'vessel_id' => Inside::vessel($system, $typed['vessel_id'] ?? null), 'since' => self::day($typed, 'since'),
+            'bypassable' => Yes::said($typed['bypassable'] ?? null), 'bypassed' => Yes::said($typed['bypassed'] ?? null),
+        ];
+        if ($more['bypassed'] && ! $more['bypassable']) {
+            throw BadInput::at('bypassed', 'It has no bypass.');
+        }
         $values = (new TypedInputs([...$this->fields(), ...self::hydraulics()]))->read($typed);
-        $row = array_diff_key($values, ['loss_mm' => 0, 'rim_mm' => 0, 'may_drop_mm' => 0]);
+        $row = array_diff_key($values, array_flip(array_map(static fn (Input $input): string => $input->key, self::hydraulics())));
         try {
             $this->registry->run('filter.capacity', [...self::ANY_WATER, 'stages' => [$row]]);
         } catch (BadInput $bad) {
@@ -38,7 +47,7 @@ final readonly class StageInputs
 
         $lamp = $row['kind'] === 'uv' ? $this->lamp($typed) : [];
 
-        return ['lamp_w' => null, 'lamp_fitted_on' => null, 'sleeve_wiped_on' => null, ...$lamp, 'medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, ...$values];
+        return ['lamp_w' => null, 'lamp_fitted_on' => null, 'sleeve_wiped_on' => null, ...$lamp, 'medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, 'water_l' => null, 'plan_m2' => null, 'fed' => null, ...$values, ...$more];
     }
 
     /**
@@ -50,18 +59,33 @@ final readonly class StageInputs
         $values = (new TypedInputs([Input::number('lamp_w', 'Lamp', 'W', 1, 5000)->optional()]))->read(['lamp_w' => $typed['lamp_w'] ?? null]);
         $errors = [];
         foreach (['lamp_fitted_on', 'sleeve_wiped_on'] as $key) {
-            $text = is_string($typed[$key] ?? null) ? trim($typed[$key]) : '';
-            $day = $text === '' ? null : \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
-            if ($day === false || ($day !== null && $day->format('Y-m-d') !== $text)) {
-                $errors[$key] = 'Write the day as 2026-05-31.';
-            } elseif ($day !== null && $day->getTimestamp() > now()->addDay()->getTimestamp()) {
-                $errors[$key] = 'This day is still to come.';
-            } else {
-                $values[$key] = $day?->format('Y-m-d');
+            try {
+                $values[$key] = self::day($typed, $key);
+            } catch (BadInput $bad) {
+                $errors += $bad->errors;
             }
         }
 
         return $errors === [] ? $values : throw new BadInput($errors);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $typed
+     *
+     * @throws BadInput
+     */
+    private static function day(array $typed, string $key): ?string
+    {
+        $text = is_string($typed[$key] ?? null) ? trim($typed[$key]) : '';
+        $day = $text === '' ? null : \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
+        if ($day === false || ($day !== null && $day->format('Y-m-d') !== $text)) {
+            throw BadInput::at($key, 'Write the day as 2026-05-31.');
+        }
+        if ($day !== null && $day->getTimestamp() > now()->addDay()->getTimestamp()) {
+            throw BadInput::at($key, 'This day is still to come.');
+        }
+
+        return $day?->format('Y-m-d');
     }
 
     /** @return list<Input> */
@@ -71,6 +95,9 @@ final readonly class StageInputs
             Input::number('loss_mm', 'Head it loses at this flow', 'mm', 0, 20000)->optional(),
             Input::number('rim_mm', 'Rim above the water', 'mm', -500, 5000)->optional(),
             Input::number('may_drop_mm', 'Level may drop', 'mm', 0, 5000)->optional(),
+            Input::number('water_l', 'Water in it', 'L', 0.1, 1e6)->optional(),
+            Input::number('plan_m2', 'Its plan', 'm²', 0.001, 1e4)->optional(),
+            Input::choice('fed', 'Fed by', Stage::FED)->optional(),
         ];
     }
 

@@ -31,8 +31,9 @@ final readonly class BuildTemplates
             'pump_box' => self::pumpBox(),
             'single_tub' => [
                 'vessels' => [['name' => 'Tub', 'kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 1.2, 'depth_m' => 0.75], 'freeboard_m' => 0.12]],
-                'stages' => [['name' => 'Air-driven sponge', 'kind' => 'sponge', 'medium' => 'foam_10ppi', 'media_l' => 8, 'flow_l_h' => 500]],
-                'pumps' => [['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 10, 'power_w' => 8]],
+                'stages' => [['name' => 'Air-driven sponge', 'kind' => 'sponge', 'medium' => 'foam_10ppi', 'media_l' => 8, 'flow_l_h' => 500, 'loss_mm' => 2, 'inside' => 'Tub', 'fed' => 'air']],
+                'pumps' => [['name' => 'Airlift', 'kind' => 'airlift', 'air_l_min' => 10, 'power_w' => 8, 'inside' => 'Tub', 'submergence_m' => 0.5, 'lift_m' => 0.03, 'riser_mm' => 25]],
+                'lines' => [['Riser', 's:Air-driven sponge', 'p:Airlift', 25, 0.1, ['exit' => 1]]],
             ],
             'pond_bog' => self::pondBog(),
             'quarantine_bays' => self::quarantineBays(),

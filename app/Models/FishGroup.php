@@ -11,6 +11,7 @@ namespace App\Models;
  * @property int $count
  * @property float $length_cm
  * @property float $condition
+ * @property ?string $vessel_id the bay they swim in
  * @property int $position
  */
 final class FishGroup extends Part

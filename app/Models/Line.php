@@ -24,16 +24,30 @@ use Ironwort\Core\Loop\Place;
  * @property float $ends_above_mm
  * @property bool $guarded
  * @property ?string $outlet how a return meets the water
+ * @property ?string $intake what kind of mouth it has in its vessel
+ * @property bool $within_reach
+ * @property ?string $spot where in the vessel it opens
+ * @property ?string $aim which way a return blows
+ * @property ?string $leads_to where waste goes
+ * @property ?string $three_way_id the line it shares a three-way valve with
  * @property int $position
  */
 final class Line extends Part
 {
+    public const INTAKES = ['bottom_drain', 'skimmer', 'high_sponge', 'floor_pump', 'wall', 'overflow'];
+
+    public const SPOTS = ['one_end', 'middle', 'far_end'];
+
+    public const AIMS = ['along', 'across'];
+
+    public const WASTES = ['sewer', 'soakaway', 'garden', 'tank'];
+
     public const OUTLETS = ['pipe', 'jet', 'waterfall', 'spray_bar', 'venturi'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['fittings' => 'array', 'bore_mm' => 'float', 'length_m' => 'float', 'valve_open_pct' => 'float', 'check_valve' => 'boolean', 'guarded' => 'boolean', 'ends_above_mm' => 'float'];
+        return ['fittings' => 'array', 'bore_mm' => 'float', 'length_m' => 'float', 'valve_open_pct' => 'float', 'check_valve' => 'boolean', 'guarded' => 'boolean', 'within_reach' => 'boolean', 'ends_above_mm' => 'float'];
     }
 
     public function from(): Place

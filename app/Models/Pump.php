@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Flow\Airlift;
+use Ironwort\Core\Flow\PipeInputs;
+use Ironwort\Core\Flow\PumpCurve;
+
 /**
  * A pump of the loop, a circulator in a vessel, or an air pump.
  *
@@ -11,7 +16,12 @@ namespace App\Models;
  * @property string $kind
  * @property ?list<array{flow_l_h: float, head_m: float}> $curve of a water pump
  * @property ?float $rated_l_h of a circulator
- * @property ?float $air_l_min of an air pump
+ * @property ?float $air_l_min of an air pump or an airlift
+ * @property ?string $vessel_id the vessel it stands in
+ * @property ?float $submergence_m of an airlift's air inlet
+ * @property ?float $lift_m of an airlift above the water
+ * @property ?float $riser_mm bore of an airlift
+ * @property ?Carbon $retired_at
  * @property float $power_w
  * @property ?string $circuit
  * @property bool $running
@@ -19,11 +29,24 @@ namespace App\Models;
  */
 final class Pump extends Part
 {
-    public const KINDS = ['water', 'circulator', 'air'];
+    public const KINDS = ['water', 'circulator', 'air', 'airlift'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['curve' => 'array', 'rated_l_h' => 'float', 'air_l_min' => 'float', 'power_w' => 'float', 'running' => 'boolean'];
+        return ['curve' => 'array', 'rated_l_h' => 'float', 'air_l_min' => 'float', 'power_w' => 'float', 'running' => 'boolean', 'submergence_m' => 'float', 'lift_m' => 'float', 'riser_mm' => 'float', 'retired_at' => 'datetime'];
+    }
+
+    /** Whether it moves water round the loop. */
+    public function circulates(): bool
+    {
+        return $this->kind === 'water' || $this->kind === 'airlift';
+    }
+
+    public function curve(float $tempC): PumpCurve
+    {
+        return $this->kind === 'airlift'
+            ? (new Airlift((float) $this->air_l_min / 60000, (float) $this->submergence_m, (float) $this->riser_mm / 1000, tempC: $tempC))->curve()
+            : new PumpCurve(array_map(PipeInputs::m3s(...), array_column($this->curve ?? [], 'flow_l_h')), array_map(floatval(...), array_column($this->curve ?? [], 'head_m')));
     }
 }

@@ -25,16 +25,27 @@ use Illuminate\Support\Carbon;
  * @property ?float $lamp_w
  * @property ?Carbon $lamp_fitted_on
  * @property ?Carbon $sleeve_wiped_on
+ * @property ?string $vessel_id the vessel it stands in
+ * @property ?string $fed gravity, pumped or by air
+ * @property ?Carbon $since
+ * @property bool $bypassable
+ * @property bool $bypassed
+ * @property ?float $water_l
+ * @property ?float $plan_m2
+ * @property ?Carbon $retired_at
  * @property int $position
  */
 final class Stage extends Part
 {
+    public const FED = ['gravity', 'pumped', 'air'];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
         return [
             'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
             'maturity_pct' => 'float', 'fouling_pct' => 'float', 'loss_mm' => 'float', 'rim_mm' => 'float', 'may_drop_mm' => 'float', 'lamp_w' => 'float', 'lamp_fitted_on' => 'date', 'sleeve_wiped_on' => 'date',
+            'since' => 'date', 'bypassable' => 'boolean', 'bypassed' => 'boolean', 'water_l' => 'float', 'plan_m2' => 'float', 'retired_at' => 'datetime',
         ];
     }
 
@@ -46,7 +57,7 @@ final class Stage extends Part
             'medium' => $this->medium,
             'area_m2_m3' => $this->area_m2_m3,
             'media_l' => $this->media_l,
-            'flow_l_h' => $this->flow_l_h,
+            'flow_l_h' => $this->bypassed ? 0.0 : $this->flow_l_h,
             'branch' => $this->branch,
             'air_l_min' => $this->air_l_min,
             'maturity_pct' => $this->maturity_pct,

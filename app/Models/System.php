@@ -29,6 +29,7 @@ use Illuminate\Support\Facades\Auth;
  * @property Collection<int, Pump> $pumps
  * @property Collection<int, Line> $lines
  * @property Collection<int, FishGroup> $fish
+ * @property Collection<int, ShutOff> $shutOffs
  */
 final class System extends Model
 {
@@ -72,7 +73,7 @@ final class System extends Model
     public function vessels(): HasMany
     {
         $relation = $this->hasMany(Vessel::class);
-        $relation->orderBy('position')->orderBy('name');
+        $relation->whereNull('retired_at')->orderBy('position')->orderBy('name');
 
         return $relation;
     }
@@ -81,7 +82,7 @@ final class System extends Model
     public function stages(): HasMany
     {
         $relation = $this->hasMany(Stage::class);
-        $relation->orderBy('position')->orderBy('name');
+        $relation->whereNull('retired_at')->orderBy('position')->orderBy('name');
 
         return $relation;
     }
@@ -90,7 +91,7 @@ final class System extends Model
     public function pumps(): HasMany
     {
         $relation = $this->hasMany(Pump::class);
-        $relation->orderBy('position')->orderBy('name');
+        $relation->whereNull('retired_at')->orderBy('position')->orderBy('name');
 
         return $relation;
     }
@@ -109,6 +110,15 @@ final class System extends Model
     {
         $relation = $this->hasMany(FishGroup::class);
         $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
+    }
+
+    /** @return HasMany<ShutOff, $this> bays shut off now */
+    public function shutOffs(): HasMany
+    {
+        $relation = $this->hasMany(ShutOff::class);
+        $relation->whereNull('opened_at')->orderBy('shut_at');
 
         return $relation;
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Support\Carbon;
+
 /**
  * A bay, vat, tub, pond, sump or chamber. Its volume is computed from its shape whenever it is asked for.
  *
@@ -14,16 +16,29 @@ namespace App\Models;
  * @property float $freeboard_m
  * @property float $displaced_l
  * @property bool $netted
+ * @property float $level_mm water level against that of the system
+ * @property ?float $may_fall_mm how far the level may fall with the pump running
+ * @property bool $overflow
+ * @property bool $float_valve
+ * @property string $shade
+ * @property ?Carbon $retired_at
  * @property int $position
  */
 final class Vessel extends Part
 {
     public const KINDS = ['bay', 'vat', 'tub', 'pond', 'sump', 'chamber'];
 
+    public const SHADES = ['none', 'part', 'full'];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean'];
+        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean', 'level_mm' => 'float', 'may_fall_mm' => 'float', 'overflow' => 'boolean', 'float_valve' => 'boolean', 'retired_at' => 'datetime'];
+    }
+
+    public function holdsFish(): bool
+    {
+        return ! in_array($this->kind, ['sump', 'chamber'], true);
     }
 
     /** @return array<string, mixed> input of `volume.vessel` */

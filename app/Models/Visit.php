@@ -18,11 +18,13 @@ use Illuminate\Support\Carbon;
  * @property string $site_id
  * @property string $system_id
  * @property ?string $user_id
+ * @property ?string $vessel_id the bay it was taken in
  * @property Carbon $taken_at
  * @property Carbon $booked_at
  * @property ?Carbon $withdrawn_at
  * @property System $system
  * @property ?User $user
+ * @property ?Vessel $vessel
  * @property Collection<int, Reading> $readings
  */
 final class Visit extends Model
@@ -46,7 +48,7 @@ final class Visit extends Model
      */
     public static function bookedAt(System $system): Builder
     {
-        $query = self::query()->where('system_id', $system->id)->with(['readings', 'user']);
+        $query = self::query()->where('system_id', $system->id)->with(['readings', 'user', 'vessel']);
         $query->whereNull('withdrawn_at')->orderByDesc('taken_at')->orderByDesc('id');
 
         return $query;
@@ -62,6 +64,12 @@ final class Visit extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Vessel, $this> */
+    public function vessel(): BelongsTo
+    {
+        return $this->belongsTo(Vessel::class);
     }
 
     /** @return HasMany<Reading, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reports;
 
+use App\Builds\BuiltLoop;
 use App\Figures\Figure;
 use App\Figures\Origin;
 use App\Models\Line;
@@ -13,13 +14,9 @@ use App\Models\System;
 use App\Models\Vessel;
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Registry;
-use Ironwort\Core\Flow\FittingTable;
-use Ironwort\Core\Flow\PipeInputs;
-use Ironwort\Core\Flow\PumpCurve;
 use Ironwort\Core\Flow\UnsolvableNetwork;
 use Ironwort\Core\Flow\Valve;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Loop\AirPump;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopCheck;
 use Ironwort\Core\Loop\LoopFlow;
@@ -28,14 +25,13 @@ use Ironwort\Core\Loop\LoopPump;
 use Ironwort\Core\Loop\LoopStage;
 use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
-use Ironwort\Core\Loop\PlaceKind;
 use Ironwort\Core\Loop\Turnover;
 use Ironwort\Core\Measure\Say;
 
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
 final readonly class PlumbingReport
 {
-    public function __construct(private FittingTable $fittings, private SystemReport $systems, private VolumeReport $volumes, private Registry $registry)
+    public function __construct(private BuiltLoop $built, private CutOff $cutOff, private SystemReport $systems, private VolumeReport $volumes, private Registry $registry)
     {
     }
 
@@ -43,7 +39,7 @@ final readonly class PlumbingReport
     public function of(System $system, LatestWater $water): array
     {
         $temperature = $water->get(Parameter::Temperature)->value ?? 20.0;
-        $loop = $this->loop($system, $temperature);
+        $loop = $this->built->of($system, $temperature);
         $volume = $this->volumes->inUse($system)->value;
         $answer = [
             'temp_c' => $temperature,
@@ -53,7 +49,7 @@ final readonly class PlumbingReport
             'cautions' => [],
         ];
         $flow = null;
-        if ($loop->lines !== []) {
+        if (self::moves($loop)) {
             try {
                 $flow = LoopFlow::of($loop);
                 $slow = $volume > 0 ? Turnover::check($system->kind, $flow->returned() / $volume) : null;
@@ -63,6 +59,7 @@ final readonly class PlumbingReport
             }
         }
         $returned = $flow?->returned();
+        $cut = array_map(static fn (Vessel $vessel): string => $vessel->id, CutOff::vessels($system));
 
         return [
             ...$answer,
@@ -75,7 +72,10 @@ final readonly class PlumbingReport
             'lines' => array_map(fn (Line $line, LoopLine $built): array => $this->line($line, $built, $flow, $temperature), array_values($system->lines->all()), $loop->lines),
             'stages' => array_values($system->stages->map(fn (Stage $stage): array => $this->stage($stage, $flow, $volume))->all()),
             'pumps' => array_values($system->pumps->map(fn (Pump $pump): array => $this->pump($pump, $loop, $flow))->all()),
-            'vessels' => array_values($system->vessels->map(fn (Vessel $vessel): array => ['id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'volume_l' => $this->systems->vessel($vessel)->value])->all()),
+            'vessels' => array_map(fn (Vessel $vessel, LoopVessel $built): array => $this->vessel($vessel, $built, $flow, in_array($vessel->id, $cut, true)), array_values($system->vessels->all()), $loop->vessels),
+            'network' => $flow?->rows,
+            'shut_off' => $this->cutOff->times($system, $water),
+            'bodies' => $this->cutOff->bodies($system),
         ];
     }
 
@@ -86,39 +86,14 @@ final readonly class PlumbingReport
      */
     public function stageFlows(System $system, LatestWater $water): array
     {
-        $loop = $this->loop($system, $water->get(Parameter::Temperature)->value ?? 20.0);
+        $loop = $this->built->of($system, $water->get(Parameter::Temperature)->value ?? 20.0);
         try {
-            $flow = $loop->lines === [] ? null : LoopFlow::of($loop);
+            $flow = self::moves($loop) ? LoopFlow::of($loop) : null;
         } catch (UnsolvableNetwork) {
             $flow = null;
         }
 
         return array_map(static fn (LoopStage $stage): array => ['id' => $stage->id, 'flow_l_h' => $flow === null ? null : abs($flow->stageFlow($stage->id))], $loop->stages);
-    }
-
-    private function loop(System $system, float $temperature): Loop
-    {
-        $lines = $system->lines->map(fn (Line $line): LoopLine => new LoopLine(
-            $line->id, $line->name, $line->from(), $line->to(), $line->bore_mm, $line->length_m, $this->fittings->sum($line->fittings),
-            $line->valve_open_pct, $line->check_valve, $line->ends_above_mm / 1000, $line->to()->kind === PlaceKind::Outside,
-            $line->guarded, in_array($line->outlet, ['jet', 'waterfall', 'spray_bar', 'venturi'], true),
-        ));
-        $stages = $system->stages->map(static fn (Stage $stage): LoopStage => new LoopStage(
-            $stage->id, $stage->name, $stage->loss_mm / 1000, PipeInputs::m3s(max(1.0, $stage->flow_l_h)),
-            $stage->rim_mm === null ? null : $stage->rim_mm / 1000, $stage->may_drop_mm === null ? null : $stage->may_drop_mm / 1000,
-        ));
-        $pumps = $system->pumps->filter(static fn (Pump $pump): bool => $pump->kind === 'water')->map(static fn (Pump $pump): LoopPump => new LoopPump(
-            $pump->id, $pump->name, new PumpCurve(
-                array_map(PipeInputs::m3s(...), array_column($pump->curve ?? [], 'flow_l_h')),
-                array_map(floatval(...), array_column($pump->curve ?? [], 'head_m')),
-            ), $pump->power_w, $pump->running, $pump->circuit,
-        ));
-
-        return new Loop(
-            array_values($system->vessels->map(static fn (Vessel $vessel): LoopVessel => new LoopVessel($vessel->id, $vessel->name, ! in_array($vessel->kind, ['sump', 'chamber'], true), $vessel->netted))->all()),
-            array_values($stages->all()), array_values($pumps->all()), array_values($lines->all()), $temperature,
-            array_values($system->pumps->filter(static fn (Pump $pump): bool => $pump->kind === 'air')->map(static fn (Pump $pump): AirPump => new AirPump($pump->name, $pump->circuit, $pump->running))->all()),
-        );
     }
 
     /** @return array<string, mixed> */
@@ -137,7 +112,9 @@ final readonly class PlumbingReport
             'fittings_k' => $built->fittingsK,
             'valve_open_pct' => $line->valve_open_pct,
             'flow_l_h' => $litres,
-            'velocity_m_s' => $flow?->lineVelocity($line->id),
+            'velocity_m_s' => $flow?->lineVelocity($built),
+            'ask' => $flow !== null && $built->open() && ! $built->overflow ? $flow->asked('line', $line->id) : null,
+            'overflow' => $built->overflow,
             'drop' => $litres === null || abs($litres) < 1 ? null : $this->drop($line, $built, abs($litres), $temperature)->toArray(),
         ];
     }
@@ -207,6 +184,12 @@ final readonly class PlumbingReport
             'kind' => $stage->kind,
             'branch' => $stage->branch,
             'flow_l_h' => $litres,
+            'ask' => $flow?->asked('stage', $stage->id),
+            'ask_level' => $flow?->lowestPoint($stage->id),
+            'bypassed' => $stage->bypassed,
+            'vessel_id' => $stage->vessel_id,
+            'residence_min' => $litres === null || $litres < 1 || $stage->water_l === null ? null : 60 * $stage->water_l / $litres,
+            'rises_m_h' => $litres === null || $stage->plan_m2 === null ? null : $litres / 1000 / $stage->plan_m2,
             'reckoned_l_h' => $stage->flow_l_h,
             // A closed stage has a pressure and no level to look at.
             'level_mm' => $level === null || ($stage->rim_mm === null && $stage->may_drop_mm === null) ? null : 1000 * $level,
@@ -214,6 +197,24 @@ final readonly class PlumbingReport
             'rim_mm' => $stage->rim_mm,
             'uv' => $litres === null ? null : $this->uv($stage, $litres, $volume)?->toArray(),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function vessel(Vessel $vessel, LoopVessel $built, ?LoopFlow $flow, bool $cut): array
+    {
+        $rise = $flow?->riseOverLip($built);
+        $perCm = $vessel->may_fall_mm === null ? null : $this->registry->run('volume.vessel', $vessel->calculation())->figures['per_cm_l'];
+
+        return [
+            'id' => $vessel->id, 'name' => $vessel->name, 'kind' => $vessel->kind, 'volume_l' => $this->systems->vessel($vessel)->value, 'level_mm' => $vessel->level_mm,
+            'rise_mm' => $rise === null ? null : 1000 * $rise, 'may_fall_mm' => $vessel->may_fall_mm, 'may_lose_l' => is_float($perCm) ? $perCm * (float) $vessel->may_fall_mm / 10 : null, 'shut_off' => $cut,
+        ];
+    }
+
+    /** Whether there is anything to follow: a line, or a pump that stands in the water it moves. */
+    private static function moves(Loop $loop): bool
+    {
+        return $loop->lines !== [] || array_filter($loop->pumps, static fn (LoopPump $pump): bool => $pump->insideVessel !== null) !== [];
     }
 
     /** @return array<string, mixed> */
@@ -231,6 +232,8 @@ final readonly class PlumbingReport
             'kwh_d' => $pump->running ? 0.024 * $pump->power_w : 0.0,
             'flow_l_h' => $built === null ? ($pump->running ? $pump->rated_l_h : 0.0) : $flow?->pumpFlow($pump->id),
             'head_m' => $built === null ? null : $flow?->pumpHead($built),
+            'ask' => $built === null || ! $built->on ? null : $flow?->asked('pump', $pump->id),
+            'vessel_id' => $pump->vessel_id,
             'air_l_min' => $pump->air_l_min,
         ];
     }

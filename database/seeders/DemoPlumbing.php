@@ -21,7 +21,10 @@ final readonly class DemoPlumbing
             'Cold Store' => self::coldStore(),
             'Yard Pond' => self::yardPond(),
             'Nursery' => self::nursery(),
-            default => ['pumps' => [['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 12, 'power_w' => 9, 'circuit' => 'Ring 2']], 'lines' => []],
+            default => [
+                'pumps' => [['name' => 'Airlift', 'kind' => 'airlift', 'air_l_min' => 12, 'power_w' => 9, 'circuit' => 'Ring 2', 'inside' => 'Tub', 'submergence_m' => 0.5, 'lift_m' => 0.03, 'riser_mm' => 25]],
+                'lines' => [['Riser', 's:Air-driven sponge', 'p:Airlift', 25, 0.1, ['exit' => 1]]],
+            ],
         };
     }
 
@@ -30,6 +33,8 @@ final readonly class DemoPlumbing
     {
         $drain = ['drain_dome' => 1, 'bend_90' => 2, 'exit' => 1];
         $return = ['elbow_90' => 2, 'tee_branch' => 1, 'exit' => 1];
+        $mouth = ['intake' => 'bottom_drain', 'spot' => 'middle'];
+        $jet = ['outlet' => 'jet', 'spot' => 'one_end', 'aim' => 'along'];
 
         return [
             'pumps' => [
@@ -38,17 +43,17 @@ final readonly class DemoPlumbing
                 ['name' => 'Air pump, moving bed', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 42, 'circuit' => 'Ring 2'],
             ],
             'lines' => [
-                ['Drain 1', 'v:Bay 1', 's:Vortex', 103.6, 5.5, $drain, 'valve_open_pct' => 100],
-                ['Drain 2', 'v:Bay 2', 's:Vortex', 103.6, 3.8, $drain, 'valve_open_pct' => 100],
-                ['Drain 3', 'v:Bay 3', 's:Vortex', 103.6, 6.2, $drain, 'valve_open_pct' => 100],
+                ['Drain 1', 'v:Bay 1', 's:Vortex', 103.6, 5.5, $drain, 'valve_open_pct' => 100, ...$mouth],
+                ['Drain 2', 'v:Bay 2', 's:Vortex', 103.6, 3.8, $drain, 'valve_open_pct' => 100, ...$mouth],
+                ['Drain 3', 'v:Bay 3', 's:Vortex', 103.6, 6.2, $drain, 'valve_open_pct' => 100, ...$mouth],
                 ['Vortex to brushes', 's:Vortex', 's:Brushes', 152, 0.5, ['entry_sharp' => 1, 'exit' => 1]],
                 ['Brushes to moving bed', 's:Brushes', 's:Moving bed', 152, 0.5, ['entry_sharp' => 1, 'exit' => 1]],
                 ['Suction', 's:Moving bed', 'p:Main pump', 63, 1.4, ['strainer' => 1, 'bend_90' => 1], 'valve_open_pct' => 100, 'check_valve' => true],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 56, 1.2, ['elbow_90' => 1, 'swing_check' => 1]],
-                ['Return 1', 's:UV lamp', 'v:Bay 1', 43, 7.0, $return, 'valve_open_pct' => 90, 'outlet' => 'jet'],
-                ['Return 2', 's:UV lamp', 'v:Bay 2', 43, 4.5, $return, 'valve_open_pct' => 75, 'outlet' => 'jet'],
-                ['Return 3', 's:UV lamp', 'v:Bay 3', 43, 8.5, $return, 'valve_open_pct' => 100, 'outlet' => 'jet'],
-                ['Vortex waste', 's:Vortex', 'outside', 50, 3.0, ['entry_sharp' => 1], 'valve_open_pct' => 0],
+                ['Return 1', 's:UV lamp', 'v:Bay 1', 43, 7.0, $return, 'valve_open_pct' => 90, ...$jet],
+                ['Return 2', 's:UV lamp', 'v:Bay 2', 43, 4.5, $return, 'valve_open_pct' => 75, ...$jet],
+                ['Return 3', 's:UV lamp', 'v:Bay 3', 43, 8.5, $return, 'valve_open_pct' => 100, ...$jet],
+                ['Vortex waste', 's:Vortex', 'outside', 50, 3.0, ['entry_sharp' => 1], 'valve_open_pct' => 0, 'leads_to' => 'soakaway'],
             ],
         ];
     }
@@ -81,10 +86,11 @@ final readonly class DemoPlumbing
                 ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 30, 'power_w' => 22, 'circuit' => 'Cold store'],
             ],
             'lines' => [
-                ['Suction', 'v:Bay', 'p:Pump', 50, 2.0, ['strainer' => 1, 'elbow_90' => 2], 'valve_open_pct' => 100, 'check_valve' => true, 'guarded' => true],
+                ['Floor suction', 'v:Bay', 'p:Pump', 50, 2.0, ['strainer' => 1, 'elbow_90' => 2], 'valve_open_pct' => 60, 'check_valve' => true, 'guarded' => true, 'intake' => 'wall', 'spot' => 'one_end'],
+                ['High sponge', 'v:Bay', 'p:Pump', 50, 1.2, ['strainer' => 1, 'elbow_90' => 2], 'valve_open_pct' => 40, 'check_valve' => true, 'guarded' => true, 'intake' => 'high_sponge', 'spot' => 'one_end', 'three_way' => 'Floor suction'],
                 ['Delivery', 'p:Pump', 's:Static bead', 38, 1.5, ['elbow_90' => 2]],
                 ['Riser', 's:Static bead', 's:Shower', 38, 1.8, ['elbow_90' => 2]],
-                ['Fall to the bay', 's:Shower', 'v:Bay', 50, 0.4, ['spray_bar' => 1], 'ends_above_mm' => 1250],
+                ['Fall to the bay', 's:Shower', 'v:Bay', 50, 0.4, ['spray_bar' => 1], 'ends_above_mm' => 1250, 'spot' => 'far_end'],
             ],
         ];
     }
@@ -118,7 +124,8 @@ final readonly class DemoPlumbing
     /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
     private static function nursery(): array
     {
-        $feed = static fn (int $tub, float $length): array => ["Feed {$tub}", 's:Bead', "v:Tub {$tub}", 20, $length, ['elbow_90' => 3], 'valve_open_pct' => 80, 'ends_above_mm' => 650];
+        $feed = static fn (int $tub, float $length): array => ["Feed {$tub}", 's:Bead', "v:Tub {$tub}", 20, $length, ['elbow_90' => 3], 'valve_open_pct' => 80, 'ends_above_mm' => 50, 'outlet' => 'spray_bar'];
+        $fall = static fn (int $tub, float $length): array => ["Fall {$tub}", "v:Tub {$tub}", 'v:Sump', 46, $length, ['entry_sharp' => 1, 'bend_90' => 1], 'guarded' => true, 'intake' => 'overflow'];
 
         return [
             'pumps' => [
@@ -130,6 +137,7 @@ final readonly class DemoPlumbing
                 ['Delivery', 'p:Sump pump', 's:Sponge', 32, 0.8, ['elbow_90' => 1]],
                 ['Sponge to bead', 's:Sponge', 's:Bead', 32, 0.6, ['elbow_90' => 2]],
                 $feed(1, 1.5), $feed(2, 2.3), $feed(3, 3.1), $feed(4, 3.9),
+                $fall(1, 1.2), $fall(2, 2.0), $fall(3, 2.8), $fall(4, 3.6),
             ],
         ];
     }

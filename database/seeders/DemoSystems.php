@@ -27,16 +27,16 @@ final readonly class DemoSystems
     /** @return array<string, mixed> */
     private static function pressRoom(): array
     {
-        $bay = ['kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 2.4, 'width_m' => 1.6, 'depth_m' => 0.9], 'freeboard_m' => 0.12, 'netted' => true];
+        $bay = ['kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 2.4, 'width_m' => 1.6, 'depth_m' => 0.9], 'freeboard_m' => 0.12, 'netted' => true, 'overflow' => true, 'may_fall_mm' => 60, 'shade' => 'full'];
 
         return [
             'name' => 'Press Room', 'kind' => 'holding', 'life_stage' => 'adult',
             'vessels' => [['name' => 'Bay 1', ...$bay], ['name' => 'Bay 2', ...$bay], ['name' => 'Bay 3', ...$bay]],
             'stages' => [
-                ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200, 'loss_mm' => 8, 'rim_mm' => 100],
-                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'fouling_pct' => 25, 'loss_mm' => 12, 'rim_mm' => 100],
-                ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60, 'loss_mm' => 10, 'rim_mm' => 100, 'may_drop_mm' => 120],
-                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200, 'loss_mm' => 60, 'lamp_w' => 55, 'lamp_fitted_on' => self::daysAgo(210), 'sleeve_wiped_on' => self::daysAgo(74)],
+                ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200, 'loss_mm' => 8, 'rim_mm' => 100, 'water_l' => 620, 'plan_m2' => 1.13, 'fed' => 'gravity', 'since' => self::daysAgo(900)],
+                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'fouling_pct' => 25, 'loss_mm' => 12, 'rim_mm' => 100, 'water_l' => 420, 'fed' => 'gravity', 'since' => self::daysAgo(900)],
+                ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60, 'loss_mm' => 10, 'rim_mm' => 100, 'may_drop_mm' => 120, 'water_l' => 560, 'fed' => 'gravity', 'since' => self::daysAgo(610)],
+                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200, 'loss_mm' => 60, 'fed' => 'pumped', 'bypassable' => true, 'lamp_w' => 55, 'lamp_fitted_on' => self::daysAgo(210), 'sleeve_wiped_on' => self::daysAgo(74)],
             ],
             'fish' => [
                 ['name' => 'Two-year koi', 'count' => 20, 'length_cm' => 42],
@@ -54,7 +54,7 @@ final readonly class DemoSystems
     /** @return array<string, mixed> */
     private static function arrivals(): array
     {
-        $tub = ['kind' => 'tub', 'shape' => 'dished_cylinder', 'measures' => ['diameter_m' => 1.9, 'side_depth_m' => 0.8, 'dish_depth_m' => 0.12], 'freeboard_m' => 0.1, 'netted' => true];
+        $tub = ['kind' => 'tub', 'shape' => 'dished_cylinder', 'measures' => ['diameter_m' => 1.9, 'side_depth_m' => 0.8, 'dish_depth_m' => 0.12], 'freeboard_m' => 0.1, 'netted' => true, 'overflow' => true, 'may_fall_mm' => 40, 'shade' => 'full'];
 
         return [
             'name' => 'Arrivals', 'kind' => 'quarantine', 'life_stage' => 'quarantine',
@@ -78,7 +78,7 @@ final readonly class DemoSystems
     {
         return [
             'name' => 'Cold Store', 'kind' => 'start', 'life_stage' => 'starting',
-            'vessels' => [['name' => 'Bay', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 3.0, 'width_m' => 1.5, 'depth_m' => 1.0], 'freeboard_m' => 0.1]],
+            'vessels' => [['name' => 'Bay', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 3.0, 'width_m' => 1.5, 'depth_m' => 1.0], 'freeboard_m' => 0.1, 'may_fall_mm' => 250, 'shade' => 'full']],
             'stages' => [
                 ['name' => 'Static bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 4000, 'maturity_pct' => 18, 'loss_mm' => 600],
                 ['name' => 'Shower', 'kind' => 'shower', 'medium' => 'ball', 'media_l' => 120, 'flow_l_h' => 4000, 'maturity_pct' => 18],
@@ -100,12 +100,12 @@ final readonly class DemoSystems
             'name' => 'Yard Pond', 'kind' => 'display', 'life_stage' => 'adult',
             'vessels' => [['name' => 'Pond', 'kind' => 'pond', 'shape' => 'sections', 'measures' => ['stations' => [
                 ['at_m' => 0, 'area_m2' => 0], ['at_m' => 1.75, 'area_m2' => 3.9], ['at_m' => 3.5, 'area_m2' => 6.4], ['at_m' => 5.25, 'area_m2' => 5.2], ['at_m' => 7, 'area_m2' => 0.4],
-            ]]]],
+            ]], 'overflow' => true, 'float_valve' => true, 'shade' => 'part']],
             'stages' => [
                 ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 20, 'loss_mm' => 15, 'rim_mm' => 60],
                 ['name' => 'Matting bay', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 10, 'loss_mm' => 10, 'rim_mm' => 60, 'may_drop_mm' => 150],
                 ['name' => 'Bog', 'kind' => 'bog', 'medium' => 'gravel_10_20', 'media_l' => 1800, 'flow_l_h' => 3000],
-                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000, 'lamp_w' => 110, 'lamp_fitted_on' => self::daysAgo(160), 'sleeve_wiped_on' => self::daysAgo(101)],
+                ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000, 'bypassable' => true, 'lamp_w' => 110, 'lamp_fitted_on' => self::daysAgo(160), 'sleeve_wiped_on' => self::daysAgo(101)],
             ],
             'fish' => [['name' => 'Pond koi', 'count' => 16, 'length_cm' => 58], ['name' => 'Old females', 'count' => 6, 'length_cm' => 69]],
             'feed_g_d' => 300,
@@ -120,13 +120,13 @@ final readonly class DemoSystems
     /** @return array<string, mixed> */
     private static function nursery(): array
     {
-        $tub = ['kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 0.9, 'depth_m' => 0.65], 'freeboard_m' => 0.1, 'netted' => true];
+        $tub = ['kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 0.9, 'depth_m' => 0.65], 'freeboard_m' => 0.1, 'netted' => true, 'overflow' => true, 'shade' => 'full'];
 
         return [
             'name' => 'Nursery', 'kind' => 'fry', 'life_stage' => 'fry',
             'vessels' => [
                 ['name' => 'Tub 1', ...$tub], ['name' => 'Tub 2', ...$tub], ['name' => 'Tub 3', ...$tub], ['name' => 'Tub 4', ...$tub],
-                ['name' => 'Sump', 'kind' => 'sump', 'shape' => 'box', 'measures' => ['length_m' => 1.2, 'width_m' => 0.6, 'depth_m' => 0.6], 'freeboard_m' => 0.15],
+                ['name' => 'Sump', 'kind' => 'sump', 'shape' => 'box', 'measures' => ['length_m' => 1.2, 'width_m' => 0.6, 'depth_m' => 0.6], 'freeboard_m' => 0.15, 'level_mm' => -600, 'float_valve' => true, 'overflow' => true],
             ],
             'stages' => [
                 ['name' => 'Sponge', 'kind' => 'sponge', 'medium' => 'foam_20ppi', 'media_l' => 25, 'flow_l_h' => 2400, 'fouling_pct' => 15, 'loss_mm' => 40],
@@ -147,8 +147,8 @@ final readonly class DemoSystems
     {
         return [
             'name' => 'Hospital tub', 'kind' => 'hospital', 'life_stage' => 'quarantine',
-            'vessels' => [['name' => 'Tub', 'kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 1.1, 'depth_m' => 0.75], 'freeboard_m' => 0.12]],
-            'stages' => [['name' => 'Air-driven sponge', 'kind' => 'sponge', 'medium' => 'foam_10ppi', 'media_l' => 8, 'flow_l_h' => 500]],
+            'vessels' => [['name' => 'Tub', 'kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 1.1, 'depth_m' => 0.75], 'freeboard_m' => 0.12, 'netted' => true]],
+            'stages' => [['name' => 'Air-driven sponge', 'kind' => 'sponge', 'medium' => 'foam_10ppi', 'media_l' => 8, 'flow_l_h' => 500, 'loss_mm' => 2, 'inside' => 'Tub', 'fed' => 'air']],
             'fish' => [['name' => 'Ulcer, left flank', 'count' => 1, 'length_cm' => 47]],
             'feed_g_d' => 3,
             'days' => [6, 5, 4, 3, 2, 1, 0],

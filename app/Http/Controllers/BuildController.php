@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Inside;
 use App\Actions\LineInputs;
 use App\Actions\PumpInputs;
+use App\Actions\RemovePart;
 use App\Actions\StageInputs;
 use App\Actions\TypedInputs;
-use App\Actions\Yes;
+use App\Actions\VesselInputs;
 use App\Http\Resources\BuildResource;
 use App\Models\FeedFigure;
 use App\Models\FishGroup;
@@ -39,37 +41,41 @@ final class BuildController extends Controller
     }
 
     /** The volume of the measures typed so far, without keeping anything. */
-    public function vesselMeaning(Request $request, SystemReport $report): JsonResponse
+    public function vesselMeaning(Request $request, SystemReport $report, VesselInputs $vessels): JsonResponse
     {
-        return new JsonResponse($report->vessel(new Vessel(['name' => 'This vessel', ...$this->vesselColumns($request)]))->toArray());
+        return new JsonResponse($report->vessel(new Vessel(['name' => 'This vessel', ...$vessels->shape($request->all())]))->toArray());
     }
 
-    public function putVessel(Request $request, System $system, string $id): JsonResponse
+    public function putVessel(Request $request, System $system, string $id, VesselInputs $vessels): JsonResponse
     {
-        $named = $this->named($request, Vessel::KINDS, Rule::unique('vessels', 'name')->where('system_id', $system->id)->ignore(strtoupper($id)));
+        $named = $this->named($request, Vessel::KINDS, Rule::unique('vessels', 'name')->where('system_id', $system->id)->whereNull('retired_at')->ignore(strtoupper($id)));
 
-        return $this->put(Vessel::class, $system, $id, [...$named, ...$this->vesselColumns($request), 'netted' => Yes::said($request->input('netted'))], $this->seen($request));
+        return $this->put(Vessel::class, $system, $id, [...$named, ...$vessels->read($request->all())], $this->seen($request));
     }
 
     public function putStage(Request $request, System $system, string $id, StageInputs $stages): JsonResponse
     {
         $named = $this->named($request, null, null);
 
-        return $this->put(Stage::class, $system, $id, [...$named, ...$stages->read($request->except(['name', 'seen', 'version']))], $this->seen($request));
+        return $this->put(Stage::class, $system, $id, [...$named, ...$stages->read($system, $request->except(['name', 'seen', 'version']))], $this->seen($request));
     }
 
     public function putPump(Request $request, System $system, string $id, PumpInputs $pumps): JsonResponse
     {
         $named = $this->named($request, Pump::KINDS, null);
 
-        return $this->put(Pump::class, $system, $id, [...$named, ...$pumps->read($request->except(['name']))], $this->seen($request));
+        return $this->put(Pump::class, $system, $id, [...$named, ...$pumps->read($system, $request->except(['name']))], $this->seen($request));
     }
 
     public function putLine(Request $request, System $system, string $id, LineInputs $lines): JsonResponse
     {
         $named = $this->named($request, null, null);
 
-        return $this->put(Line::class, $system, $id, [...$named, ...$lines->read($system, $request->except(['name']))], $this->seen($request));
+        $columns = $lines->read($system, strtoupper($id), $request->except(['name']));
+        $answer = $this->put(Line::class, $system, $id, [...$named, ...$columns], $this->seen($request));
+        $lines->settleThreeWay($system, strtoupper($id));
+
+        return $answer->getStatusCode() === 200 ? $this->build($system) : $answer;
     }
 
     public function putFish(Request $request, System $system, string $id): JsonResponse
@@ -81,7 +87,7 @@ final class BuildController extends Controller
             throw BadInput::at('count', 'Fish are counted whole.');
         }
 
-        return $this->put(FishGroup::class, $system, $id, [...$named, 'condition' => Condition::USUAL, ...$values, 'count' => (int) $values['count']], $this->seen($request));
+        return $this->put(FishGroup::class, $system, $id, [...$named, 'condition' => Condition::USUAL, ...$values, 'count' => (int) $values['count'], 'vessel_id' => Inside::vessel($system, $request->input('vessel_id'))], $this->seen($request));
     }
 
     /** A feed figure from today on; earlier ones stay as they were. */
@@ -98,33 +104,23 @@ final class BuildController extends Controller
         return $this->build($system);
     }
 
-    public function destroy(System $system, string $kind, string $id): JsonResponse
+    public function destroy(System $system, string $kind, string $id, RemovePart $parts): JsonResponse
     {
         Gate::authorize('write');
-        $class = ['vessels' => Vessel::class, 'stages' => Stage::class, 'pumps' => Pump::class, 'lines' => Line::class, 'fish' => FishGroup::class][$kind];
-        $id = strtoupper($id);
-        $leading = $kind === 'lines' ? [] : $this->linesAt($system, $id);
-        if ($leading !== []) {
-            throw BadInput::at('id', 'Lines still lead here: '.implode(', ', $leading).'. Move or remove them first.');
-        }
-        $class::query()->where('system_id', $system->id)->whereKey($id)->delete();
+        $parts->delete($system, $kind, $id);
 
         return $this->build($system);
     }
 
-    /** @return array<string, mixed> */
-    private function vesselColumns(Request $request): array
+    /** Takes a part out of service, or back in; what the book says of it stays. */
+    public function retire(Request $request, System $system, string $kind, string $id, RemovePart $parts): JsonResponse
     {
-        $inputs = $this->registry->named('volume.vessel')->inputs();
-        $values = (new TypedInputs($inputs))->read($request->except(['name', 'kind', 'netted']));
-        $this->registry->run('volume.vessel', $values);
+        Gate::authorize('write');
+        /** @var array{retired: bool} $given */
+        $given = $request->validate(['retired' => ['required', 'boolean']], ['retired.required' => 'Say whether it is retired.']);
+        $parts->retire($system, $kind, $id, $given['retired']);
 
-        return [
-            'shape' => $values['shape'],
-            'measures' => array_diff_key($values, ['shape' => 0, 'freeboard_m' => 0, 'displaced_l' => 0]),
-            'freeboard_m' => $values['freeboard_m'] ?? 0.0,
-            'displaced_l' => $values['displaced_l'] ?? 0.0,
-        ];
+        return $this->build($system);
     }
 
     /**
@@ -162,14 +158,6 @@ final class BuildController extends Controller
         $part->fill($columns)->save();
 
         return $this->build($system);
-    }
-
-    /** @return list<string> names of the lines that begin or end at a part */
-    private function linesAt(System $system, string $id): array
-    {
-        return array_values($system->lines
-            ->filter(static fn (Line $line): bool => $line->from()->id === $id || $line->to()->id === $id)
-            ->map(static fn (Line $line): string => $line->name)->all());
     }
 
     /** The version of the part that whoever saves has seen; null when it is new or nobody says. */

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\BookVisit;
 use App\Http\Resources\VisitResource;
 use App\Models\System;
+use App\Models\Vessel;
 use App\Reports\LatestWater;
 use App\Reports\WaterMeaning;
 use Illuminate\Http\JsonResponse;
@@ -25,8 +26,8 @@ final class LogController extends Controller
 {
     public function meaning(Request $request, System $system, WaterMeaning $meaning): JsonResponse
     {
-        $line = $this->line($request);
-        $system->load('site');
+        $system->load(['site', 'vessels']);
+        $line = $this->line($request, $system);
         $understood = $meaning->of($system, LatestWater::of($system), $this->readings($line));
         $typed = array_keys($this->readings($line));
 
@@ -34,6 +35,7 @@ final class LogController extends Controller
             'readings' => array_values(array_filter($understood['strips'], static fn (array $strip): bool => in_array($strip['parameter'], $typed, true)
                 || ($strip['figure'] !== null && $typed !== []))),
             'taken_at' => $line->time === null ? null : $this->time($line->time, $system->site->timezone)->toIso8601ZuluString(),
+            'place' => $line->place,
             'faults' => array_map(static fn (LogFault $fault): array => ['at' => $fault->at, 'length' => $fault->length, 'message' => $fault->message], $line->faults),
         ]);
     }
@@ -43,7 +45,7 @@ final class LogController extends Controller
         Gate::authorize('write');
         /** @var array{id: string} $given */
         $given = $request->validate(['id' => ['required', 'ulid']]);
-        $line = $this->line($request);
+        $line = $this->line($request, $system);
         if ($line->faults !== []) {
             throw BadInput::at('line', $line->faults[0]->message);
         }
@@ -56,23 +58,23 @@ final class LogController extends Controller
         }
         $takenAt = $line->time === null ? Carbon::now() : $this->time($line->time, $system->site->timezone);
         try {
-            $visit = $book->book(strtoupper($given['id']), $system, $this->person($request), $takenAt, $this->readings($line), $typed);
+            $visit = $book->book(strtoupper($given['id']), $system, $this->person($request), $takenAt, $this->readings($line), $typed, $system->vessels->firstWhere('name', $line->place)?->id);
         } catch (BadInput $bad) {
             throw BadInput::at('line', implode(' ', $bad->errors));
         }
-        $visit->load(['readings', 'user']);
+        $visit->load(['readings', 'user', 'vessel']);
 
         return new JsonResponse(VisitResource::of($visit), $visit->wasRecentlyCreated ? 201 : 200);
     }
 
-    private function line(Request $request): LogLine
+    private function line(Request $request, System $system): LogLine
     {
         $text = $request->input('line');
         if (! is_string($text) || mb_strlen($text) > 500) {
             throw BadInput::at('line', 'One line of at most 500 characters is expected.');
         }
 
-        return LogLine::read($text);
+        return LogLine::read($text, array_values($system->vessels->map(static fn (Vessel $vessel): string => $vessel->name)->all()));
     }
 
     /** @return array<string, Reading> */

@@ -13,6 +13,7 @@ use App\Models\FishGroup;
 use App\Models\System;
 use App\Models\Visit;
 use App\Reports\CapacityReport;
+use App\Reports\CutOff;
 use App\Reports\LatestWater;
 use App\Reports\SystemReport;
 use App\Reports\VolumeReport;
@@ -52,9 +53,9 @@ final class SystemController extends Controller
         })->values());
     }
 
-    public function show(System $system, SystemReport $report, VolumeReport $volumes, CapacityReport $capacity, LimitTable $limits): JsonResponse
+    public function show(System $system, SystemReport $report, VolumeReport $volumes, CutOff $cutOff, CapacityReport $capacity, LimitTable $limits): JsonResponse
     {
-        $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish']);
+        $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs']);
         $water = LatestWater::of($system);
         /** @var Collection<int, Visit> $visits */
         $visits = Visit::bookedAt($system)->limit(self::NEWEST_VISITS)->get();
@@ -68,6 +69,8 @@ final class SystemController extends Controller
             'life_stage_name' => $limits->stages[$system->life_stage],
             'water' => $this->meaning->of($system, $water),
             'volume' => $volumes->inUse($system)->toArray(),
+            'bodies' => $cutOff->bodies($system),
+            'shut_off' => $cutOff->times($system, $water),
             'biomass' => $report->biomass($system)->toArray(),
             'fish_count' => $system->fish->sum(static fn (FishGroup $group): int => $group->count),
             'capacity' => $capacity->of($system, $water),

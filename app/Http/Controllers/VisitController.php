@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\BookVisit;
+use App\Actions\Inside;
 use App\Actions\ReadTypedReadings;
 use App\Actions\WithdrawVisit;
 use App\Http\Requests\VisitRequest;
@@ -52,8 +53,8 @@ final class VisitController extends Controller
         if ($typed->errors !== []) {
             throw new BadInput($typed->errors);
         }
-        $visit = $book->book($request->id(), $system, $this->person($request), $request->takenAt($system->site->timezone), $typed->readings, $typed->rows);
-        $visit->load(['readings', 'user']);
+        $visit = $book->book($request->id(), $system, $this->person($request), $request->takenAt($system->site->timezone), $typed->readings, $typed->rows, Inside::vessel($system, $request->input('vessel_id')));
+        $visit->load(['readings', 'user', 'vessel']);
 
         return new JsonResponse(VisitResource::of($visit), $visit->wasRecentlyCreated ? 201 : 200);
     }

@@ -20,6 +20,7 @@ final readonly class VisitResource
             'taken_at' => $visit->taken_at->toIso8601ZuluString(),
             'age' => Age::of($visit->taken_at),
             'by' => $visit->user?->name,
+            'bay' => $visit->vessel?->name,
             'readings' => $visit->readings->map(static fn (Reading $reading): array => [
                 'parameter' => $reading->parameter->value,
                 'name' => $reading->parameter->name(),

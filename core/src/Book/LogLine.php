@@ -14,7 +14,7 @@ use Ironwort\Core\Judge\UnreadableReading;
  *     am .5 ni .1 na 20 ph 7,8 t 18.5 do 7.2 kh 6 @7:10
  *
  * A code is followed by its number; a unit may stand right behind the number (`na 4.5n`, `t 64f`,
- * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before. Every fault is
+ * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before; `/bay 2` says where. Every fault is
  * pointed at by its place in the line.
  */
 final readonly class LogLine
@@ -29,17 +29,18 @@ final readonly class LogLine
      * @param  list<LogEntry>  $entries
      * @param  list<LogFault>  $faults
      */
-    private function __construct(public array $entries, public ?LogTime $time, public array $faults)
+    private function __construct(public array $entries, public ?LogTime $time, public array $faults, public ?string $place = null)
     {
     }
 
-    public static function read(string $line): self
+    /** @param  list<string>  $places  names of the bays that may be said */
+    public static function read(string $line, array $places = []): self
     {
         preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
         $words = array_map(static fn (array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))), $found[0]);
         $entries = [];
         $faults = [];
-        $time = null;
+        $time = $place = null;
         for ($i = 0; $i < count($words); $i++) {
             $word = $words[$i];
             $next = $words[$i + 1] ?? null;
@@ -51,6 +52,20 @@ final readonly class LogLine
                     $faults[] = new LogFault($word->at, mb_strlen($word->text), 'A time is written @7:10 or yesterday 19:00.');
                 }
                 $i += $yesterday && $next !== null ? 1 : 0;
+
+                continue;
+            }
+            if ($word->text[0] === '/') {
+                $said = self::place(mb_substr($line, $word->at + 1), $places);
+                if ($said === null) {
+                    $faults[] = new LogFault($word->at, mb_strlen($word->text), $places === [] ? 'No bay of this name here.' : 'No bay of this name here; there are '.implode(', ', $places).'.');
+                } else {
+                    $place = $said;
+                }
+                // What follows belongs to the name, up to its end or to the next code.
+                while (isset($words[$i + 1]) && ($said === null ? self::parameter($words[$i + 1]->text) === null && $words[$i + 1]->text[0] !== '@' : $words[$i + 1]->at < $word->at + 1 + mb_strlen($said))) {
+                    $i++;
+                }
 
                 continue;
             }
@@ -80,7 +95,25 @@ final readonly class LogLine
             }
         }
 
-        return new self(array_values($entries), $time, $faults);
+        return new self(array_values($entries), $time, $faults, $place);
+    }
+
+    /**
+     * The longest name that the rest of the line begins with.
+     *
+     * @param  list<string>  $places
+     */
+    private static function place(string $rest, array $places): ?string
+    {
+        usort($places, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
+        foreach ($places as $place) {
+            $after = mb_substr($rest, mb_strlen($place), 1);
+            if (mb_strtolower(mb_substr($rest, 0, mb_strlen($place))) === mb_strtolower($place) && trim($after) === '') {
+                return $place;
+            }
+        }
+
+        return null;
     }
 
     private static function entry(Parameter $parameter, string $text): LogEntry

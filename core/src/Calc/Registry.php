@@ -10,8 +10,10 @@ use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
+use Ironwort\Core\Fish\ShutOffCalculator;
 use Ironwort\Core\Flow\AirliftCalculator;
 use Ironwort\Core\Flow\GravityFlowCalculator;
+use Ironwort\Core\Flow\NetworkCalculator;
 use Ironwort\Core\Flow\PumpDutyCalculator;
 use Ironwort\Core\Flow\SplitCalculator;
 use Ironwort\Core\Flow\TurnoverCalculator;
@@ -52,6 +54,7 @@ final readonly class Registry
             new FishWeightCalculator,
             new FishRationCalculator($library->rations()),
             new FishLoadCalculator,
+            new ShutOffCalculator,
             new VolumeBySaltCalculator,
             new VolumeByMeterCalculator,
             new HeatCalculator,
@@ -60,6 +63,7 @@ final readonly class Registry
             new UvCalculator,
             new TurnoverCalculator,
             new PumpDutyCalculator,
+            new NetworkCalculator,
             new SplitCalculator,
             new FilterCapacityCalculator($library->media(), $library->stageKinds()),
         );

@@ -27,13 +27,6 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class AirliftCalculator implements Calculator
 {
-    private const PROFILE = 1.2;
-
-    private const DRIFT = 0.35;
-
-    /** Atmosphere as metres of water. */
-    private const ATMOSPHERE_M = 10.33;
-
     public function name(): string
     {
         return 'flow.airlift';
@@ -63,41 +56,26 @@ final readonly class AirliftCalculator implements Calculator
 
     public function calculate(Given $given): Result
     {
-        $bore = $given->number('bore_mm') / 1000;
-        $area = M_PI / 4 * $bore ** 2;
         $depth = $given->number('submergence_m');
         $riser = $depth + $given->number('lift_m');
-        $air = $given->number('air_l_min') / 60000 * self::ATMOSPHERE_M / (self::ATMOSPHERE_M + $depth / 2);
-        $gasSpeed = $air / $area;
-        $viscosity = WaterProperties::kinematicViscosity($given->number('temp_c'));
-        $roughness = $given->number('roughness_mm') / 1000 / $bore;
-        $gasShare = static fn (float $waterSpeed): float => $gasSpeed / (self::PROFILE * ($gasSpeed + $waterSpeed) + self::DRIFT * sqrt(WaterProperties::GRAVITY * $bore));
-
-        // Positive while the still water outweighs the riser and its friction.
-        $surplus = static function (float $waterSpeed) use ($gasShare, $gasSpeed, $depth, $riser, $bore, $viscosity, $roughness): float {
-            $mixture = $gasSpeed + $waterSpeed;
-            $friction = FrictionFactor::of(max(1.0, $mixture * $bore / $viscosity), $roughness) / $bore * $mixture ** 2 / (2 * WaterProperties::GRAVITY);
-
-            return $depth / $riser - (1 - $gasShare($waterSpeed)) * (1 + $friction);
-        };
-        $lifts = $surplus(0.0) > 0;
-        $waterSpeed = $lifts ? Root::between($surplus, 0.0, 10.0, 1e-10) : 0.0;
-        $flow = PipeInputs::litresPerHour($waterSpeed * $area);
+        $lift = new Airlift($given->number('air_l_min') / 60000, $depth, $given->number('bore_mm') / 1000, $given->number('roughness_mm') / 1000, $given->number('temp_c'));
+        $waterSpeed = $lift->waterSpeed($given->number('lift_m'));
+        $flow = PipeInputs::litresPerHour($waterSpeed * $lift->area);
         $perAir = $flow / ($given->number('air_l_min') * 60);
 
         $work = new Working;
-        $work->step('Air as it is squeezed in the riser.', 'air × 10.33 / (10.33 + depth/2)', Say::number($given->number('air_l_min')).' L/min, '.Say::number($depth).' m', Say::number($air * 60000).' L/min');
-        $work->step('The share of the riser that is air.', 'ε = vg / (1.2 (vg + vw) + 0.35 √(gD))', 'vg '.Say::number($gasSpeed).' m/s, vw '.Say::number($waterSpeed).' m/s', Say::number(100 * $gasShare($waterSpeed), 3).' %');
+        $work->step('Air as it is squeezed in the riser.', 'air × 10.33 / (10.33 + depth/2)', Say::number($given->number('air_l_min')).' L/min, '.Say::number($depth).' m', Say::number($lift->airInRiser * 60000).' L/min');
+        $work->step('The share of the riser that is air.', 'ε = vg / (1.2 (vg + vw) + 0.35 √(gD))', 'vg '.Say::number($lift->airSpeed).' m/s, vw '.Say::number($waterSpeed).' m/s', Say::number(100 * $lift->gasShare($waterSpeed), 3).' %');
         $work->step('The flow at which both columns weigh the same.', 'depth/(depth + lift) = (1 − ε)(1 + friction)', Say::number($depth).' / '.Say::number($riser).' m', Say::number($flow, 3).' L/h');
         $work->cite('nicklin-1963', 'colebrook-1939');
         $work->note('Correlation of Nicklin for slug flow: measure yours, it can be a third off either way.');
-        if (! $lifts) {
+        if ($waterSpeed <= 0) {
             $work->watch('So little air, or so high a lift, moves no water.');
         }
 
         return $work->result([
             'flow_l_h' => $flow,
-            'gas_share_pct' => 100 * $gasShare($waterSpeed),
+            'gas_share_pct' => 100 * $lift->gasShare($waterSpeed),
             'submergence_pct' => 100 * $depth / $riser,
             'litres_per_litre_of_air' => $perAir,
         ]);

@@ -28,8 +28,9 @@ final readonly class Network
     /**
      * @param  array<string, float>  $surfaces  head by point of open water, m
      * @param  list<Link>  $links  what is open; shut lines are left out
+     * @param  array<string, float>  $inflows  what falls in from elsewhere by point, m³/s
      */
-    public function __construct(private array $surfaces, private array $links)
+    public function __construct(private array $surfaces, private array $links, private array $inflows = [])
     {
     }
 
@@ -151,6 +152,9 @@ final readonly class Network
         $size = count($free);
         $matrix = array_fill(0, $size, array_fill(0, $size, 0.0));
         $right = array_fill(0, $size, 0.0);
+        foreach ($free as $point => $row) {
+            $right[$row] += $this->inflows[$point] ?? 0.0;
+        }
         foreach ($links as $link) {
             $conductance = 1 / $slopes[$link->id];
             $carried = $flows[$link->id] - $conductance * $losses[$link->id];

@@ -46,6 +46,12 @@ final readonly class PumpCurve
         return $this->flows[count($this->flows) - 1];
     }
 
+    /** @return list<array{flow_l_h: float, head_m: float}> the points it was given by */
+    public function points(): array
+    {
+        return array_map(static fn (float $flow, float $head): array => ['flow_l_h' => PipeInputs::litresPerHour($flow), 'head_m' => $head], $this->flows, $this->heads);
+    }
+
     /** Beyond its ends the curve goes on along its end tangents, so that a search never falls off it. */
     public function head(float $flow): float
     {

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Loop;
 
-/** One line of a loop: bore in mm, length in m, K of its fittings, its valve and how high it ends above the water.
- * A guard keeps fish out of it; a return that falls, sprays or jets breaks the surface. */
+/**
+ * One line of a loop: bore in mm, length in m, K of its fittings, its valve and how high it ends above the water.
+ *
+ * A guard keeps fish out of it; a return that falls, sprays or jets breaks the surface; an overflow
+ * takes only what stands above its lip. Spot and aim say where in the vessel it opens and which way it blows.
+ */
 final readonly class LoopLine
 {
     /** @param  ?float  $valveOpenPct  null without a valve */
@@ -23,11 +27,22 @@ final readonly class LoopLine
         public bool $waste = false,
         public bool $guarded = true,
         public bool $breaksSurface = false,
+        public bool $overflow = false,
+        public bool $withinReach = true,
+        public ?string $spot = null,
+        public ?string $aim = null,
+        public ?string $leadsTo = null,
     ) {
     }
 
     public function shut(): bool
     {
         return $this->valveOpenPct !== null && $this->valveOpenPct <= 0;
+    }
+
+    /** Whether it can carry water round the loop as it stands now. */
+    public function open(): bool
+    {
+        return ! $this->shut() && ! $this->waste && $this->from->kind !== PlaceKind::Outside && $this->to->kind !== PlaceKind::Outside;
     }
 }

@@ -11,6 +11,18 @@ use PHPUnit\Framework\TestCase;
 
 final class LogLineTest extends TestCase
 {
+    public function test_a_bay_is_named_after_a_slash(): void
+    {
+        $bays = ['Bay 1', 'Bay 12', 'Tub east'];
+        $line = LogLine::read('am .5 /bay 12 ph 7.8', $bays);
+        self::assertSame(['Bay 12', [], 2], [$line->place, $line->faults, count($line->entries)]);
+        self::assertSame('Tub east', LogLine::read('/TUB EAST t 18', $bays)->place);
+        $wrong = LogLine::read('am .5 /bay 3 ph 7.8', $bays);
+        self::assertSame([1, 6, 2], [count($wrong->faults), $wrong->faults[0]->at, count($wrong->entries)]);
+        self::assertStringContainsString('there are Bay 1, Bay 12, Tub east', $wrong->faults[0]->message);
+        self::assertNull(LogLine::read('am .5')->place);
+    }
+
     public function test_a_whole_round_is_read_from_one_line(): void
     {
         $line = LogLine::read('am .5 ni .1 na 20 ph 7,8 T 64.4f do 7.2 kh 6 @7:10');

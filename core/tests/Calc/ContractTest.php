@@ -24,6 +24,12 @@ final class ContractTest extends TestCase
         'flow.gravity' => ['flow_l_h' => 10000, 'bore_mm' => 103.6, 'length_m' => 6, 'fittings_k' => 2.1],
         'flow.turnover' => ['volume_l' => 9000, 'flow_l_h' => 8200],
         'flow.pump' => ['curve' => [['flow_l_h' => 0, 'head_m' => 5], ['flow_l_h' => 12000, 'head_m' => 1]], 'static_head_m' => 0.5, 'bore_mm' => 50, 'length_m' => 8, 'fittings_k' => 6],
+        'flow.network' => ['surfaces' => [['point' => 'bay', 'head_m' => 0], ['point' => 'lip', 'head_m' => 0.2]], 'links' => [
+            ['name' => 'drain', 'kind' => 'pipe', 'from' => 'bay', 'to' => 'sump', 'bore_mm' => 100, 'length_m' => 5, 'fittings_k' => 2],
+            ['name' => 'pump', 'kind' => 'pump', 'from' => 'sump', 'to' => 'out', 'curve' => [['flow_l_h' => 0, 'head_m' => 3], ['flow_l_h' => 9000, 'head_m' => 0.5]]],
+            ['name' => 'return', 'kind' => 'pipe', 'from' => 'out', 'to' => 'lip', 'bore_mm' => 50, 'length_m' => 5, 'fittings_k' => 4],
+        ], 'ask' => 'sump'],
+        'fish.shut_off' => ['volume_l' => 3000, 'biomass_kg' => 30, 'temp_c' => 20, 'do_mg_l' => 8, 'aired' => 'no', 'tan_mg_l' => 0.1, 'ph' => 7.8],
         'flow.split' => ['flow_l_h' => 8000, 'branches' => [['bore_mm' => 50, 'length_m' => 4, 'fittings_k' => 2], ['bore_mm' => 50, 'length_m' => 6, 'fittings_k' => 3]]],
         'flow.airlift' => ['air_l_min' => 20, 'submergence_m' => 0.7, 'lift_m' => 0.05, 'bore_mm' => 50],
         'flow.uv' => ['lamp_w' => 55, 'lamp_hours' => 3000, 'days_since_wiped' => 30, 'flow_l_h' => 8200, 'volume_l' => 9000],

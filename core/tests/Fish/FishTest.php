@@ -75,4 +75,18 @@ final class FishTest extends TestCase
             self::assertGreaterThan($at(14, $weight), $at(22, $weight));
         }
     }
+
+    public function test_fish_cut_off_run_out_of_oxygen_long_before_ammonia_matters_and_air_changes_that(): void
+    {
+        // By hand: 30 kg × 2.4 g = 72 g a day = 3 g an hour; 5 mg/L × 3,000 L = 15 g are there.
+        $shut = ['volume_l' => 3000, 'biomass_kg' => 30, 'temp_c' => 20, 'do_mg_l' => 8, 'aired' => 'no', 'tan_mg_l' => 0.1, 'ph' => 8];
+        $result = $this->calculate('fish.shut_off', $shut);
+        self::assertEqualsWithDelta(300.0, $result->number('minutes'), 1e-6);
+        self::assertSame('oxygen', $result->figures['decides']);
+        // 2.4 g N a day in 3,000 L is 0.0333 mg/L an hour; 0.02 mg/L un-ionised at pH 8, 20 °C (3.82 %) is 0.524 mg/L in all.
+        $aired = $this->calculate('fish.shut_off', ['aired' => 'yes'] + $shut);
+        self::assertSame('ammonia', $aired->figures['decides']);
+        self::assertEqualsWithDelta((0.02 / 0.0382 - 0.1) / (2.4 / 24 / 3), $aired->number('hours_to_ammonia'), 0.05);
+        self::assertNull($this->calculate('fish.shut_off', ['biomass_kg' => 0] + $shut)->figures['minutes']);
+    }
 }

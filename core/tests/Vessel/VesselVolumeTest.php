@@ -71,4 +71,16 @@ final class VesselVolumeTest extends TestCase
         self::assertSame(['displaced_l'], array_keys($this->errors('volume.vessel', ['shape' => 'box', 'length_m' => 1, 'width_m' => 1, 'depth_m' => 1, 'displaced_l' => 1001])));
         self::assertSame(['stations.1.at_m'], array_keys($this->errors('volume.vessel', ['shape' => 'sections', 'stations' => [['at_m' => 1, 'area_m2' => 1], ['at_m' => 1, 'area_m2' => 2]]])));
     }
+
+    /** Prismatoids cut across, against the closed forms of solid geometry. */
+    public function test_three_sections_give_a_prismatoid_exactly(): void
+    {
+        $three = fn (callable $area, float $length): float => $this->figure('volume.vessel', ['shape' => 'sections', 'stations' => array_map(static fn (float $at): array => ['at_m' => $at, 'area_m2' => $area($at / $length)], [0.0, $length / 2, $length])], 'volume_l');
+        // A cone frustum lying on its side: πh/3 (R² + Rr + r²).
+        self::assertEqualsWithDelta(1000 * M_PI * 3 / 3 * (1.44 + 1.2 * 0.5 + 0.25), $three(static fn (float $x): float => M_PI * (1.2 - 0.7 * $x) ** 2, 3.0), 1e-9);
+        // A ramp that narrows as it shoals, from 2 × 1.2 m to nothing: a pyramid, a third of its box.
+        self::assertEqualsWithDelta(1000 * 2 * 1.2 * 4 / 3, $three(static fn (float $x): float => 2 * 1.2 * (1 - $x) ** 2, 4.0), 1e-9);
+        // A ball of 1 m radius: 4/3 π.
+        self::assertEqualsWithDelta(1000 * 4 / 3 * M_PI, $three(static fn (float $x): float => M_PI * (1 - (2 * $x - 1) ** 2), 2.0), 1e-9);
+    }
 }
