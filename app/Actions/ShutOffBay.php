@@ -54,7 +54,7 @@ final readonly class ShutOffBay
                     $line->save();
                 }
             }
-            ShutOff::query()->where('vessel_id', $vessel->id)->whereNull('opened_at')->update(['opened_at' => now()]);
+            ShutOff::query()->where('vessel_id', $vessel->id)->whereNull('opened_at')->update(['opened_at' => now()->format('Y-m-d H:i:s.uP')]);
         });
     }
 }

@@ -6,13 +6,13 @@ import { layOut } from '../../front/src/views/plumbing/loopLayout'
 function loop(vessels: [string, number][], stages: string[], pumps: string[], lines: [string, number, number?][]): Plumbing {
   const place = (text: string) => ({ kind: ({ v: 'vessel', s: 'stage', p: 'pump', o: 'outside' } as const)[text[0] as 'v' | 's' | 'p' | 'o'], id: text.slice(2) })
   return {
-    temp_c: 20, temp_assumed: false, volume_l: 1, trouble: null, cautions: [], flow_l_h: 1, turnover: null, circulation_l_h: 0, power_w: 0, kwh_d: 0, cost_d: null,
-    vessels: vessels.map(([id, volume_l]) => ({ id, name: id, kind: 'bay', volume_l })),
-    stages: stages.map((id) => ({ id, name: id, kind: 'matting', branch: null, flow_l_h: 100, reckoned_l_h: 100, level_mm: null, spare_mm: null, rim_mm: null, uv: null })),
-    pumps: pumps.map((id) => ({ id, name: id, kind: 'water', running: id !== 'off', circuit: null, power_w: 1, kwh_d: 0, flow_l_h: 1, head_m: 1, air_l_min: null })),
+    temp_c: 20, temp_assumed: false, network: null, shut_off: [], bodies: [], volume_l: 1, trouble: null, cautions: [], flow_l_h: 1, turnover: null, circulation_l_h: 0, power_w: 0, kwh_d: 0, cost_d: null,
+    vessels: vessels.map(([id, volume_l]) => ({ id, name: id, kind: 'bay', volume_l, level_mm: 0, rise_mm: null, may_fall_mm: null, may_lose_l: null, shut_off: false })),
+    stages: stages.map((id) => ({ id, name: id, kind: 'matting', branch: null, flow_l_h: 100, reckoned_l_h: 100, level_mm: null, spare_mm: null, rim_mm: null, uv: null, ask: null, ask_level: null, bypassed: false, vessel_id: null, residence_min: null, rises_m_h: null })),
+    pumps: pumps.map((id) => ({ id, name: id, kind: 'water', running: id !== 'off', circuit: null, power_w: 1, kwh_d: 0, flow_l_h: 1, head_m: 1, air_l_min: null, ask: null, vessel_id: null })),
     lines: lines.map(([way, flow_l_h, valve_open_pct = 100]) => {
       const [from = '', to = ''] = way.split('>')
-      return { id: way, name: way, from: place(from), to: place(to), bore_mm: 50, length_m: 1, fittings_k: 1, valve_open_pct, flow_l_h, velocity_m_s: 1, drop: null }
+      return { id: way, name: way, from: place(from), to: place(to), bore_mm: 50, length_m: 1, fittings_k: 1, valve_open_pct, flow_l_h, velocity_m_s: 1, drop: null, ask: null, overflow: false }
     }),
   }
 }

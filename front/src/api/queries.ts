@@ -54,6 +54,10 @@ export const usePlumbing = (slug: MaybeRefOrGetter<string>) =>
     queryFn: () => answer(() => api.GET('/api/systems/{system}/plumbing', { params: { path: { system: toValue(slug) } } })),
   })
 
+/** What is open on the site and must not be forgotten. */
+export const useTimers = () =>
+  useQuery({ queryKey: ['timers'], queryFn: () => answer(() => api.GET('/api/timers')), refetchInterval: 30_000 })
+
 /** Load against capacity, in the water as it is or with what is typed over it. */
 export const useCapacity = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({

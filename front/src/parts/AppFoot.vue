@@ -4,6 +4,7 @@ import { answer, api } from '@/api/client'
 import { queryClient, refreshSystem } from '@/api/queries'
 import type { Session } from '@/api/types'
 import { lastBooked } from '@/state/booked'
+import OpenTimers from './OpenTimers.vue'
 import { switchTheme, theme } from '@/state/theme'
 
 defineProps<{ person: NonNullable<Session['person']> }>()
@@ -36,6 +37,7 @@ const signOut = useMutation({
       <span v-if="undo.isError.value" class="fault">{{ undo.error.value?.message }}</span>
     </p>
     <span v-else class="soft">{{ person.site.name }}</span>
+    <OpenTimers />
     <span class="right">
       <span class="soft who">{{ person.name }}<template v-if="!person.writes">, reads only</template></span>
       <button type="button" class="link-button" @click="switchTheme">{{ theme === 'day' ? 'Night' : 'Day' }}</button>

@@ -7,6 +7,7 @@ import FeedEditor from './FeedEditor.vue'
 import FishEditor from './FishEditor.vue'
 import LineEditor from './LineEditor.vue'
 import PumpEditor from './PumpEditor.vue'
+import RetiredParts from './RetiredParts.vue'
 import SleepSwitch from './SleepSwitch.vue'
 import StageEditor from './StageEditor.vue'
 import VesselEditor from './VesselEditor.vue'
@@ -28,6 +29,7 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
     <LineEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <FishEditor :system="system" :writes="writes" />
     <FeedEditor :system="system" :writes="writes" />
+    <RetiredParts :system="system" :writes="writes" />
     <SleepSwitch :system="system" :writes="writes" />
   </template>
   <p v-else-if="vocabulary.isError.value" class="fault" role="alert">{{ vocabulary.error.value?.message }}</p>

@@ -8,7 +8,7 @@ import { asTyped, usePart } from './usePart'
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
 
-const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '', lamp_w: '', lamp_fitted_on: '', sleeve_wiped_on: '' }), () => props.system.build.stages)
+const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '', lamp_w: '', lamp_fitted_on: '', sleeve_wiped_on: '', vessel_id: '', fed: '', since: '', bypassable: 'no', bypassed: 'no', water_l: '', plan_m2: '' }), () => props.system.build.stages)
 const { open, form, errors } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
@@ -47,10 +47,17 @@ const fields = computed<PartField[]>(() => [
   { key: 'rim_mm', label: 'Rim above the water', unit: 'mm', hint: 'of an open chamber' },
   { key: 'may_drop_mm', label: 'Level may drop', unit: 'mm', hint: 'before the pump draws air' },
   { key: 'branch', label: 'Branch', words: true, hint: 'neighbours in different branches run side by side' },
+  { key: 'bypassable', label: 'Bypass', choices: [{ value: 'no', label: 'none' }, { value: 'yes', label: 'it has one' }], more: true },
+  ...(form.bypassable === 'yes' ? [{ key: 'bypassed', label: 'Water now', choices: [{ value: 'no', label: 'goes through it' }, { value: 'yes', label: 'passes it by' }], more: true }] : []),
+  { key: 'fed', label: 'Fed by', choices: [{ value: '', label: '' }, { value: 'gravity', label: 'gravity' }, { value: 'pumped', label: 'a pump' }, { value: 'air', label: 'air' }], more: true },
+  { key: 'vessel_id', label: 'Stands inside', choices: [{ value: '', label: 'no vessel: its own chamber' }, ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name }))], more: true },
+  { key: 'since', label: 'In since', day: true, more: true },
+  { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'for how long the water stays' },
+  { key: 'plan_m2', label: 'Its plan, seen from above', unit: 'm²', more: true, hint: 'for how fast the water rises in it' },
 ])
 
 function edit(stage: Stage | null): void {
-  part.edit(stage?.id ?? null, stage ? { ...asTyped({ ...stage }), medium: stage.area_m2_m3 === null ? stage.medium : OWN } : {})
+  part.edit(stage?.id ?? null, stage ? { ...asTyped({ ...stage, bypassable: stage.bypassable ? 'yes' : 'no', bypassed: stage.bypassed ? 'yes' : 'no', fed: stage.fed ?? '', vessel_id: stage.vessel_id ?? '' }), medium: stage.area_m2_m3 === null ? stage.medium : OWN } : {})
 }
 
 function save(): void {
@@ -69,10 +76,10 @@ const line = (stage: Stage) => {
 
 <template>
   <PartList title="Filter stages, in flow order" add="Add a stage" empty="No stage yet. Without one nothing takes the ammonia but water changes." :parts="system.build.stages" :open="open" :writes="writes" @edit="edit" @fresh="edit(null)">
-    <template #line="{ part: stage }">{{ line(stage) }}</template>
+    <template #line="{ part: stage }">{{ line(stage) }}<b v-if="stage.bypassed" class="fault">, bypassed</b></template>
     <template #figure />
     <template #form>
-      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.stages.some((s) => s.id === open)" @save="save" @cancel="open = null" @remove="part.remove.mutate(open ?? '')">
+      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.stages.some((s) => s.id === open)" @save="save" @cancel="open = null" retires @remove="part.remove.mutate(open ?? '')" @retire="part.retire.mutate(open ?? '')">
         <p v-if="form.kind === 'uv'" class="soft small caution">Never look at a lit lamp, nor let it shine on skin. Current off before the housing is opened; no bare fingers on the quartz. Glass and mains in water: a residual-current device, put in by a qualified electrician.</p>
       </PartForm>
     </template>

@@ -26,6 +26,7 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed, 
     seen.value = version()
     save.reset()
     remove.reset()
+    retire.reset()
   }
 
   const path = () => ({ params: { path: { system: slug(), id: open.value ?? '' } } })
@@ -60,13 +61,27 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed, 
     },
   })
 
+  const retire = useMutation({
+    mutationFn: (id: string) => setRetired(slug(), kind as 'vessels' | 'stages' | 'pumps', id, true),
+    onSuccess: () => {
+      open.value = null
+    },
+  })
+
   const errors = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
   const trouble = computed(() => {
-    if (remove.error.value) return remove.error.value instanceof Refusal ? (remove.error.value.errors.id ?? remove.error.value.message) : remove.error.value.message
+    const gone = remove.error.value ?? retire.error.value
+    if (gone) return gone instanceof Refusal ? (gone.errors.id ?? gone.message) : gone.message
     return errors.value.seen ?? (save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : null)
   })
 
-  return { open, form, edit, save, remove, errors, trouble }
+  return { open, form, edit, save, remove, retire, errors, trouble }
+}
+
+/** Takes a part out of service, or back in. */
+export async function setRetired(system: string, kind: 'vessels' | 'stages' | 'pumps', id: string, retired: boolean): Promise<void> {
+  await answer(() => api.PUT('/api/systems/{system}/{kind}/{id}/retired', { params: { path: { system, kind, id } }, body: { retired } }))
+  await refreshSystem(system)
 }
 
 /** Numbers of a saved part as text to type over. */

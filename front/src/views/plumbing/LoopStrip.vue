@@ -20,8 +20,8 @@ const short = (name: string) => (name.length > 14 ? `${name.slice(0, 13)}…` : 
       </defs>
       <path v-for="run in drawing.runs" :key="run.id" :d="run.d" class="run" :class="{ shut: run.shut, back: run.back }" :stroke-width="run.width" marker-end="url(#way)"><title>{{ run.name }}{{ run.shut ? ', shut' : '' }}</title></path>
       <RouterLink v-for="box in drawing.boxes" :key="box.key" v-slot="{ href, navigate }" :to="{ name: 'build', params: { system: slug }, hash: `#${box.key}` }" custom>
-        <a :href="href" :aria-label="`${box.name}${box.off ? ', off' : ''}`" @click="navigate">
-          <rect :x="box.x" :y="box.y" :width="box.width" :height="box.height" class="box" :class="box.kind" />
+        <a :href="href" :aria-label="`${box.name}${box.bypassed ? ', bypassed' : box.off ? (box.kind === 'vessel' ? ', shut off' : ', off') : ''}`" @click="navigate">
+          <rect :x="box.x" :y="box.y" :width="box.width" :height="box.height" class="box" :class="[box.kind, { bypassed: box.bypassed }]" />
           <rect v-if="box.kind === 'stage' && filled(box.key) > 0" :x="box.x" :y="box.y + box.height * (1 - filled(box.key))" :width="box.width" :height="box.height * filled(box.key)" class="filled" />
           <rect v-if="box.off" :x="box.x" :y="box.y" :width="box.width" :height="box.height" fill="url(#off)" />
           <text :x="box.x + box.width / 2" :y="box.y + box.height / 2 + 4.5">{{ short(box.name) }}</text>
@@ -56,6 +56,11 @@ svg {
 
 .pump {
   stroke-dasharray: 5 2;
+}
+
+.bypassed {
+  stroke: var(--rust);
+  stroke-dasharray: 2 4;
 }
 
 .filled {

@@ -5,7 +5,11 @@ import { answer, api } from '@/api/client'
 import { refreshSystem, usePlumbing, useSession } from '@/api/queries'
 import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
+import ProofOf from './ProofOf.vue'
 import LoopStrip from './LoopStrip.vue'
+import PlumbingWhatIf from './PlumbingWhatIf.vue'
+import { proof } from './proof'
+import ShutOffs from './ShutOffs.vue'
 
 const props = defineProps<{ system: System }>()
 const plumbing = usePlumbing(() => props.system.slug)
@@ -23,6 +27,8 @@ const adopt = useMutation({
   mutationFn: () => answer(() => api.POST('/api/systems/{system}/plumbing/flows', { params: { path: { system: props.system.slug } } })),
   onSuccess: () => refreshSystem(props.system.slug),
 })
+const stays = computed(() => plumbing.data.value?.stages.some((stage) => stage.residence_min !== null) ?? false)
+const rises = computed(() => plumbing.data.value?.stages.some((stage) => stage.rises_m_h !== null) ?? false)
 const lamps = computed(() => plumbing.data.value?.stages.some((stage) => stage.uv !== null) ?? false)
 const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a, b) => ['danger', 'watch', 'note'].indexOf(a.level) - ['danger', 'watch', 'note'].indexOf(b.level)))
 </script>
@@ -32,7 +38,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
   <p v-else-if="!plumbing.data.value" class="soft">Following the water …</p>
   <template v-else>
     <p v-if="plumbing.data.value.trouble" class="fault trouble" role="alert">{{ plumbing.data.value.trouble }}</p>
-    <p v-if="!plumbing.data.value.lines.length" class="trouble">No lines are described yet. <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe them</RouterLink>, bore and length of each, and the flows and levels follow.</p>
+    <p v-if="!plumbing.data.value.lines.length && !plumbing.data.value.network" class="trouble">No lines are described yet. <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe them</RouterLink>, bore and length of each, and the flows and levels follow.</p>
 
     <dl class="numbers">
       <div v-if="plumbing.data.value.flow_l_h !== null"><dt>Comes round</dt><dd><b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
@@ -52,11 +58,12 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       <h2>Chambers and stages</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Chambers and stages">
         <table>
-          <thead><tr><th>Stage</th><th class="num">Flow, L/h</th><th class="num">Capacity reckons with</th><th class="num">Level, mm</th><th class="num">Left before air, mm</th><th v-if="lamps" class="num">UV, mJ/cm²</th></tr></thead>
+          <thead><tr><th>Stage</th><th class="num">Flow, L/h</th><th class="num">Capacity reckons with</th><th class="num">Level, mm</th><th class="num">Left before air, mm</th><th v-if="stays" class="num">Stays, min</th><th v-if="rises" class="num">Rises, m/h</th><th v-if="lamps" class="num">UV, mJ/cm²</th></tr></thead>
           <tbody>
             <tr v-for="stage in plumbing.data.value.stages" :key="stage.id">
-              <td><b>{{ stage.name }}</b></td><td class="num">{{ litres(stage.flow_l_h) }}</td><td class="num soft">{{ litres(stage.reckoned_l_h) }}</td>
-              <td class="num">{{ litres(stage.level_mm) }}</td><td class="num">{{ litres(stage.spare_mm) }}</td>
+              <td><b>{{ stage.name }}</b><span v-if="stage.bypassed" class="fault"> bypassed</span></td><td class="num"><ProofOf :figure="proof(plumbing.data.value, `Flow through ${stage.name}`, stage.ask, 'flow_l_h', stage.flow_l_h)" :text="litres(stage.flow_l_h)" /></td><td class="num soft">{{ litres(stage.reckoned_l_h) }}</td>
+              <td class="num"><ProofOf :figure="proof(plumbing.data.value, `Level of ${stage.name}`, stage.ask_level, 'level_mm', stage.level_mm)" :text="litres(stage.level_mm)" /></td><td class="num">{{ litres(stage.spare_mm) }}</td>
+              <td v-if="stays" class="num">{{ number(stage.residence_min, 2) }}</td><td v-if="rises" class="num">{{ number(stage.rises_m_h, 2) }}</td>
               <td v-if="lamps" class="num"><FigureButton v-if="stage.uv" :figure="stage.uv" bare /></td>
             </tr>
           </tbody>
@@ -69,6 +76,8 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       </p>
     </section>
 
+    <ShutOffs :plumbing="plumbing.data.value" :slug="system.slug" :writes="writes" />
+
     <section v-if="plumbing.data.value.lines.length" aria-label="Lines">
       <h2>Lines</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Lines">
@@ -77,7 +86,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
           <tbody>
             <tr v-for="line in plumbing.data.value.lines" :key="line.id" :data-line="line.name">
               <td><b>{{ line.name }}</b></td><td class="soft">{{ name(line.from) }} → {{ name(line.to) }}</td><td class="num">{{ number(line.bore_mm, 4) }}</td>
-              <td class="num">{{ litres(line.flow_l_h) }}</td><td class="num">{{ number(line.velocity_m_s, 2) }}</td><td class="num drop"><FigureButton v-if="line.drop" :figure="line.drop" bare :strong="false" /></td>
+              <td class="num"><ProofOf :figure="proof(plumbing.data.value, `Flow along ${line.name}`, line.ask, 'flow_l_h', line.flow_l_h)" :text="litres(line.flow_l_h)" /></td><td class="num">{{ number(line.velocity_m_s, 2) }}</td><td class="num drop"><FigureButton v-if="line.drop" :figure="line.drop" bare :strong="false" /></td>
               <td class="num">{{ line.valve_open_pct === null ? '' : line.valve_open_pct === 0 ? 'shut' : `${line.valve_open_pct} %` }}</td>
             </tr>
           </tbody>
@@ -93,13 +102,14 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
           <tbody>
             <tr v-for="pump in plumbing.data.value.pumps" :key="pump.id">
               <td><b>{{ pump.name }}</b><span v-if="!pump.running" class="fault"> off</span></td><td class="soft">{{ pump.circuit }}</td>
-              <td class="num">{{ pump.air_l_min !== null ? `${litres(pump.air_l_min)} L/min of air` : `${litres(pump.flow_l_h)} L/h` }}</td><td class="num">{{ number(pump.head_m) }}</td>
+              <td class="num"><template v-if="pump.kind === 'air'">{{ litres(pump.air_l_min) }} L/min of air</template><template v-else><ProofOf :figure="proof(plumbing.data.value, `Flow of ${pump.name}`, pump.ask, 'flow_l_h', pump.flow_l_h)" :text="litres(pump.flow_l_h)" /> L/h</template></td><td class="num">{{ number(pump.head_m) }}</td>
               <td class="num">{{ litres(pump.power_w) }}</td><td class="num">{{ number(pump.kwh_d) }}</td>
             </tr>
           </tbody>
         </table>
       </div>
     </section>
+    <PlumbingWhatIf v-if="plumbing.data.value.lines.length" :plumbing="plumbing.data.value" :slug="system.slug" />
   </template>
 </template>
 

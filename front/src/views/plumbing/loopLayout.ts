@@ -9,6 +9,7 @@ export interface Box {
   width: number
   height: number
   off: boolean
+  bypassed: boolean
 }
 
 export interface Run {
@@ -34,15 +35,38 @@ const MARGIN = 8
 
 const key = (place: { kind: string; id: string }) => `${place.kind}:${place.id}`
 
+type Joined = Pick<Plumbing['lines'][number], 'id' | 'name' | 'from' | 'to' | 'flow_l_h' | 'valve_open_pct'>
+
+/** What stands inside a vessel needs no line to take its water or to give it back. */
+function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
+  const fed = new Set(plumbing.lines.map((line) => key(line.to)))
+  const emptied = new Set(plumbing.lines.filter((line) => line.to.kind !== 'outside').map((line) => key(line.from)))
+  const inside = [
+    ...plumbing.stages.map((stage) => ({ ...stage, place: { kind: 'stage' as const, id: stage.id } })),
+    ...pumps.map((pump) => ({ ...pump, place: { kind: 'pump' as const, id: pump.id } })),
+  ]
+  return inside.flatMap((part): Joined[] => {
+    if (part.vessel_id === null) return []
+    const vessel = { kind: 'vessel' as const, id: part.vessel_id }
+    const base = { flow_l_h: part.flow_l_h, valve_open_pct: null }
+    return [
+      ...(fed.has(key(part.place)) ? [] : [{ ...base, id: `into ${part.id}`, name: `into ${part.name}`, from: vessel, to: part.place }]),
+      ...(emptied.has(key(part.place)) ? [] : [{ ...base, id: `out of ${part.id}`, name: `out of ${part.name}`, from: part.place, to: vessel }]),
+    ]
+  })
+}
+
 /**
  * Lays a loop out in flow order: vessels first, each further part one column past the last that feeds
  * it, parts of one column under one another, and what returns to the vessels led back underneath.
  */
 export function layOut(plumbing: Plumbing): Drawing {
-  const waterPumps = plumbing.pumps.filter((pump) => pump.kind === 'water')
+  const waterPumps = plumbing.pumps.filter((pump) => pump.kind === 'water' || pump.kind === 'airlift')
   const vessels = plumbing.vessels.map((vessel) => `vessel:${vessel.id}`)
   const parts = [...plumbing.stages.map((stage) => `stage:${stage.id}`), ...waterPumps.map((pump) => `pump:${pump.id}`)]
-  const forward = plumbing.lines.filter((line) => line.to.kind !== 'outside' && line.to.kind !== 'vessel')
+  const lines = [...plumbing.lines, ...joins(plumbing, waterPumps)]
+  // What falls from one vessel to another goes forward too; what comes back from the filter does not.
+  const forward = lines.filter((line) => line.to.kind !== 'outside' && (line.to.kind !== 'vessel' || line.from.kind === 'vessel'))
   const column = new Map<string, number>([...vessels, ...parts].map((part) => [part, 0]))
 
   // Without lines the stages stand as they are listed; with them, longest way from the vessels decides.
@@ -57,23 +81,23 @@ export function layOut(plumbing: Plumbing): Drawing {
   const rows = new Map<number, number>()
   const largest = Math.max(1, ...plumbing.vessels.map((vessel) => vessel.volume_l))
   const boxes = new Map<string, Box>()
-  const place = (part: string, name: string, kind: Box['kind'], off: boolean, width: number) => {
+  const place = (part: string, name: string, kind: Box['kind'], off: boolean, width: number, bypassed = false) => {
     const at = column.get(part) ?? 0
     const row = rows.get(at) ?? 0
     rows.set(at, row + 1)
-    boxes.set(part, { key: part, name, kind, x: MARGIN + at * STEP, y: MARGIN + row * ROW, width, height: BOX.height, off })
+    boxes.set(part, { key: part, name, kind, x: MARGIN + at * STEP, y: MARGIN + row * ROW, width, height: BOX.height, off, bypassed })
   }
-  for (const vessel of plumbing.vessels) place(`vessel:${vessel.id}`, vessel.name, 'vessel', false, Math.max(56, BOX.width * Math.sqrt(vessel.volume_l / largest)))
-  for (const stage of plumbing.stages) place(`stage:${stage.id}`, stage.name, 'stage', plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1, BOX.width)
+  for (const vessel of plumbing.vessels) place(`vessel:${vessel.id}`, vessel.name, 'vessel', vessel.shut_off, Math.max(56, BOX.width * Math.sqrt(vessel.volume_l / largest)))
+  for (const stage of plumbing.stages) place(`stage:${stage.id}`, stage.name, 'stage', plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1, BOX.width, stage.bypassed)
   for (const pump of waterPumps) place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
 
   const columns = Math.max(0, ...column.values()) + 1
   const deepest = Math.max(1, ...rows.values())
-  const most = Math.max(1, ...plumbing.lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
+  const most = Math.max(1, ...lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
   const floor = MARGIN + deepest * ROW
   let returns = 0
   const twins = new Map<string, number>()
-  const runs = plumbing.lines.flatMap((line): Run[] => {
+  const runs = lines.flatMap((line): Run[] => {
     const from = boxes.get(key(line.from))
     const to = boxes.get(key(line.to))
     if (!from || (line.to.kind !== 'outside' && !to)) return []
