@@ -84,6 +84,10 @@ h2 {
   margin-bottom: 0.9rem;
 }
 
+p {
+  margin-top: 0.5rem;
+}
+
 .compare {
   max-width: 36rem;
 }

@@ -35,7 +35,7 @@ const trouble = computed(() => (turn.error.value instanceof Refusal ? (turn.erro
             <td>
               <template v-if="off(vessel.id)">
                 <StateMark :state="off(vessel.id)!.state" quiet /> shut {{ off(vessel.id)!.age }}<template v-if="off(vessel.id)!.limit">, its fish have <FigureButton :figure="off(vessel.id)!.limit!" /> in all</template>
-                <button v-if="writes" type="button" class="link-button" :disabled="turn.isPending.value" @click="turn.mutate({ id: vessel.id, shut: false })">Open it again</button>
+                <button v-if="writes" type="button" class="link-button again" :disabled="turn.isPending.value" @click="turn.mutate({ id: vessel.id, shut: false })">Open it again</button>
               </template>
               <button v-else-if="writes && homes.includes(vessel) && homes.length > 1 && plumbing.lines.length" type="button" class="link-button small" :aria-label="`Shut off ${vessel.name}`" :disabled="turn.isPending.value" @click="turn.mutate({ id: vessel.id, shut: true })">Shut it off</button>
             </td>
@@ -56,6 +56,10 @@ section {
 h2 {
   padding-bottom: 0.35rem;
   border-bottom: 1px solid var(--soft);
+}
+
+.again {
+  margin-left: 1rem;
 }
 
 p {

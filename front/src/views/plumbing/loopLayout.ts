@@ -71,10 +71,11 @@ export function layOut(plumbing: Plumbing): Drawing {
 
   // Without lines the stages stand as they are listed; with them, longest way from the vessels decides.
   if (forward.length === 0) parts.forEach((part, i) => column.set(part, i + 1))
-  for (let round = 0; round < parts.length; round++) {
+  const most = parts.length + vessels.length - 1
+  for (let round = 0; round < most; round++) {
     for (const line of forward) {
       const reached = (column.get(key(line.from)) ?? 0) + 1
-      if (reached > (column.get(key(line.to)) ?? 0) && reached <= parts.length) column.set(key(line.to), reached)
+      if (reached > (column.get(key(line.to)) ?? 0) && reached <= most) column.set(key(line.to), reached)
     }
   }
 
@@ -93,7 +94,7 @@ export function layOut(plumbing: Plumbing): Drawing {
 
   const columns = Math.max(0, ...column.values()) + 1
   const deepest = Math.max(1, ...rows.values())
-  const most = Math.max(1, ...lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
+  const strongest = Math.max(1, ...lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
   const floor = MARGIN + deepest * ROW
   let returns = 0
   const twins = new Map<string, number>()
@@ -101,7 +102,7 @@ export function layOut(plumbing: Plumbing): Drawing {
     const from = boxes.get(key(line.from))
     const to = boxes.get(key(line.to))
     if (!from || (line.to.kind !== 'outside' && !to)) return []
-    const base = { id: line.id, name: line.name, width: 1.5 + (5 * Math.abs(line.flow_l_h ?? 0)) / most, shut: line.valve_open_pct === 0 }
+    const base = { id: line.id, name: line.name, width: 1.5 + (5 * Math.abs(line.flow_l_h ?? 0)) / strongest, shut: line.valve_open_pct === 0 }
     const [x1, y1] = [from.x + from.width, from.y + from.height / 2]
     if (!to) return [{ ...base, back: false, d: `M${from.x + from.width / 2} ${from.y + from.height}v12` }]
     const [x2, y2] = [to.x, to.y + to.height / 2]
