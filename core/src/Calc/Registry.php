@@ -4,9 +4,18 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Calc;
 
+use Ironwort\Core\Aeration\AerationInputs;
+use Ironwort\Core\Aeration\DegassingCalculator;
+use Ironwort\Core\Aeration\OxygenBudgetCalculator;
 use Ironwort\Core\Data\Library;
 use Ironwort\Core\Exchange\HeatCalculator;
+use Ironwort\Core\Filter\FilterBalanceCalculator;
 use Ironwort\Core\Filter\FilterCapacityCalculator;
+use Ironwort\Core\Filter\NitrateSinksCalculator;
+use Ironwort\Core\Filter\NoFilterCalculator;
+use Ironwort\Core\Filter\SinglePassCalculator;
+use Ironwort\Core\Filter\SolidsCalculator;
+use Ironwort\Core\Filter\StageRows;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
@@ -23,6 +32,7 @@ use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Vessel\VesselVolumeCalculator;
 use Ironwort\Core\Vessel\VolumeByMeterCalculator;
 use Ironwort\Core\Vessel\VolumeBySaltCalculator;
+use Ironwort\Core\Water\CarbonDioxideCalculator;
 use Ironwort\Core\Water\OxygenPercentCalculator;
 use Ironwort\Core\Water\OxygenSaturationCalculator;
 use Ironwort\Core\Water\UnionisedAmmoniaCalculator;
@@ -45,6 +55,9 @@ final readonly class Registry
 
     public static function standard(Library $library): self
     {
+        $rows = new StageRows($library->media(), $library->stageKinds());
+        $aeration = new AerationInputs($library->aerators());
+
         return new self(
             new ConvertUnitsCalculator,
             new UnionisedAmmoniaCalculator,
@@ -65,7 +78,15 @@ final readonly class Registry
             new PumpDutyCalculator,
             new NetworkCalculator,
             new SplitCalculator,
-            new FilterCapacityCalculator($library->media(), $library->stageKinds()),
+            new CarbonDioxideCalculator,
+            new DegassingCalculator($aeration),
+            new OxygenBudgetCalculator($aeration),
+            new FilterCapacityCalculator($library->media(), $rows),
+            new FilterBalanceCalculator($rows, $library->stageKinds(), $aeration),
+            new SinglePassCalculator,
+            new NoFilterCalculator,
+            new SolidsCalculator($library->stageKinds()),
+            new NitrateSinksCalculator,
         );
     }
 

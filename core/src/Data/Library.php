@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Data;
 
+use Ironwort\Core\Aeration\DeviceTable;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\RationTable;
@@ -29,6 +30,11 @@ final readonly class Library
     public function media(): MediaTable
     {
         return MediaTable::from($this->table('media'));
+    }
+
+    public function aerators(): DeviceTable
+    {
+        return DeviceTable::from($this->table('aeration'));
     }
 
     public function stageKinds(): StageKinds

@@ -34,14 +34,16 @@ final readonly class ArealRate
         public float $alkalinity,
         public float $grown,
         public float $counted,
+        public float $upkeep,
     ) {
     }
 
     /**
      * @param  float  $maturity  share of the surface that bacteria fill, 0 to 1
      * @param  float  $fouling  share of the surface buried in dirt, 0 to 1
+     * @param  float  $dying  share of the greatest rate that only makes good what dies; 0 for bacteria as they are now
      */
-    public static function of(StageKind $kind, Water $water, float $maturity, float $fouling): self
+    public static function of(StageKind $kind, Water $water, float $maturity, float $fouling, float $dying = 0.0): self
     {
         return new self(
             $kind->r20,
@@ -52,6 +54,7 @@ final readonly class ArealRate
             $water->alkalinity / (15 + $water->alkalinity),
             $maturity * (1 - $fouling),
             $kind->oxygen === OxygenSupply::Carrier ? $water->oxygen / self::OXYGEN_PER_TAN : INF,
+            $dying,
         );
     }
 
@@ -74,7 +77,13 @@ final readonly class ArealRate
     {
         $counted = min($tan, $this->counted);
 
-        return $this->ceiling() * $counted / ($this->k + $counted);
+        return max(0.0, $this->ceiling() * $counted / ($this->k + $counted) - $this->spent());
+    }
+
+    /** What a grown surface must take in for nothing: its bacteria die at b and grow at most at mu. */
+    private function spent(): float
+    {
+        return $this->upkeep * $this->r20 * $this->temperature * $this->grown;
     }
 
     /**
@@ -87,10 +96,12 @@ final readonly class ArealRate
     public function outlet(float $inlet, float $flowM3D, float $areaM2): float
     {
         $demand = $this->ceiling() * $areaM2;
-        $b = $flowM3D * ($this->k - $inlet) + $demand;
-        $root = sqrt($b ** 2 + 4 * $flowM3D ** 2 * $inlet * $this->k);
+        // What upkeep takes off the rate stands in the balance as if so much more came in.
+        $comes = $inlet + $this->spent() * $areaM2 / $flowM3D;
+        $b = $flowM3D * ($this->k - $comes) + $demand;
+        $root = sqrt($b ** 2 + 4 * $flowM3D ** 2 * $comes * $this->k);
         // The two forms of the root are equal; each is exact where the other would cancel.
-        $outlet = $b > 0 ? 2 * $flowM3D * $inlet * $this->k / ($b + $root) : ($root - $b) / (2 * $flowM3D);
+        $outlet = $b > 0 ? 2 * $flowM3D * $comes * $this->k / ($b + $root) : ($root - $b) / (2 * $flowM3D);
         if ($outlet > $this->counted) {
             // Past what oxygen lets the film use the rate is level, and the outlet follows straight from it.
             $outlet = max($this->counted, $inlet - $this->at($this->counted) * $areaM2 / $flowM3D);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Filter;
 
-use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Calculator;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
@@ -21,7 +20,7 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class FilterCapacityCalculator implements Calculator
 {
-    public function __construct(private MediaTable $media, private StageKinds $kinds)
+    public function __construct(private MediaTable $media, private StageRows $rows)
     {
     }
 
@@ -44,17 +43,7 @@ final readonly class FilterCapacityCalculator implements Calculator
             WaterInputs::tan(),
             WaterInputs::alkalinity(),
             WaterInputs::salinity(),
-            Input::rows('stages', 'Stages', [
-                Input::choice('kind', 'Kind', $this->kinds->ids()),
-                Input::choice('medium', 'Medium', $this->media->ids())->optional(),
-                Input::number('area_m2_m3', 'Surface of the medium', 'm²/m³', 0, 20000)->insteadOf('medium'),
-                Input::number('media_l', 'Medium, bulk', 'L', 0, 1e6)->or(0.0),
-                Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7),
-                Input::text('branch', 'Branch', 40)->optional(),
-                Input::number('air_l_min', 'Air', 'L/min', 0, 1e5)->or(0.0),
-                Input::number('maturity_pct', 'Maturity', '%', 0, 100)->or(100.0),
-                Input::number('fouling_pct', 'Fouling', '%', 0, 100)->or(0.0),
-            ], 1, 40),
+            $this->rows->input(),
         ];
     }
 
@@ -78,7 +67,7 @@ final readonly class FilterCapacityCalculator implements Calculator
             $given->number('tan_mg_l'), $given->number('do_in_mg_l'), $given->number('temp_c'),
             $given->number('ph'), $given->number('alkalinity_mg_l'), $given->number('salinity_g_l'),
         );
-        $loop = LoopCapacity::of($this->stages($given->rows('stages')), $water);
+        $loop = LoopCapacity::of($this->rows->read($given), $water);
 
         $work = new Working;
         foreach ($loop->stages as $i => $stage) {
@@ -108,27 +97,6 @@ final readonly class FilterCapacityCalculator implements Calculator
             'tan_out_mg_l' => $loop->outlet->tan,
             'flow_l_h' => $loop->flowM3D * 1000 / 24,
         ]);
-    }
-
-    /**
-     * @param  list<Given>  $rows
-     * @return list<Stage>
-     */
-    private function stages(array $rows): array
-    {
-        $errors = [];
-        $stages = [];
-        foreach ($rows as $i => $row) {
-            $kind = $this->kinds->get($row->text('kind'));
-            $area = $row->has('medium') ? $this->media->get($row->text('medium'))->areaM2M3 : $row->numberOrNull('area_m2_m3');
-            if ($area === null && $kind->nitrifies()) {
-                $errors["stages.{$i}.medium"] = 'A medium is needed, or its surface in m²/m³.';
-            }
-            $stages[] = new Stage($kind, $area ?? 0.0, $row->number('media_l'), $row->number('flow_l_h'), $row->textOrNull('branch'),
-                $row->number('air_l_min'), $row->number('maturity_pct') / 100, $row->number('fouling_pct') / 100);
-        }
-
-        return $errors === [] ? $stages : throw new BadInput($errors);
     }
 
     /** @return array<string, float|string|null> */

@@ -24,8 +24,11 @@ final readonly class LoopCapacity
     ) {
     }
 
-    /** @param  list<Stage>  $stages */
-    public static function of(array $stages, Water $inlet): self
+    /**
+     * @param  list<Stage>  $stages
+     * @param  float  $dying  as in ArealRate
+     */
+    public static function of(array $stages, Water $inlet, float $dying = 0.0): self
     {
         $groups = self::groups($stages);
         $flow = self::fullFlow($groups);
@@ -38,7 +41,7 @@ final readonly class LoopCapacity
                 $branchFlow = self::widest($branch);
                 $passing = $water;
                 foreach ($branch as $i => $stage) {
-                    $capacity = StageCapacity::of($stage, $passing);
+                    $capacity = StageCapacity::of($stage, $passing, $dying);
                     $results[$i] = $capacity;
                     $passing = self::mix($passing, $capacity->outlet(), $branchFlow, $stage->flowM3D());
                 }

@@ -19,6 +19,12 @@ final readonly class Stage
     ) {
     }
 
+    /** The same with bacteria on only a share of what they fill. */
+    public function thinned(float $share): self
+    {
+        return new self($this->kind, $this->areaM2M3, $this->mediaL, $this->flowLH, $this->branch, $this->airLMin, $this->maturity * $share, $this->fouling);
+    }
+
     public function areaM2(): float
     {
         return $this->areaM2M3 * $this->mediaL / 1000;

@@ -26,9 +26,9 @@ final readonly class StageCapacity
     ) {
     }
 
-    public static function of(Stage $stage, Water $inlet): self
+    public static function of(Stage $stage, Water $inlet, float $dying = 0.0): self
     {
-        $rate = ArealRate::of($stage->kind, $inlet, $stage->maturity, $stage->fouling);
+        $rate = ArealRate::of($stage->kind, $inlet, $stage->maturity, $stage->fouling, $dying);
         $flow = $stage->flowM3D();
         $transferred = InStageTransfer::of($stage->kind, $inlet, $stage->flowLH, $stage->airLMin, $stage->mediaL);
 

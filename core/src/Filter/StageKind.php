@@ -14,6 +14,10 @@ final readonly class StageKind
         public float $k,
         public OxygenSupply $oxygen,
         public Transfer $transfer,
+        /** Share of the dirt that stays at one pass, 0 to 1. */
+        public float $catches = 0.0,
+        /** Dry dirt it holds per litre when it blocks, g. */
+        public float $holdsGL = 0.0,
     ) {
     }
 

@@ -24,6 +24,7 @@ final readonly class StageKinds
                 $row->text('id'), $row->text('name'), $row->number('r20_g_m2_d'), $row->number('k_mg_l'),
                 in_array('oxygen', $keys, true) ? OxygenSupply::from($row->text('oxygen')) : OxygenSupply::Water,
                 in_array('transfer', $keys, true) ? Transfer::from($row->text('transfer')) : Transfer::None,
+                $row->number('catch_pct') / 100, $row->number('holds_g_l'),
             );
         }
 

@@ -61,10 +61,10 @@ final readonly class VesselCheck
     {
         $out = array_filter($loop->lines, static fn (LoopLine $line): bool => $line->open() && $line->from->id === $vessel->id);
         $in = array_filter($loop->lines, static fn (LoopLine $line): bool => $line->open() && $line->to->id === $vessel->id);
-        /** @param  array<LoopLine>  $lines */
-        $spots = static fn (array $lines): array => array_values(array_unique(array_filter(array_column($lines, 'spot'))));
+        $comes = self::spots($in);
+        $goes = self::spots($out);
         $found = [];
-        if (count($spots($in)) === 1 && $spots($in) === $spots($out) && $spots($in) !== ['middle']) {
+        if (count($comes) === 1 && $comes === $goes && $comes !== ['middle']) {
             $found[] = new Caution(Level::Watch, "{$vessel->name}: water comes and goes at the same end; the other end stands still.");
         }
         foreach ($in as $line) {
@@ -74,6 +74,22 @@ final readonly class VesselCheck
         }
 
         return $found;
+    }
+
+    /**
+     * @param  array<LoopLine>  $lines
+     * @return list<string> where in the vessel they open, each once
+     */
+    private static function spots(array $lines): array
+    {
+        $spots = [];
+        foreach ($lines as $line) {
+            if ($line->spot !== null) {
+                $spots[$line->spot] = $line->spot;
+            }
+        }
+
+        return array_values($spots);
     }
 
     private static function levelAt(Loop $loop, Place $place): ?float

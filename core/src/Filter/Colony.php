@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+/**
+ * How much of a surface its ammonia oxidisers fill, and how that follows the load.
+ *
+ * `share` runs 0 to 1. Bacteria grow at mu s (1 − share) and die at b; s is how hard they must work to
+ * take the load, never more than what the water allows. Rates per day at 25 °C, θ 1.09.
+ *
+ *     25 °C, a load of a tenth of the greatest rate  →  settles at 1 − b/(mu s), 69 %
+ *
+ * @source model-calibrated  mu 0.477, b 0.015
+ */
+final readonly class Colony
+{
+    public const MU1 = 0.477;
+
+    public const B1 = 0.015;
+
+    public const MU2 = 0.40;
+
+    public const B2 = 0.015;
+
+    private const STEP_D = 0.25;
+
+    /** Share of a seed that is as good as none, so that growth can begin. */
+    private const SEED = 1e-4;
+
+    /**
+     * @param  float  $greatest  g N/d that the whole grown surface takes at this temperature, nothing short
+     * @param  float  $hardest  most of that rate that the water allows, 0 to 1 (ammonia allowed, oxygen, pH, alkalinity)
+     */
+    public function __construct(private float $greatest, private float $hardest, private float $tempC)
+    {
+    }
+
+    /** What it settles at under a load in g N/d that never ends. */
+    public function settles(float $load): float
+    {
+        if ($load <= 0 || $this->greatest <= 0) {
+            return 0.0;
+        }
+        // share = 1 − b/(mu s) and load = greatest · share · s together.
+        $share = 1 / (1 + self::B1 / self::MU1 * $this->greatest / $load);
+
+        return $load / ($this->greatest * $share) <= $this->hardest ? $share : max(0.0, 1 - self::B1 / (self::MU1 * $this->hardest));
+    }
+
+    /** The share after some days under one load. */
+    public function after(float $share, float $load, float $days): float
+    {
+        $warmth = ArealRate::THETA ** ($this->tempC - 25);
+        $steps = max(1, (int) ceil($days / self::STEP_D));
+        $step = $days / $steps;
+        for ($i = 0; $i < $steps && $days > 0; $i++) {
+            $share = max(self::SEED, $share);
+            $effort = $this->greatest > 0 ? min($this->hardest, $load / ($this->greatest * $share)) : 0.0;
+            $share = min(1.0, $share * exp((self::MU1 * $effort * (1 - $share) - self::B1) * $warmth * $step));
+        }
+
+        return $share;
+    }
+
+    /** What it can take at once, g N/d, at the hardest it may work. */
+    public function takes(float $share): float
+    {
+        return $this->greatest * $share * $this->hardest;
+    }
+
+    /**
+     * The steps from one load to another, each no more than lives there by then.
+     *
+     * @return list<array{day: float, load_g_d: float}> from today on; ends early where it would take more than a year
+     */
+    public function steps(float $share, float $from, float $to): array
+    {
+        $load = $from;
+        $steps = [];
+        for ($day = 0.0; $day <= 365; $day += 1.0) {
+            $can = $this->takes($share);
+            // A step worth the trouble: a tenth of the way, or the last one.
+            if ($load < $to && ($can >= $to || $can - $load >= 0.1 * ($to - $from))) {
+                $load = min($to, $can);
+                $steps[] = ['day' => $day, 'load_g_d' => $load];
+            }
+            if ($load >= $to - 1e-9) {
+                break;
+            }
+            $share = $this->after($share, $load, 1.0);
+        }
+
+        return $steps;
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Flow\Root;
+
+/**
+ * How much more feed, or how many more fish at the same ration, until each limit is reached.
+ *
+ * Negative where a limit is passed already: so much must go. Found to a thousandth.
+ */
+final readonly class Headroom
+{
+    /** Beyond this many times what is there nothing is sought. */
+    private const FARTHEST = 4096.0;
+
+    public function __construct(private SystemLimits $limits, private Balance $balance)
+    {
+    }
+
+    /** @return list<array{limit: string, feed_g_d: float, kg: float, fish: float}> */
+    public function rows(): array
+    {
+        return array_map(function (string $limit): array {
+            $kg = $this->until($limit, fn (float $kg): array => [$kg, 0.0], max(1.0, $this->limits->kg()), $this->limits->kg());
+
+            return [
+                'limit' => $limit,
+                'feed_g_d' => $this->until($limit, fn (float $feed): array => [0.0, $feed], max(10.0, $this->limits->feed()), $this->limits->feed()),
+                'kg' => $kg,
+                'fish' => $kg >= 0 ? floor($kg / $this->limits->oneFishKg()) : -ceil(-$kg / $this->limits->oneFishKg()),
+            ];
+        }, $this->limits->names());
+    }
+
+    /**
+     * The limit that is reached first as feed grows.
+     *
+     * @param  list<array{limit: string, feed_g_d: float, kg: float, fish: float}>  $rows
+     * @return ?array{limit: string, feed_g_d: float, kg: float, fish: float}
+     */
+    public static function first(array $rows): ?array
+    {
+        $first = null;
+        foreach ($rows as $row) {
+            $first = $first === null || $row['feed_g_d'] < $first['feed_g_d'] ? $row : $first;
+        }
+
+        return $first;
+    }
+
+    /** @param  \Closure(float): array{float, float}  $added  kg and feed */
+    private function until(string $limit, \Closure $added, float $scale, float $present): float
+    {
+        $margin = fn (float $more): float => $this->limits->margin($limit, $this->limits->load(...$added($more)), $this->balance);
+        if ($margin(0.0) < 0) {
+            return $margin(-$present) >= 0 ? Root::between($margin, -$present, 0.0, 1e-3 * $scale) : -$present;
+        }
+        $far = $scale;
+        while ($margin($far) > 0) {
+            $far *= 4;
+            if ($far > self::FARTHEST * $scale) {
+                return $far;
+            }
+        }
+
+        return Root::between($margin, 0.0, $far, 1e-3 * $scale);
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Water\WaterInputs;
+
+/**
+ * Where nitrate goes: changes, plants, a bog, denitrifying medium, sludge; and where it settles.
+ *
+ * Nitrogen in g/d, nitrate in mg/L as N. What plants, bogs and denitrifying media take is given with a
+ * wide band, and falls off under 2 mg/L, where there is too little to take.
+ *
+ * @source nitrate-sinks-from-memory
+ */
+final readonly class NitrateSinksCalculator implements Calculator
+{
+    /** g N/m²/d of cover in full growth at 20 °C: low, usual, high. */
+    private const PLANTS = [0.05, 0.2, 0.6];
+
+    private const BOG = [0.1, 0.5, 1.5];
+
+    /** g N/m³/d. */
+    private const MEDIUM = [20.0, 60.0, 200.0];
+
+    private const GROWTH = ['spring' => 0.5, 'summer' => 1.0, 'autumn' => 0.4, 'winter' => 0.1];
+
+    private const THETA = 1.07;
+
+    private const HALF_MG_L = 2.0;
+
+    /** Of the nitrogen made into nitrate, lost again in silt and dead corners. */
+    private const IN_SLUDGE = 0.05;
+
+    public function name(): string
+    {
+        return 'nitrate.sinks';
+    }
+
+    public function title(): string
+    {
+        return 'Where nitrate goes';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('no3_n_mg_l', 'Nitrate now', 'mg/L as N', 0, 500),
+            Input::number('production_g_d', 'Nitrate made', 'g N/d', 0, 1e6)->or(0.0),
+            WaterInputs::temperature(),
+            Input::number('change_l_d', 'Water changed', 'L/d', 0, 1e8)->or(0.0),
+            Input::number('source_no3_n_mg_l', 'Nitrate in new water', 'mg/L as N', 0, 500)->or(0.0),
+            Input::number('plants_m2', 'Cover of plants', 'm²', 0, 1e6)->or(0.0),
+            Input::number('bog_m2', 'Bog', 'm²', 0, 1e6)->or(0.0),
+            Input::number('denitrifying_l', 'Denitrifying medium', 'L', 0, 1e6)->or(0.0),
+            Input::choice('season', 'Season', array_keys(self::GROWTH))->or('summer'),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [
+            new Output('changes_g_d', 'g N/d'), new Output('plants_g_d', 'g N/d'), new Output('bog_g_d', 'g N/d'), new Output('denitrifying_g_d', 'g N/d'), new Output('sludge_g_d', 'g N/d'),
+            new Output('total_g_d', 'g N/d'), new Output('low_g_d', 'g N/d'), new Output('high_g_d', 'g N/d'), new Output('no3_n_steady_mg_l', 'mg/L as N'),
+        ];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $now = $given->number('no3_n_mg_l');
+        $warmth = self::THETA ** ($given->number('temp_c') - 20);
+        $growth = self::GROWTH[$given->text('season')] * $warmth;
+        $full = array_map(static fn (int $i): array => [
+            'plants' => self::PLANTS[$i] * $given->number('plants_m2') * $growth,
+            'bog' => self::BOG[$i] * $given->number('bog_m2') * (0.3 + 0.7 * self::GROWTH[$given->text('season')]) * $warmth,
+            'denitrifying' => self::MEDIUM[$i] * $given->number('denitrifying_l') / 1000 * $warmth,
+        ], [0, 1, 2]);
+        $some = static fn (float $level): float => $level / (self::HALF_MG_L + $level);
+        $changes = $given->number('change_l_d') / 1000 * ($now - $given->number('source_no3_n_mg_l'));
+        $sludge = self::IN_SLUDGE * $given->number('production_g_d');
+        $takes = static fn (int $i, float $level): float => array_sum($full[$i]) * $some($level);
+        $total = $changes + $takes(1, $now) + $sludge;
+
+        $work = new Working;
+        $work->step('With the water that is changed.', 'changed × (now − new)', Say::number($given->number('change_l_d'), 4).' L/d × ('.Say::number($now).' − '.Say::number($given->number('source_no3_n_mg_l')).') mg/L', Say::number($changes).' g N/d');
+        $work->step('Plants, bog and denitrifying medium at their usual rates, this warm and in this season.', 'area × rate × growth × C/(2 + C)', 'plants '.Say::number($full[1]['plants']).', bog '.Say::number($full[1]['bog']).', medium '.Say::number($full[1]['denitrifying']).' at most', Say::number($takes(1, $now)).' g N/d');
+        $work->step('Lost in sludge.', '5 % of what is made', Say::number($given->number('production_g_d')).' g N/d', Say::number($sludge).' g N/d');
+        $work->cite('nitrate-sinks-from-memory');
+        $work->note('What grows takes between a quarter and three times this: measure nitrate over some weeks.');
+        $steady = $this->steady($given, $full[1], $sludge);
+        if ($steady === null) {
+            $work->watch('Nothing carries off what is made: nitrate rises without end.');
+        }
+
+        return $work->result([
+            'changes_g_d' => $changes,
+            'plants_g_d' => $full[1]['plants'] * $some($now),
+            'bog_g_d' => $full[1]['bog'] * $some($now),
+            'denitrifying_g_d' => $full[1]['denitrifying'] * $some($now),
+            'sludge_g_d' => $sludge,
+            'total_g_d' => $total,
+            'low_g_d' => $changes + $takes(0, $now) + $sludge,
+            'high_g_d' => $changes + $takes(2, $now) + $sludge,
+            'no3_n_steady_mg_l' => $steady,
+        ]);
+    }
+
+    /**
+     * Where as much goes as is made: Q (C − Cs) + F C/(2 + C) = P, a quadratic in C.
+     *
+     * @param  array<string, float>  $full
+     */
+    private function steady(Given $given, array $full, float $sludge): ?float
+    {
+        $made = $given->number('production_g_d') - $sludge;
+        $flow = $given->number('change_l_d') / 1000;
+        $takes = array_sum($full);
+        $source = $given->number('source_no3_n_mg_l');
+        if ($flow <= 0) {
+            return $made < $takes ? self::HALF_MG_L * $made / ($takes - $made) : null;
+        }
+        $b = $flow * (self::HALF_MG_L - $source) + $takes - $made;
+        $c = -self::HALF_MG_L * ($flow * $source + $made);
+
+        return (-$b + sqrt($b ** 2 - 4 * $flow * $c)) / (2 * $flow);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * What a filter really takes, from ammonia before it and after it.
+ *
+ * mg/L as N, flow in L/h. An outlet above the inlet is a filter that gives ammonia off: removal is negative.
+ *
+ *     8,000 L/h, 0.30 in, 0.24 out  →  11.5 g N/d, 20 %
+ */
+final readonly class SinglePassCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'filter.single_pass';
+    }
+
+    public function title(): string
+    {
+        return 'What a filter takes, measured';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('flow_l_h', 'Flow', 'L/h', 1, 1e8),
+            Input::number('in_mg_l', 'Ammonia before it', 'mg/L as N', 0, 1000),
+            Input::number('out_mg_l', 'Ammonia after it', 'mg/L as N', 0, 1000),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('removal_g_d', 'g N/d'), new Output('efficiency_pct', '%')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $in = $given->number('in_mg_l');
+        $out = $given->number('out_mg_l');
+        $removal = $given->number('flow_l_h') * 24 / 1000 * ($in - $out);
+
+        $work = new Working;
+        $work->step('What stays in the filter.', 'flow × (in − out) × 24', Say::number($given->number('flow_l_h'), 5).' L/h × ('.Say::number($in).' − '.Say::number($out).') mg/L', Say::number($removal).' g N/d');
+        $work->cite('mass-balance');
+        if ($in <= 0) {
+            $work->note('Without ammonia coming in nothing can be said of its share.');
+        } elseif ($out > $in) {
+            $work->watch('More comes out than goes in: dirt rots in it, or the two tests were mixed up.');
+        }
+
+        return $work->result(['removal_g_d' => $removal, 'efficiency_pct' => $in > 0 ? 100 * ($in - $out) / $in : null]);
+    }
+}
