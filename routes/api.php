@@ -5,6 +5,8 @@ declare(strict_types=1);
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CalcController;
 use App\Http\Controllers\CapacityController;
+use App\Http\Controllers\FilterController;
+use App\Http\Controllers\FishController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\PlumbingController;
@@ -34,6 +36,16 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
     Route::get('systems/{system}/capacity', CapacityController::class);
 
+    Route::get('systems/{system}/filter', [FilterController::class, 'show']);
+    Route::put('systems/{system}/filter/tests/{id}', [FilterController::class, 'test'])->whereUlid('id');
+    Route::put('systems/{system}/filter/believed', [FilterController::class, 'believe']);
+    Route::put('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'setback'])->whereUlid('id');
+    Route::delete('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'removeSetback'])->whereUlid('id');
+    Route::put('systems/{system}/filter/stages/{id}', [FilterController::class, 'clean'])->whereUlid('id');
+    Route::get('systems/{system}/what-ifs', [FilterController::class, 'whatIfs']);
+    Route::put('systems/{system}/what-ifs/{id}', [FilterController::class, 'keepWhatIf'])->whereUlid('id');
+    Route::delete('systems/{system}/what-ifs/{id}', [FilterController::class, 'removeWhatIf'])->whereUlid('id');
+
     Route::get('systems/{system}/plumbing', [PlumbingController::class, 'show']);
     Route::post('systems/{system}/plumbing/what-if', [PlumbingController::class, 'whatIf']);
     Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])->whereUlid('id');
@@ -57,7 +69,12 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/pumps/{id}', [BuildController::class, 'putPump'])->whereUlid('id');
     Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])->whereUlid('id');
     Route::put('systems/{system}/fish/{id}', [BuildController::class, 'putFish'])->whereUlid('id');
-    Route::put('systems/{system}/feed', [BuildController::class, 'putFeed']);
+    Route::get('systems/{system}/fish', [FishController::class, 'show']);
+    Route::put('systems/{system}/fish/{group}/measures/{id}', [FishController::class, 'measure'])->whereUlid(['group', 'id']);
+    Route::put('systems/{system}/fish/{group}/{kind}/{id}', [FishController::class, 'leave'])->where('kind', 'moved|lost|sold')->whereUlid(['group', 'id']);
+    Route::put('systems/{system}/feed', [FishController::class, 'plan']);
+    Route::put('systems/{system}/feeds/{id}', [FishController::class, 'feed'])->whereUlid('id');
+    Route::delete('systems/{system}/feeds/{id}', [FishController::class, 'withdrawFeed'])->whereUlid('id');
     Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])->where('kind', 'vessels|stages|pumps')->whereUlid('id');
     Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])->where('kind', 'vessels|stages|pumps|lines|fish')->whereUlid('id');
 });

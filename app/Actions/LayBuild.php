@@ -23,7 +23,7 @@ final readonly class LayBuild
         }
         $inside = static fn (array $part): array => [...array_diff_key($part, ['inside' => 0]), 'vessel_id' => isset($part['inside']) ? $system->vessels()->where('name', $part['inside'])->value('id') : null];
         foreach ($plan['stages'] ?? [] as $i => $stage) {
-            $system->stages()->create([...$own, 'medium' => null, 'air_l_min' => 0, 'media_l' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, ...$inside($stage), 'position' => $i]);
+            $system->stages()->create([...$own, 'medium' => null, 'air_l_min' => 0, 'media_l' => 0, ...$inside($stage), 'position' => $i]);
         }
         foreach ($plan['pumps'] ?? [] as $i => $pump) {
             $system->pumps()->create([...$own, ...$inside($pump), 'position' => $i]);

@@ -43,7 +43,7 @@ final readonly class PumpInputs
                     Input::number('air_l_min', 'Air', 'L/min', 0.1, 5000), Input::number('submergence_m', 'Depth of the air inlet', 'm', 0.05, 20),
                     Input::number('lift_m', 'Lift above the water', 'm', 0, 5), Input::number('riser_mm', 'Bore of the riser', 'mm', 8, 300),
                 ],
-                default => [Input::number('air_l_min', 'Air', 'L/min', 0.1, 1e5)],
+                default => [Input::number('air_l_min', 'Air', 'L/min', 0.1, 1e5), Input::choice('diffuser', 'Lets it out through', ['stone', 'fine'])->optional(), Input::number('depth_m', 'At a depth of', 'm', 0.05, 10)->optional()],
             },
         ];
         $values = (new TypedInputs($inputs))->read($this->withoutEmptyPoints($typed));
@@ -55,7 +55,7 @@ final readonly class PumpInputs
             PumpDutyCalculator::curve($this->rows($curve, $values));
         }
 
-        return ['curve' => null, 'rated_l_h' => null, 'air_l_min' => null, 'submergence_m' => null, 'lift_m' => null, 'riser_mm' => null, 'circuit' => null, ...$values, 'vessel_id' => $inside, 'kind' => $kind, 'running' => Yes::said($typed['running'] ?? true)];
+        return ['curve' => null, 'rated_l_h' => null, 'air_l_min' => null, 'submergence_m' => null, 'lift_m' => null, 'riser_mm' => null, 'diffuser' => null, 'depth_m' => null, 'circuit' => null, ...$values, 'vessel_id' => $inside, 'kind' => $kind, 'running' => Yes::said($typed['running'] ?? true)];
     }
 
     /** @param  array<string, mixed>  $values */

@@ -28,7 +28,7 @@ final readonly class StageInputs
     public function read(System $system, array $typed): array
     {
         $more = [
-            'vessel_id' => Inside::vessel($system, $typed['vessel_id'] ?? null), 'since' => self::day($typed, 'since'),
+            'vessel_id' => Inside::vessel($system, $typed['vessel_id'] ?? null), 'since' => Day::read($typed, 'since'), 'cleaned_on' => Day::read($typed, 'cleaned_on'),
             'bypassable' => Yes::said($typed['bypassable'] ?? null), 'bypassed' => Yes::said($typed['bypassed'] ?? null),
         ];
         if ($more['bypassed'] && ! $more['bypassable']) {
@@ -47,7 +47,7 @@ final readonly class StageInputs
 
         $lamp = $row['kind'] === 'uv' ? $this->lamp($typed) : [];
 
-        return ['lamp_w' => null, 'lamp_fitted_on' => null, 'sleeve_wiped_on' => null, ...$lamp, 'medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => 100, 'fouling_pct' => 0, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, 'water_l' => null, 'plan_m2' => null, 'fed' => null, ...$values, ...$more];
+        return ['lamp_w' => null, 'lamp_fitted_on' => null, 'sleeve_wiped_on' => null, ...$lamp, 'medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => null, 'fouling_pct' => null, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, 'water_l' => null, 'plan_m2' => null, 'fed' => null, ...$values, ...$more, 'fouling_seen_on' => isset($values['fouling_pct']) ? now()->toDateString() : null];
     }
 
     /**
@@ -60,32 +60,13 @@ final readonly class StageInputs
         $errors = [];
         foreach (['lamp_fitted_on', 'sleeve_wiped_on'] as $key) {
             try {
-                $values[$key] = self::day($typed, $key);
+                $values[$key] = Day::read($typed, $key);
             } catch (BadInput $bad) {
                 $errors += $bad->errors;
             }
         }
 
         return $errors === [] ? $values : throw new BadInput($errors);
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $typed
-     *
-     * @throws BadInput
-     */
-    private static function day(array $typed, string $key): ?string
-    {
-        $text = is_string($typed[$key] ?? null) ? trim($typed[$key]) : '';
-        $day = $text === '' ? null : \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
-        if ($day === false || ($day !== null && $day->format('Y-m-d') !== $text)) {
-            throw BadInput::at($key, 'Write the day as 2026-05-31.');
-        }
-        if ($day !== null && $day->getTimestamp() > now()->addDay()->getTimestamp()) {
-            throw BadInput::at($key, 'This day is still to come.');
-        }
-
-        return $day?->format('Y-m-d');
     }
 
     /** @return list<Input> */

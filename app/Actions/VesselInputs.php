@@ -55,6 +55,9 @@ final readonly class VesselInputs
                 Input::number('level_mm', 'Water level', 'mm', -10000, 10000)->optional(),
                 Input::number('may_fall_mm', 'Level may fall', 'mm', 0, 5000)->optional(),
                 Input::choice('shade', 'Shade', Vessel::SHADES)->optional(),
+                Input::number('stones_m2', 'Stones on its floor', 'm²', 0, 100000)->optional(),
+                Input::number('silt_m2', 'Silt', 'm²', 0, 100000)->optional(),
+                Input::number('plants_m2', 'Plants', 'm²', 0, 100000)->optional(),
             ]))->read($typed);
         } catch (BadInput $bad) {
             $errors += $bad->errors;
@@ -64,7 +67,7 @@ final readonly class VesselInputs
         }
 
         return [
-            'level_mm' => 0.0, 'may_fall_mm' => null, 'shade' => 'none', ...$columns, ...$more,
+            'level_mm' => 0.0, 'may_fall_mm' => null, 'shade' => 'none', 'stones_m2' => 0.0, 'silt_m2' => 0.0, 'plants_m2' => 0.0, ...$columns, ...$more,
             'netted' => Yes::said($typed['netted'] ?? null), 'overflow' => Yes::said($typed['overflow'] ?? null), 'float_valve' => Yes::said($typed['float_valve'] ?? null),
         ];
     }

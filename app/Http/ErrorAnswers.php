@@ -6,6 +6,7 @@ namespace App\Http;
 
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -24,6 +25,7 @@ final readonly class ErrorAnswers
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport(BadInput::class);
+        $exceptions->reportable(static fn (UniqueConstraintViolationException $fault): ?bool => self::nameTaken($fault) ? false : null);
         $exceptions->render(static function (\Throwable $fault, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {
                 return null;
@@ -36,11 +38,18 @@ final readonly class ErrorAnswers
                 $fault->getPrevious() instanceof TokenMismatchException, $fault instanceof TokenMismatchException => [419, 'This page has been open too long. Load it again; what you typed is still here.', []],
                 $fault instanceof NotFoundHttpException => [404, 'There is nothing here by that name.', []],
                 $fault instanceof HttpExceptionInterface => [$fault->getStatusCode(), self::sentence($fault->getStatusCode()), []],
+                self::nameTaken($fault) => [422, 'Something typed cannot be used yet.', ['name' => 'There is one of this name already.']],
                 default => [500, 'Something went wrong here, and it was written down. Nothing was saved.', []],
             };
 
             return new JsonResponse(['message' => $message, 'errors' => (object) $errors], $status, $fault instanceof HttpExceptionInterface ? $fault->getHeaders() : []);
         });
+    }
+
+    /** A name is told apart without regard to capitals, which only the index behind it can do for two at once. */
+    private static function nameTaken(\Throwable $fault): bool
+    {
+        return $fault instanceof UniqueConstraintViolationException && preg_match('/"\w+_name"/', $fault->getMessage()) === 1;
     }
 
     private static function sentence(int $status): string

@@ -13,6 +13,13 @@ use Illuminate\Support\Carbon;
  * @property Carbon $since
  * @property float $feed_g_d
  * @property float $protein_pct
+ * @property ?string $product
+ * @property ?float $digestibility_pct
+ * @property ?float $moisture_pct
+ * @property float $uneaten_pct
+ * @property bool $by_ration the ration table decides, by temperature and size
+ * @property ?int $meals a day
+ * @property int $days_a_week
  * @property ?User $user
  */
 final class FeedFigure extends Part
@@ -20,7 +27,7 @@ final class FeedFigure extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['since' => 'date', 'feed_g_d' => 'float', 'protein_pct' => 'float'];
+        return ['since' => 'date', 'feed_g_d' => 'float', 'protein_pct' => 'float', 'digestibility_pct' => 'float', 'moisture_pct' => 'float', 'uneaten_pct' => 'float', 'by_ration' => 'boolean', 'meals' => 'integer', 'days_a_week' => 'integer'];
     }
 
     /** @return BelongsTo<User, $this> */

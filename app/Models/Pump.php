@@ -21,6 +21,8 @@ use Ironwort\Core\Flow\PumpCurve;
  * @property ?float $submergence_m of an airlift's air inlet
  * @property ?float $lift_m of an airlift above the water
  * @property ?float $riser_mm bore of an airlift
+ * @property ?string $diffuser of an air pump: stone or fine
+ * @property ?float $depth_m of its air
  * @property ?Carbon $retired_at
  * @property float $power_w
  * @property ?string $circuit
@@ -34,7 +36,7 @@ final class Pump extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['curve' => 'array', 'rated_l_h' => 'float', 'air_l_min' => 'float', 'power_w' => 'float', 'running' => 'boolean', 'submergence_m' => 'float', 'lift_m' => 'float', 'riser_mm' => 'float', 'retired_at' => 'datetime'];
+        return ['curve' => 'array', 'rated_l_h' => 'float', 'air_l_min' => 'float', 'power_w' => 'float', 'running' => 'boolean', 'submergence_m' => 'float', 'lift_m' => 'float', 'riser_mm' => 'float', 'retired_at' => 'datetime', 'depth_m' => 'float'];
     }
 
     /** Whether it moves water round the loop. */

@@ -17,8 +17,10 @@ use Illuminate\Support\Carbon;
  * @property float $flow_l_h
  * @property ?string $branch
  * @property float $air_l_min
- * @property float $maturity_pct
- * @property float $fouling_pct
+ * @property ?float $maturity_pct as the keeper judges it; null where the load of the last weeks tells
+ * @property ?float $fouling_pct as the keeper saw it; null where the last service tells
+ * @property ?Carbon $cleaned_on
+ * @property ?Carbon $fouling_seen_on
  * @property float $loss_mm
  * @property ?float $rim_mm
  * @property ?float $may_drop_mm
@@ -45,7 +47,7 @@ final class Stage extends Part
         return [
             'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
             'maturity_pct' => 'float', 'fouling_pct' => 'float', 'loss_mm' => 'float', 'rim_mm' => 'float', 'may_drop_mm' => 'float', 'lamp_w' => 'float', 'lamp_fitted_on' => 'date', 'sleeve_wiped_on' => 'date',
-            'since' => 'date', 'bypassable' => 'boolean', 'bypassed' => 'boolean', 'water_l' => 'float', 'plan_m2' => 'float', 'retired_at' => 'datetime',
+            'since' => 'date', 'cleaned_on' => 'date', 'fouling_seen_on' => 'date', 'bypassable' => 'boolean', 'bypassed' => 'boolean', 'water_l' => 'float', 'plan_m2' => 'float', 'retired_at' => 'datetime',
         ];
     }
 

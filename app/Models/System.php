@@ -109,7 +109,7 @@ final class System extends Model
     public function fish(): HasMany
     {
         $relation = $this->hasMany(FishGroup::class);
-        $relation->orderBy('position')->orderBy('name');
+        $relation->where('count', '>', 0)->orderBy('position')->orderBy('name');
 
         return $relation;
     }

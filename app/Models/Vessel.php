@@ -21,6 +21,9 @@ use Illuminate\Support\Carbon;
  * @property bool $overflow
  * @property bool $float_valve
  * @property string $shade
+ * @property float $stones_m2 stones on its floor
+ * @property float $silt_m2
+ * @property float $plants_m2
  * @property ?Carbon $retired_at
  * @property int $position
  */
@@ -33,7 +36,7 @@ final class Vessel extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean', 'level_mm' => 'float', 'may_fall_mm' => 'float', 'overflow' => 'boolean', 'float_valve' => 'boolean', 'retired_at' => 'datetime'];
+        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean', 'level_mm' => 'float', 'may_fall_mm' => 'float', 'overflow' => 'boolean', 'float_valve' => 'boolean', 'retired_at' => 'datetime', 'stones_m2' => 'float', 'silt_m2' => 'float', 'plants_m2' => 'float'];
     }
 
     public function holdsFish(): bool

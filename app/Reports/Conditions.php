@@ -33,7 +33,7 @@ final class Conditions
     private array $errors = [];
 
     /** @param  array<string, string>  $typed  by canonical key, as typed; empty where nothing was typed */
-    public function __construct(private readonly System $system, private readonly LatestWater $water, private readonly LimitTable $limits, private readonly array $typed)
+    public function __construct(private readonly System $system, private readonly LatestWater $water, private readonly LimitTable $limits, private readonly FeedPlan $plans, private readonly array $typed)
     {
         $this->reading(Parameter::Temperature, static fn (): float => 20.0, 'a mild day');
         $this->reading(Parameter::Ph, static fn (): float => 7.5, 'ordinary water');
@@ -62,6 +62,12 @@ final class Conditions
         }
     }
 
+    /** The temperature at which the oxygen reading was taken, whatever is typed over it. */
+    public function measuredTemperature(): float
+    {
+        return $this->water->get(Parameter::Temperature)->value ?? $this->values['temp_c'] ?? 20.0;
+    }
+
     private function allowedAmmonia(): void
     {
         $typed = $this->typedReading(Parameter::Ammonia);
@@ -78,12 +84,15 @@ final class Conditions
 
     private function feed(?FeedFigure $feed): void
     {
-        $figures = [['feed_g_d', 'Feed', 'g/d', 500000.0, $feed?->feed_g_d], ['protein_pct', 'Protein', '%', 80.0, $feed?->protein_pct]];
+        $figures = [
+            ['feed_g_d', 'Feed', 'g/d', 500000.0, $feed === null ? null : $this->plans->perDay($this->system, $feed, $this->values['temp_c'] ?? 20.0)],
+            ['protein_pct', 'Protein', '%', 80.0, $feed === null ? null : max(5.0, $this->plans->protein($feed))],
+        ];
         foreach ($figures as [$key, $label, $unit, $most, $planned]) {
             $value = $this->typedNumber($key, $label, $key === 'protein_pct' ? 5.0 : 0.0, $most);
             [$kind, $from] = match (true) {
                 $value !== null => ['typed', 'typed just now'],
-                $feed !== null => ['plan', 'feed figure since '.$feed->since->format('j M Y')],
+                $feed !== null => ['plan', ($feed->by_ration && $key === 'feed_g_d' ? 'by the ration table, set ' : 'feed figure since ').$feed->since->format('j M Y').($feed->days_a_week < 7 && $key === 'feed_g_d' ? ", {$feed->days_a_week} days a week" : '')],
                 default => ['assumed', $key === 'protein_pct' ? 'assumed: usual koi feed' : 'assumed: no feed figure set'],
             };
             $this->values[$key] = $value ?? $planned ?? ($key === 'protein_pct' ? 38.0 : 0.0);

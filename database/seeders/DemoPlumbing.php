@@ -39,8 +39,8 @@ final readonly class DemoPlumbing
         return [
             'pumps' => [
                 ['name' => 'Main pump', 'kind' => 'water', 'power_w' => 115, 'circuit' => 'Ring 1', 'curve' => self::curve([0, 3.4], [5000, 2.9], [10000, 1.6], [14000, 0.3])],
-                ['name' => 'Air pump, bays', 'kind' => 'air', 'air_l_min' => 80, 'power_w' => 60, 'circuit' => 'Ring 2'],
-                ['name' => 'Air pump, moving bed', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 42, 'circuit' => 'Ring 2'],
+                ['name' => 'Air pump, bays', 'kind' => 'air', 'air_l_min' => 80, 'power_w' => 60, 'circuit' => 'Ring 2', 'diffuser' => 'stone', 'depth_m' => 0.7],
+                ['name' => 'Air pump, moving bed', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 42, 'circuit' => 'Ring 2', 'diffuser' => 'stone', 'depth_m' => 0.9],
             ],
             'lines' => [
                 ['Drain 1', 'v:Bay 1', 's:Vortex', 103.6, 5.5, $drain, 'valve_open_pct' => 100, ...$mouth],
@@ -105,7 +105,7 @@ final readonly class DemoPlumbing
                 ['name' => 'Main pump', 'kind' => 'water', 'power_w' => 160, 'circuit' => 'Yard', 'curve' => self::curve([0, 4.2], [8000, 3.4], [15000, 1.7], [20000, 0.3])],
                 ['name' => 'Bog pump', 'kind' => 'water', 'power_w' => 35, 'circuit' => 'Yard', 'curve' => self::curve([0, 2.2], [2500, 1.6], [5000, 0.4])],
                 ['name' => 'Circulator', 'kind' => 'circulator', 'rated_l_h' => 20000, 'power_w' => 40, 'circuit' => 'Yard'],
-                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 45, 'circuit' => 'House'],
+                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 45, 'circuit' => 'House', 'diffuser' => 'fine', 'depth_m' => 1.2],
             ],
             'lines' => [
                 ['Drain north', 'v:Pond', 's:Brushes', 103.6, 7.5, $drain, 'valve_open_pct' => 100],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\LayBuild;
+use App\Models\Feed;
 use App\Models\Role;
 use App\Models\Site;
 use App\Models\System;
@@ -74,6 +75,22 @@ final class DemoSeeder extends Seeder
             $system->feedFigures()->create([...$own, 'user_id' => $people[0]->id, 'since' => Carbon::now()->subDays(24)->toDateString(), 'feed_g_d' => $plan['feed_g_d'], 'protein_pct' => 38]);
         }
         $this->readings($system, $plan, $people);
+        $this->feeds($system, (float) $plan['feed_g_d'], $people);
+    }
+
+    /**
+     * Two weeks of feeds about the plan, the fish slower on a cool morning.
+     *
+     * @param  list<User>  $people
+     */
+    private function feeds(System $system, float $planned, array $people): void
+    {
+        for ($day = 13; $planned > 0 && $day >= 0; $day--) {
+            $system->hasMany(Feed::class)->create([
+                'site_id' => $system->site_id, 'user_id' => $people[mt_rand(0, 1)]->id, 'fed_at' => Carbon::now()->subDays($day)->subMinutes(mt_rand(60, 200)),
+                'feed_g' => round($planned * mt_rand(85, 110) / 100, $planned < 20 ? 1 : -1), 'came_up' => mt_rand(0, 6) === 0 ? 'slowly' : 'yes', 'left_some' => mt_rand(0, 9) === 0,
+            ]);
+        }
     }
 
     /**

@@ -33,14 +33,15 @@ final readonly class DemoSystems
             'name' => 'Press Room', 'kind' => 'holding', 'life_stage' => 'adult',
             'vessels' => [['name' => 'Bay 1', ...$bay], ['name' => 'Bay 2', ...$bay], ['name' => 'Bay 3', ...$bay]],
             'stages' => [
-                ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200, 'loss_mm' => 8, 'rim_mm' => 100, 'water_l' => 620, 'plan_m2' => 1.13, 'fed' => 'gravity', 'since' => self::daysAgo(900)],
-                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'fouling_pct' => 25, 'loss_mm' => 12, 'rim_mm' => 100, 'water_l' => 420, 'fed' => 'gravity', 'since' => self::daysAgo(900)],
+                ['name' => 'Vortex', 'kind' => 'vortex', 'medium' => 'chamber_walls', 'media_l' => 300, 'flow_l_h' => 8200, 'loss_mm' => 8, 'rim_mm' => 100, 'cleaned_on' => self::daysAgo(4), 'water_l' => 620, 'plan_m2' => 1.13, 'fed' => 'gravity', 'since' => self::daysAgo(900)],
+                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 180, 'flow_l_h' => 8200, 'cleaned_on' => self::daysAgo(23), 'loss_mm' => 12, 'rim_mm' => 100, 'water_l' => 420, 'fed' => 'gravity', 'since' => self::daysAgo(900)],
                 ['name' => 'Moving bed', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 260, 'flow_l_h' => 8200, 'air_l_min' => 60, 'loss_mm' => 10, 'rim_mm' => 100, 'may_drop_mm' => 120, 'water_l' => 560, 'fed' => 'gravity', 'since' => self::daysAgo(610)],
                 ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 8200, 'loss_mm' => 60, 'fed' => 'pumped', 'bypassable' => true, 'lamp_w' => 55, 'lamp_fitted_on' => self::daysAgo(210), 'sleeve_wiped_on' => self::daysAgo(74)],
             ],
             'fish' => [
                 ['name' => 'Two-year koi', 'count' => 20, 'length_cm' => 42],
-                ['name' => 'Three-year koi', 'count' => 14, 'length_cm' => 51],
+                ['name' => 'Three-year koi', 'count' => 13, 'length_cm' => 51],
+                ['name' => 'Sorrel, the old female', 'count' => 1, 'length_cm' => 55, 'weight_g' => 2750, 'condition' => 1.653],
             ],
             'feed_g_d' => 220,
             'days' => self::TWICE_A_WEEK,
@@ -100,10 +101,10 @@ final readonly class DemoSystems
             'name' => 'Yard Pond', 'kind' => 'display', 'life_stage' => 'adult',
             'vessels' => [['name' => 'Pond', 'kind' => 'pond', 'shape' => 'sections', 'measures' => ['stations' => [
                 ['at_m' => 0, 'area_m2' => 0], ['at_m' => 1.75, 'area_m2' => 3.9], ['at_m' => 3.5, 'area_m2' => 6.4], ['at_m' => 5.25, 'area_m2' => 5.2], ['at_m' => 7, 'area_m2' => 0.4],
-            ]], 'overflow' => true, 'float_valve' => true, 'shade' => 'part']],
+            ]], 'overflow' => true, 'float_valve' => true, 'shade' => 'part', 'plants_m2' => 5, 'silt_m2' => 6]],
             'stages' => [
-                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 20, 'loss_mm' => 15, 'rim_mm' => 60],
-                ['name' => 'Matting bay', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 420, 'flow_l_h' => 14000, 'fouling_pct' => 10, 'loss_mm' => 10, 'rim_mm' => 60, 'may_drop_mm' => 150],
+                ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 420, 'flow_l_h' => 14000, 'cleaned_on' => self::daysAgo(16), 'loss_mm' => 15, 'rim_mm' => 60],
+                ['name' => 'Matting bay', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 420, 'flow_l_h' => 14000, 'cleaned_on' => self::daysAgo(31), 'loss_mm' => 10, 'rim_mm' => 60, 'may_drop_mm' => 150],
                 ['name' => 'Bog', 'kind' => 'bog', 'medium' => 'gravel_10_20', 'media_l' => 1800, 'flow_l_h' => 3000],
                 ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000, 'bypassable' => true, 'lamp_w' => 110, 'lamp_fitted_on' => self::daysAgo(160), 'sleeve_wiped_on' => self::daysAgo(101)],
             ],

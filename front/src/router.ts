@@ -13,6 +13,7 @@ export const router = createRouter({
         { path: '', name: 'system', component: () => import('./views/system/SystemPage.vue') },
         { path: 'test', name: 'test', component: () => import('./views/test/TestPage.vue') },
         { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
+        { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
         { path: 'plumbing', name: 'plumbing', component: () => import('./views/plumbing/PlumbingPage.vue') },
         { path: 'build', name: 'build', component: () => import('./views/build/BuildPage.vue') },
       ],

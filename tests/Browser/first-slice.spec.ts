@@ -28,7 +28,7 @@ test('a test is booked, its un-ionised ammonia opened to its working, and the fi
 
   await page.getByRole('link', { name: 'Capacity' }).click()
   await expect(page.getByText(/this filter can take .* g N a day; the fish give .* Surface is the shortest/)).toBeVisible()
-  await page.getByLabel(/^Feed/).fill('2000')
+  await page.getByRole('textbox', { name: /^Feed/ }).fill('2000')
   await expect(page.getByText(/It falls .* g short/)).toBeVisible()
   await page.getByRole('button', { name: /^Surface: .* Show the working/ }).click()
   await expect(slip).toContainText('Σ surface limits')
@@ -120,7 +120,7 @@ test('a vessel is drawn up with its volume as typed, and a width of nothing is r
   await expect(page.getByRole('button', { name: /^Corner bay: 2,500 L/ })).toBeVisible()
 })
 
-for (const [name, path] of [['all systems', '/'], ['system', '/press-room'], ['test', '/press-room/test'], ['capacity', '/press-room/capacity'], ['plumbing', '/yard-pond/plumbing'], ['build', '/press-room/build'], ['new system', '/new']] as const) {
+for (const [name, path] of [['all systems', '/'], ['system', '/press-room'], ['test', '/press-room/test'], ['capacity', '/press-room/capacity'], ['fish', '/press-room/fish'], ['plumbing', '/yard-pond/plumbing'], ['build', '/press-room/build'], ['new system', '/new']] as const) {
   test(`${name} can be used by everyone, by day, by night and on a narrow screen`, async ({ yard: page }) => {
     await page.goto(path)
     await expect(page.getByRole('main')).not.toContainText('Opening')

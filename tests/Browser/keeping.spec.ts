@@ -1,4 +1,4 @@
-import { expect, test } from './yard'
+import { accessible, expect, test } from './yard'
 
 test('the same visit sent twice at the same moment is booked once', async ({ yard: page }) => {
   const statuses = await page.evaluate(async () => {
@@ -59,4 +59,52 @@ test('keys find the way: a system by name, its pages, the list of keys', async (
   await expect(page).toHaveURL(/yard-pond\/capacity/)
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+})
+
+test('how many more koi before July, and what runs out first, is read off in a few presses and kept', async ({ yard: page }) => {
+  await page.goto('/press-room')
+  await page.getByRole('navigation', { name: 'Pages of this system' }).getByRole('link', { name: 'Capacity' }).click()
+  await page.getByLabel(/^Temperature/).fill('24')
+  const room = page.getByRole('region', { name: 'Room left' })
+  await expect(room).toContainText(/Room for \d+ koi of 50 cm more at once.*runs out first/)
+  await room.getByRole('button', { name: /^Feed more at once/ }).click()
+  await expect(page.getByRole('complementary', { name: 'Working' })).toContainText('load = uptake(C, DO) + Q (C − Cs)')
+  await page.getByRole('button', { name: 'Close' }).click()
+
+  await page.getByRole('textbox', { name: /^Fish more/ }).fill('60')
+  await expect(room).toContainText('It holds more than it can carry')
+  await page.getByLabel('Keep it by the name of').fill('Sixty in July')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  const beside = page.getByRole('region', { name: 'Side by side' })
+  await expect(beside.getByRole('button', { name: 'Sixty in July', exact: true })).toBeVisible()
+  await page.getByRole('textbox', { name: /^Fish more/ }).fill('many')
+  await expect(page.getByText(/“many” is not a number|many/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Back to the water as it is' }).click()
+  await beside.getByRole('button', { name: 'Sixty in July', exact: true }).click()
+  await expect(page.getByRole('textbox', { name: /^Fish more/ })).toHaveValue('60')
+  await accessible(page)
+})
+
+test('fish are added by weight, move to another system, and are fed', async ({ yard: page }) => {
+  await page.goto('/arrivals/fish')
+  await page.getByRole('button', { name: 'Add fish' }).click()
+  await page.getByLabel('Name of the group, or of the fish').fill('Tansy')
+  await page.getByLabel('Count').fill('1')
+  await page.getByLabel(/^or weight of one/).fill('64000')
+  await page.getByLabel(/^Length, nose to tail tip/).fill('40')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText(/So heavy a fish of this length cannot be/)).toBeVisible()
+  await page.getByLabel(/^or weight of one/).fill('1024')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('1 of 40 cm')).toBeVisible()
+  await page.getByRole('button', { name: 'Measure, move or take out Tansy' }).click()
+  await page.getByLabel('They', { exact: true }).first().selectOption('moved')
+  await page.getByLabel('How many').fill('1')
+  await page.getByLabel('To', { exact: true }).selectOption('hospital-tub')
+  await page.getByLabel('Why').fill('a sore')
+  await page.getByRole('button', { name: 'Write it down' }).first().click()
+  await expect(page.getByRole('region', { name: 'Came and went' })).toContainText('1 Tansy moved to Hospital tub: a sore')
+  await page.goto('/hospital-tub/fish')
+  await expect(page.getByRole('region', { name: 'Who lives here' })).toContainText('Tansy')
+  await accessible(page)
 })

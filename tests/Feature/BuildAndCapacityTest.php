@@ -102,7 +102,7 @@ final class BuildAndCapacityTest extends TestCase
         $this->putJson('/api/systems/long-vat/fish/'.self::A, ['name' => 'Koi', 'count' => '20', 'length_cm' => '45'])->assertJsonCount(1, 'fish');
         $this->deleteJson('/api/systems/long-vat/fish/'.self::A)->assertOk()->assertJsonCount(0, 'fish');
         FeedFigure::query()->create(['site_id' => $this->site->id, 'system_id' => $this->system->id, 'since' => '2026-01-01', 'feed_g_d' => 50, 'protein_pct' => 38]);
-        $this->putJson('/api/systems/long-vat/feed', ['feed_g_d' => '80', 'protein_pct' => '38'])->assertJsonPath('feed.feed_g_d', 80);
+        $this->putJson('/api/systems/long-vat/feed', ['feed_g_d' => '80', 'protein_pct' => '38'])->assertJsonPath('plan.feed_g_d', 80);
         self::assertSame(2, FeedFigure::query()->count());
     }
 
@@ -113,7 +113,7 @@ final class BuildAndCapacityTest extends TestCase
         $this->postJson('/api/calc/no.such', [])->assertNotFound();
         $this->getJson('/api/calc')->assertOk()->assertJsonFragment(['name' => 'filter.capacity']);
         $this->getJson('/api/sources')->assertOk();
-        $this->getJson('/api/vocabulary')->assertOk()->assertJsonCount(7, 'parameters');
+        $this->getJson('/api/vocabulary')->assertOk()->assertJsonCount(13, 'parameters');
     }
 
     public function test_any_other_address_is_a_page_and_an_unknown_api_address_is_not(): void

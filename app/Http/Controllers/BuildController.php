@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Inside;
+use App\Actions\FishInputs;
 use App\Actions\LineInputs;
 use App\Actions\PumpInputs;
 use App\Actions\RemovePart;
 use App\Actions\StageInputs;
-use App\Actions\TypedInputs;
 use App\Actions\VesselInputs;
 use App\Http\Resources\BuildResource;
-use App\Models\FeedFigure;
 use App\Models\FishGroup;
 use App\Models\Line;
 use App\Models\Part;
@@ -26,9 +24,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
-use Ironwort\Core\Fish\Condition;
 
 /**
  * What a system is built of. Parts are put under keys made by the client, so that a repeated save
@@ -36,10 +31,6 @@ use Ironwort\Core\Fish\Condition;
  */
 final class BuildController extends Controller
 {
-    public function __construct(private readonly Registry $registry)
-    {
-    }
-
     /** The volume of the measures typed so far, without keeping anything. */
     public function vesselMeaning(Request $request, SystemReport $report, VesselInputs $vessels): JsonResponse
     {
@@ -78,30 +69,11 @@ final class BuildController extends Controller
         return $answer->getStatusCode() === 200 ? $this->build($system) : $answer;
     }
 
-    public function putFish(Request $request, System $system, string $id): JsonResponse
+    public function putFish(Request $request, System $system, string $id, FishInputs $fish): JsonResponse
     {
         $named = $this->named($request, null, null);
-        $inputs = [Input::number('count', 'Count', null, 1, 100000), ...$this->registry->named('fish.weight')->inputs()];
-        $values = (new TypedInputs($inputs))->read($request->only(['count', 'length_cm', 'condition']));
-        if (fmod((float) $values['count'], 1.0) > 0) {
-            throw BadInput::at('count', 'Fish are counted whole.');
-        }
 
-        return $this->put(FishGroup::class, $system, $id, [...$named, 'condition' => Condition::USUAL, ...$values, 'count' => (int) $values['count'], 'vessel_id' => Inside::vessel($system, $request->input('vessel_id'))], $this->seen($request));
-    }
-
-    /** A feed figure from today on; earlier ones stay as they were. */
-    public function putFeed(Request $request, System $system): JsonResponse
-    {
-        Gate::authorize('write');
-        $inputs = [Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000), Input::number('protein_pct', 'Protein', '%', 5, 80)];
-        $values = (new TypedInputs($inputs))->read($request->only(['feed_g_d', 'protein_pct']));
-        FeedFigure::query()->updateOrCreate(
-            ['system_id' => $system->id, 'since' => now($system->site->timezone)->toDateString()],
-            [...$values, 'site_id' => $system->site_id, 'user_id' => $this->person($request)->id],
-        );
-
-        return $this->build($system);
+        return $this->put(FishGroup::class, $system, $id, [...$named, ...$fish->group($system, $request->all())], $this->seen($request));
     }
 
     public function destroy(System $system, string $kind, string $id, RemovePart $parts): JsonResponse

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\System;
 use App\Reports\CapacityReport;
+use App\Reports\CapacityWhatIf;
 use App\Reports\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -13,12 +14,12 @@ use Illuminate\Http\Request;
 /** Load against capacity, in today's water or in water typed on the page. */
 final class CapacityController extends Controller
 {
-    private const CONDITIONS = ['temp_c', 'ph', 'do_mg_l', 'alkalinity_mg_l', 'tan_mg_l', 'feed_g_d', 'protein_pct'];
+    public const CONDITIONS = ['temp_c', 'ph', 'do_mg_l', 'alkalinity_mg_l', 'tan_mg_l', 'feed_g_d', 'protein_pct'];
 
     public function __invoke(Request $request, System $system, CapacityReport $report): JsonResponse
     {
-        $system->load(['site', 'stages', 'fish']);
-        $typed = array_map(static fn (mixed $value): string => is_string($value) ? mb_substr($value, 0, 20) : '', $request->only(self::CONDITIONS));
+        $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish']);
+        $typed = array_map(static fn (mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '', $request->only([...self::CONDITIONS, ...CapacityWhatIf::KEYS]));
 
         return new JsonResponse(['slug' => $system->slug, 'name' => $system->name, ...$report->of($system, LatestWater::of($system), $typed)]);
     }

@@ -61,6 +61,15 @@ final readonly class Aeration
         return $this->conductance <= 0 ? ($demandGH > 0 ? 0.0 : $this->ceiling()) : max(0.0, $this->ceiling() - 1000 * $demandGH / $this->conductance);
     }
 
+    /**
+     * What it takes in all to hold an oxygen that was measured, L/h. Water near saturation, or over it, says
+     * that there is plenty: at least a twentieth is taken to be missing.
+     */
+    public function needed(float $measured, float $demandGH): float
+    {
+        return 1000 * $demandGH / max(0.05 * $this->saturation, $this->ceiling() - $measured);
+    }
+
     /** Oxygen some hours on, from what it is now. */
     public function after(float $now, float $demandGH, float $volumeL, float $hours): float
     {

@@ -7,18 +7,25 @@ namespace Ironwort\Core\Book;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
+use Ironwort\Core\Measure\TypedNumber;
+use Ironwort\Core\Measure\UnreadableNumber;
 
 /**
  * One line of the log bar, read word by word.
  *
  *     am .5 ni .1 na 20 ph 7,8 t 18.5 do 7.2 kh 6 @7:10
  *
+ * Numbers alone are read in the order of `order`: `.1 0 20 7.8 18 8 6 9`; a dash leaves one out.
  * A code is followed by its number; a unit may stand right behind the number (`na 4.5n`, `t 64f`,
- * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before; `/bay 2` says where. Every fault is
+ * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before; `/bay 2` says where.
+ * `feed 220` is feed in grams, and all behind `note` is kept in the keeper's own words. Every fault is
  * pointed at by its place in the line.
  */
 final readonly class LogLine
 {
+    /** The usual order of a round. */
+    public const ORDER = [Parameter::Ammonia, Parameter::Nitrite, Parameter::Nitrate, Parameter::Ph, Parameter::Temperature, Parameter::Oxygen, Parameter::Alkalinity, Parameter::Hardness];
+
     /** Suffix behind a number to unit id. */
     private const SUFFIXES = [
         'n' => 'mg_l_n', 'no3' => 'mg_l_no3', 'no2' => 'mg_l_no2', 'nh4' => 'mg_l_nh4', 'nh3' => 'mg_l_nh3',
@@ -29,18 +36,22 @@ final readonly class LogLine
      * @param  list<LogEntry>  $entries
      * @param  list<LogFault>  $faults
      */
-    private function __construct(public array $entries, public ?LogTime $time, public array $faults, public ?string $place = null)
+    private function __construct(public array $entries, public ?LogTime $time, public array $faults, public ?string $place = null, public ?float $feedG = null, public ?string $note = null)
     {
     }
 
-    /** @param  list<string>  $places  names of the bays that may be said */
-    public static function read(string $line, array $places = []): self
+    /**
+     * @param  list<string>  $places  names of the bays that may be said
+     * @param  list<Parameter>  $order  in which numbers alone are read
+     */
+    public static function read(string $line, array $places = [], array $order = self::ORDER): self
     {
         preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
         $words = array_map(static fn (array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))), $found[0]);
         $entries = [];
         $faults = [];
-        $time = $place = null;
+        $time = $place = $feed = $note = null;
+        $bare = 0;
         for ($i = 0; $i < count($words); $i++) {
             $word = $words[$i];
             $next = $words[$i + 1] ?? null;
@@ -69,6 +80,33 @@ final readonly class LogLine
 
                 continue;
             }
+            if (mb_strtolower($word->text) === 'note') {
+                $note = trim(mb_substr($line, $word->end()));
+                if ($note === '') {
+                    $faults[] = new LogFault($word->at, 4, 'There is nothing behind note.');
+                }
+                break;
+            }
+            if (mb_strtolower($word->text) === 'feed') {
+                try {
+                    $feed = $next === null ? throw UnreadableNumber::empty() : TypedNumber::read(rtrim($next->text, 'g'))->value;
+                } catch (UnreadableNumber) {
+                    $faults[] = new LogFault($word->at, 4, 'Feed has no grams behind it, as feed 220.');
+                }
+                $i += $next === null ? 0 : 1;
+
+                continue;
+            }
+            if (preg_match('/^[<>]?[\d.,]/', $word->text) === 1 || $word->text === '-') {
+                $meant = $order[$bare++] ?? null;
+                if ($meant === null) {
+                    $faults[] = new LogFault($word->at, mb_strlen($word->text), 'More numbers than the round has: '.count($order).'.');
+                } elseif ($word->text !== '-') {
+                    self::take($meant, $word, $word, $entries, $faults);
+                }
+
+                continue;
+            }
             $parameter = self::parameter($word->text);
             if ($parameter === null) {
                 $faults[] = new LogFault($word->at, mb_strlen($word->text), "“{$word->text}” is not known here. Codes: ".implode(', ', self::codes()).'.');
@@ -83,19 +121,28 @@ final readonly class LogLine
                 continue;
             }
             $i++;
-            if (isset($entries[$parameter->value])) {
-                $faults[] = new LogFault($word->at, $next->end() - $word->at, "{$parameter->name()} stands in the line twice.");
-
-                continue;
-            }
-            try {
-                $entries[$parameter->value] = self::entry($parameter, $next->text);
-            } catch (UnreadableReading $fault) {
-                $faults[] = new LogFault($next->at, mb_strlen($next->text), $fault->getMessage());
-            }
+            self::take($parameter, $word, $next, $entries, $faults);
         }
 
-        return new self(array_values($entries), $time, $faults, $place);
+        return new self(array_values($entries), $time, $faults, $place, $feed, $note);
+    }
+
+    /**
+     * @param  array<string, LogEntry>  $entries
+     * @param  list<LogFault>  $faults
+     */
+    private static function take(Parameter $parameter, Word $word, Word $number, array &$entries, array &$faults): void
+    {
+        if (isset($entries[$parameter->value])) {
+            $faults[] = new LogFault($word->at, $number->end() - $word->at, "{$parameter->name()} stands in the line twice.");
+
+            return;
+        }
+        try {
+            $entries[$parameter->value] = self::entry($parameter, $number->text);
+        } catch (UnreadableReading $fault) {
+            $faults[] = new LogFault($number->at, mb_strlen($number->text), $fault->getMessage());
+        }
     }
 
     /**
@@ -120,12 +167,17 @@ final readonly class LogLine
     {
         $typed = $text;
         $unit = null;
-        if (preg_match('/^([\d.,]+)([a-z][a-z0-9]*)$/i', $text, $parts) === 1) {
+        if (preg_match('/^([<>]?[\d.,]+(?:x\d+)?)([a-wyz%][a-z0-9]*)$/i', $text, $parts) === 1) {
             $typed = $parts[1];
-            $unit = self::SUFFIXES[strtolower($parts[2])] ?? throw new UnreadableReading("“{$parts[2]}” is not a unit known here.");
+            $unit = self::suffix($parameter, strtolower($parts[2])) ?? throw new UnreadableReading("“{$parts[2]}” is not a unit known here.");
         }
 
         return new LogEntry(TypedReading::read($parameter, $typed, $unit), $typed, $unit ?? ($parameter->units()[0] ?? null)?->value);
+    }
+
+    private static function suffix(Parameter $parameter, string $suffix): ?string
+    {
+        return $parameter === Parameter::Hardness && $suffix === 'dgh' ? 'dgh' : ($suffix === '%' && $parameter === Parameter::Salinity ? 'pct' : self::SUFFIXES[$suffix] ?? null);
     }
 
     private static function parameter(string $code): ?Parameter

@@ -6,7 +6,6 @@ namespace Ironwort\Core\Filter;
 
 use Ironwort\Core\Aeration\Aeration;
 use Ironwort\Core\Aeration\AerationInputs;
-use Ironwort\Core\Aeration\Device;
 use Ironwort\Core\Calc\Calculator;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
@@ -62,6 +61,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             Input::number('walls_m2', 'Wetted walls and stones outside the filter', 'm²', 0, 1e6)->or(0.0),
             Input::number('active_pct', 'Of the surface, grown by now', '%', 0, 100)->optional(),
             Input::number('do_mg_l', 'Oxygen as measured', 'mg/L', 0, 30)->optional(),
+            Input::number('aeration_l_h', 'Aeration known otherwise', 'L/h', 0, 1e9)->optional(),
             ...$this->aeration->inputs(),
             Input::number('night_g_h', 'Plants by night', 'g/h', 0, 1e6)->or(0.0),
             Input::number('change_l_d', 'Water changed', 'L/d', 0, 1e8)->or(0.0),
@@ -84,7 +84,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             new Output('spare_pct', '%'), new Output('spare_now_pct', '%'), new Output('limiting'),
             new Output('tan_mg_l', 'mg/L as N'), new Output('nh3_n_mg_l', 'mg/L as N'), new Output('no2_n_mg_l', 'mg/L as N'), new Output('do_mg_l', 'mg/L'), new Output('no3_n_mg_l', 'mg/L as N'),
             new Output('nitrified_g_d', 'g N/d'), new Output('changed_g_d', 'g N/d'),
-            new Output('alkalinity_fall_mg_l_w', 'mg/L'), new Output('bicarbonate_g_w', 'g'), new Output('active_pct', '%'),
+            new Output('alkalinity_fall_mg_l_w', 'mg/L'), new Output('bicarbonate_g_w', 'g'), new Output('active_pct', '%'), new Output('greatest_g_d', 'g N/d'), new Output('hardest_pct', '%'),
             new Output('headroom_now'), new Output('headroom_grown'), new Output('first'), new Output('steps'), new Output('stages_off'),
         ];
     }
@@ -104,7 +104,8 @@ final readonly class FilterBalanceCalculator implements Calculator
         $limits = new SystemLimits($given);
         $loop = LoopCapacity::of($stages, $water->after($limits->tan, $settled->oxygen), Colony::B1 / Colony::MU1);
         $capacity = $balance->carries($limits->tan, $settled->oxygen);
-        $colony = new Colony($balance->greatest(), $balance->greatest() > 0 ? min(1.0, $balance->asItIs(1.0)->uptake($limits->tan, $settled->oxygen) / $balance->greatest()) : 0.0, $temp);
+        $hardest = $balance->greatest() > 0 ? min(1.0, $balance->asItIs(1.0)->uptake($limits->tan, $settled->oxygen) / $balance->greatest()) : 0.0;
+        $colony = new Colony($balance->greatest(), $hardest, $temp);
         $share = ($given->numberOrNull('active_pct') ?? 100 * $colony->settles($load->tan())) / 100;
         $now = $balance->asItIs($share);
         $capacityNow = $now->carries($limits->tan, $settled->oxygen);
@@ -135,6 +136,8 @@ final readonly class FilterBalanceCalculator implements Calculator
             'alkalinity_fall_mg_l_w' => $limits->alkalinityFall($nitrified),
             'bicarbonate_g_w' => max(0.0, $limits->alkalinityFall($nitrified)) * $given->number('volume_l') / 1000 * self::BICARBONATE_PER_CACO3,
             'active_pct' => 100 * $share,
+            'greatest_g_d' => $balance->greatest(),
+            'hardest_pct' => 100 * $hardest,
             'headroom_now' => $nowRoom,
             'headroom_grown' => $grownRoom,
             'first' => $first['limit'] ?? null,
@@ -149,6 +152,10 @@ final readonly class FilterBalanceCalculator implements Calculator
         $temp = $given->number('temp_c');
         $pressure = AirPressure::of($given)->atm;
         $air = new Aeration($this->aeration->devices($given, $temp), $given->number('surface_m2'), $temp, $given->number('salinity_g_l'), $pressure);
+        $known = $given->numberOrNull('aeration_l_h');
+        if ($known !== null) {
+            return new Aeration([], 0.0, $temp, $given->number('salinity_g_l'), $pressure, $known);
+        }
         $measured = $given->numberOrNull('do_mg_l');
         $demand = ($load->oxygen() + $load->nitrificationOxygen()) / 24 + $given->number('night_g_h');
         if ($measured === null) {
@@ -158,9 +165,7 @@ final readonly class FilterBalanceCalculator implements Calculator
 
             return $air;
         }
-        // Water above what devices can hold says that they give plenty; it is held to near the ceiling.
-        $lack = max(0.05 * $air->saturation, Device::BETA * $air->saturation - $measured);
-        $needs = 1000 * $demand / $lack;
+        $needs = $air->needed($measured, $demand);
         $work->step('Aeration as it must be to hold the oxygen that was measured under this load.', 'use / (0.98 C* − DO)', Say::number($demand).' g/h, '.Say::number($measured).' of '.Say::number($air->saturation).' mg/L', Say::number($needs, 4).' L/h');
 
         return new Aeration([], 0.0, $temp, $given->number('salinity_g_l'), $pressure, $needs);

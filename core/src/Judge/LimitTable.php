@@ -43,10 +43,17 @@ final readonly class LimitTable
         return new self($limits, $stages);
     }
 
-    /** @throws BrokenTable when the life stage or parameter has no limits */
+    /** Limits of a parameter; what has none here is never judged.
+     *
+     * @throws BrokenTable when there is no such life stage
+     */
     public function for(string $stage, Parameter $parameter): Limits
     {
-        return $this->limits[$stage][$parameter->value] ?? throw new BrokenTable("There are no limits of {$parameter->value} for {$stage}.");
+        if (! isset($this->stages[$stage])) {
+            throw new BrokenTable("There is no life stage {$stage}.");
+        }
+
+        return $this->limits[$stage][$parameter->value] ?? Limits::none($parameter);
     }
 
     private static function bounds(?Row $row): ?Bounds

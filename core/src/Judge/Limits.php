@@ -19,6 +19,20 @@ final readonly class Limits
     ) {
     }
 
+    /** What is written down and never raises a word: clarity is a taste, and hardness a habit. */
+    public static function none(Parameter $parameter): self
+    {
+        $scale = match ($parameter) {
+            Parameter::Hardness => [0.0, 450.0],
+            Parameter::Clarity => [0.0, 200.0],
+            Parameter::Silt => [0.0, 20.0],
+            Parameter::Redox => [0.0, 500.0],
+            default => $parameter->possible(),
+        };
+
+        return new self($parameter, null, null, $scale[0], $scale[1], 'cp-limits');
+    }
+
     public function judge(Interval $reading): Verdict
     {
         $low = $this->beyond($this->below, -$reading->low, -1);

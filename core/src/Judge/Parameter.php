@@ -21,13 +21,19 @@ enum Parameter: string
     case Temperature = 'temp_c';
     case Oxygen = 'do_mg_l';
     case Alkalinity = 'alkalinity_mg_l';
+    case Hardness = 'hardness_mg_l';
+    case Salinity = 'salinity_g_l';
+    case Chlorine = 'chlorine_mg_l';
+    case Redox = 'redox_mv';
+    case Clarity = 'clarity_cm';
+    case Silt = 'silt_cm';
     case UnionisedAmmonia = 'nh3_n_mg_l';
     case OxygenSaturation = 'do_sat_pct';
 
     /** @return list<self> what is read off a kit or probe, in the order it is usually done */
     public static function measured(): array
     {
-        return [self::Ammonia, self::Nitrite, self::Nitrate, self::Ph, self::Temperature, self::Oxygen, self::Alkalinity];
+        return [self::Ammonia, self::Nitrite, self::Nitrate, self::Ph, self::Temperature, self::Oxygen, self::Alkalinity, self::Hardness, self::Salinity, self::Chlorine, self::Redox, self::Clarity, self::Silt];
     }
 
     public function name(): string
@@ -40,6 +46,12 @@ enum Parameter: string
             self::Temperature => 'Temperature',
             self::Oxygen => 'Oxygen',
             self::Alkalinity => 'KH',
+            self::Hardness => 'GH',
+            self::Salinity => 'Salt',
+            self::Chlorine => 'Chlorine',
+            self::Redox => 'Redox',
+            self::Clarity => 'Clarity',
+            self::Silt => 'Silt',
             self::UnionisedAmmonia => 'Un-ionised ammonia',
             self::OxygenSaturation => 'Oxygen saturation',
         };
@@ -56,6 +68,12 @@ enum Parameter: string
             self::Temperature => 't',
             self::Oxygen => 'do',
             self::Alkalinity => 'kh',
+            self::Hardness => 'gh',
+            self::Salinity => 'sa',
+            self::Chlorine => 'cl',
+            self::Redox => 'rx',
+            self::Clarity => 'cy',
+            self::Silt => 'si',
             default => null,
         };
     }
@@ -68,6 +86,8 @@ enum Parameter: string
             self::Nitrate => Quantity::Nitrate,
             self::Temperature => Quantity::Temperature,
             self::Alkalinity => Quantity::Alkalinity,
+            self::Hardness => Quantity::Hardness,
+            self::Salinity => Quantity::Salt,
             default => null,
         };
     }
@@ -77,6 +97,8 @@ enum Parameter: string
     {
         return match ($this) {
             self::Nitrate => [Unit::AsNitrate, Unit::AsNitrogen],
+            self::Hardness => [Unit::HardnessDegree, Unit::AsCalciumCarbonate],
+            self::Salinity => [Unit::GramPerLitre, Unit::Percent],
             self::Alkalinity => [Unit::CarbonateDegree, Unit::AsCalciumCarbonate, Unit::Milliequivalent],
             default => $this->quantity() === null ? [] : Unit::of($this->quantity()),
         };
@@ -87,7 +109,9 @@ enum Parameter: string
     {
         return match ($this) {
             self::Ph => null,
-            self::Oxygen => 'mg/L',
+            self::Oxygen, self::Chlorine => 'mg/L',
+            self::Redox => 'mV',
+            self::Clarity, self::Silt => 'cm',
             self::OxygenSaturation => '%',
             default => $this->units()[0]->symbol(),
         };
@@ -111,7 +135,12 @@ enum Parameter: string
             self::Temperature => [0.0, 40.0],
             self::Oxygen => [0.0, 30.0],
             self::OxygenSaturation => [0.0, 400.0],
-            self::Alkalinity => [0.0, 1000.0],
+            self::Alkalinity, self::Hardness => [0.0, 1000.0],
+            self::Salinity => [0.0, 40.0],
+            self::Chlorine => [0.0, 10.0],
+            self::Redox => [-500.0, 1000.0],
+            self::Clarity => [0.0, 1000.0],
+            self::Silt => [0.0, 200.0],
         };
     }
 
@@ -130,7 +159,12 @@ enum Parameter: string
             self::Ph => 0.5,
             self::Temperature, self::Oxygen => 1.0,
             self::OxygenSaturation => 5.0,
-            self::Alkalinity => 17.85,
+            self::Alkalinity, self::Hardness => 17.85,
+            self::Salinity => 0.5,
+            self::Chlorine => 0.1,
+            self::Redox => 20.0,
+            self::Clarity => 10.0,
+            self::Silt => 1.0,
         };
     }
 }

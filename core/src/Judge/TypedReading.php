@@ -14,7 +14,8 @@ use Ironwort\Core\Measure\UnreadableNumber;
  * A reading as a keeper types it: a number, and the unit of the kit.
  *
  * It stands for an interval: half a unit of the last digit typed to either side, and never more than
- * half a step of an ordinary kit.
+ * half a step of an ordinary kit; or what the kit it was read on says. `>8` is at least 8, `<0.1` at most
+ * 0.1, and `1.5x4` was read in a sample thinned four times.
  */
 final readonly class TypedReading
 {
@@ -23,9 +24,10 @@ final readonly class TypedReading
      *
      * @throws UnreadableReading with a message for the field
      */
-    public static function read(Parameter $parameter, string $typed, ?string $unit): Reading
+    public static function read(Parameter $parameter, string $typed, ?string $unit, ?Kit $kit = null): Reading
     {
         $chosen = self::unit($parameter, $unit);
+        [$typed, $bound, $thinned] = self::apart($parameter, trim($typed));
         try {
             $number = TypedNumber::read($typed);
         } catch (UnreadableNumber $fault) {
@@ -33,14 +35,47 @@ final readonly class TypedReading
         }
         $quantity = $parameter->quantity();
         $canonical = static fn (float $value): float => $chosen !== null && $quantity !== null ? $chosen->toCanonical($value, $quantity) : $value;
-        $value = $canonical($number->value);
+        $value = $canonical($number->value * $thinned);
         [$least, $most] = $parameter->possible();
         if ($value < $least || $value > $most) {
             throw new UnreadableReading(self::outOfRange($parameter, $number->value, $least, $most, $chosen));
         }
-        $fineness = min(abs($canonical($number->value + $number->halfStep) - $value), $parameter->usualStep() / 2);
+        if ($bound !== null) {
+            return $bound === '>'
+                ? new Reading($parameter, $value, Interval::between($value, $most))
+                : new Reading($parameter, ($least + $value) / 2, Interval::between($least, $value));
+        }
+        $read = $kit?->interval($number->value);
+        if ($read !== null) {
+            $low = $canonical($read->low * $thinned);
+            $high = $kit->atItsEnd($number->value) ? $most : $canonical($read->high * $thinned);
+
+            return new Reading($parameter, $value, Interval::between(max($least, min($low, $value)), max($value, min($most, $high))));
+        }
+        $fineness = min(abs($canonical(($number->value + $number->halfStep) * $thinned) - $value), $thinned * $parameter->usualStep() / 2);
 
         return new Reading($parameter, $value, Interval::between(min($value, max($least, $value - $fineness)), $value + $fineness));
+    }
+
+    /** @return array{string, ?string, float} the number, “>” or “<”, and how far the sample was thinned */
+    private static function apart(Parameter $parameter, string $typed): array
+    {
+        $bound = null;
+        if ($typed !== '' && ($typed[0] === '>' || $typed[0] === '<')) {
+            [$bound, $typed] = [$typed[0], trim(substr($typed, 1))];
+        }
+        if (preg_match('/^(.*\d)\s*[x×]\s*(\d{1,3})$/u', $typed, $parts) === 1) {
+            if ((int) $parts[2] < 1) {
+                throw new UnreadableReading('A sample is thinned one time or more.');
+            }
+            if (in_array($parameter, [Parameter::Ph, Parameter::Temperature, Parameter::Redox, Parameter::Clarity, Parameter::Silt], true)) {
+                throw new UnreadableReading("{$parameter->name()} cannot be read in a thinned sample.");
+            }
+
+            return [$parts[1], $bound, (float) $parts[2]];
+        }
+
+        return [$typed, $bound, 1.0];
     }
 
     private static function unit(Parameter $parameter, ?string $id): ?Unit

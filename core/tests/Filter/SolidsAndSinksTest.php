@@ -29,7 +29,7 @@ final class SolidsAndSinksTest extends TestCase
 
     public function test_a_stage_blocks_when_it_holds_no_more_and_what_the_keeper_saw_corrects_it(): void
     {
-        $sponge = ['kind' => 'sponge', 'flow_l_h' => 2000, 'media_l' => 60, 'days_since_flush' => 6];
+        $sponge = ['kind' => 'sponge', 'flow_l_h' => 2000, 'media_l' => 30, 'days_since_flush' => 6];
         $stage = fn (array $change = [], float $feed = 120): array => $this->calculate('filter.solids', ['feed_g_d' => $feed, 'temp_c' => 20, 'stages' => [[...$sponge, ...$change]]])->figures['stages'][0];
         $plain = $stage();
         $again = $stage(['days_since_flush' => $plain['blocks_after_d']]);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests\Vessel;
 
 use Ironwort\Core\Tests\Calculations;
+use Ironwort\Core\Vessel\Shape;
+use Ironwort\Core\Vessel\WettedSurface;
 use PHPUnit\Framework\TestCase;
 
 /** Volumes against closed forms of solid geometry, worked out by another road than the code takes. */
@@ -70,6 +72,22 @@ final class VesselVolumeTest extends TestCase
         self::assertSame(['depth_m'], array_keys($this->errors('volume.vessel', ['shape' => 'dished_cylinder', 'diameter_m' => 2, 'side_depth_m' => 1, 'dish_depth_m' => 0.2, 'depth_m' => 1])));
         self::assertSame(['displaced_l'], array_keys($this->errors('volume.vessel', ['shape' => 'box', 'length_m' => 1, 'width_m' => 1, 'depth_m' => 1, 'displaced_l' => 1001])));
         self::assertSame(['stations.1.at_m'], array_keys($this->errors('volume.vessel', ['shape' => 'sections', 'stations' => [['at_m' => 1, 'area_m2' => 1], ['at_m' => 1, 'area_m2' => 2]]])));
+    }
+
+    public function test_wetted_walls_and_floors(): void
+    {
+        $wet = static fn (Shape $shape, array $measures, float $freeboard = 0.0): float => WettedSurface::of($shape, $measures, $freeboard);
+        self::assertEqualsWithDelta(2 * (2.4 + 1.6) * 0.8 + 2.4 * 1.6, $wet(Shape::Box, ['length_m' => 2.4, 'width_m' => 1.6, 'depth_m' => 0.9], 0.1), 1e-12);
+        // Shapes that are the same shape have the same walls.
+        $round = $wet(Shape::Cylinder, ['diameter_m' => 2, 'depth_m' => 1]);
+        self::assertEqualsWithDelta($round, $wet(Shape::Ellipse, ['length_m' => 2, 'width_m' => 2, 'depth_m' => 1]), 1e-9);
+        self::assertEqualsWithDelta($round, $wet(Shape::ConeFrustum, ['top_diameter_m' => 2, 'bottom_diameter_m' => 2, 'depth_m' => 1]), 1e-9);
+        self::assertEqualsWithDelta($wet(Shape::Box, ['length_m' => 3, 'width_m' => 1, 'depth_m' => 1]), $wet(Shape::Wedge, ['length_m' => 3, 'width_a_m' => 1, 'width_b_m' => 1, 'depth_m' => 1]), 1e-9);
+        // Half a ball of radius 1 under 1 m of wall: 2π r² + 2π r h.
+        self::assertEqualsWithDelta(4 * M_PI, $wet(Shape::DishedCylinder, ['diameter_m' => 2, 'side_depth_m' => 1, 'dish_depth_m' => 1]), 1e-9);
+        self::assertEqualsWithDelta(M_PI * (2 * 1 + sqrt(2)), $wet(Shape::ConedCylinder, ['diameter_m' => 2, 'side_depth_m' => 1, 'cone_depth_m' => 1]), 1e-9);
+        // A half round trough of 1 m radius, 5 m long: π r L.
+        self::assertEqualsWithDelta(5 * M_PI, $wet(Shape::Sections, ['stations' => [['at_m' => 0, 'area_m2' => M_PI / 2], ['at_m' => 5, 'area_m2' => M_PI / 2]]]), 1e-9);
     }
 
     /** Prismatoids cut across, against the closed forms of solid geometry. */

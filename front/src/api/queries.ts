@@ -67,6 +67,28 @@ export const useCapacity = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGet
     placeholderData: (previous) => previous,
   })
 
+/** What stands behind a capacity: oxygen, dirt, nitrate, measurements, sizing. */
+export const useFilter = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['filter', computed(() => toValue(slug)), computed(() => toValue(typed))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/filter', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+    placeholderData: (previous) => previous,
+  })
+
+/** What-ifs of a system that are kept by name. */
+export const useWhatIfs = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['what-ifs', computed(() => toValue(slug))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/what-ifs', { params: { path: { system: toValue(slug) } } })),
+  })
+
+/** Who lives in a system and what they are fed. */
+export const useFish = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['fish', computed(() => toValue(slug))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/fish', { params: { path: { system: toValue(slug) } } })),
+  })
+
 /** The working of a figure, with some of its input replaced. */
 export const useWorking = (figure: MaybeRefOrGetter<Figure | null>, replaced: MaybeRefOrGetter<Record<string, number>>) =>
   useQuery({
@@ -90,5 +112,8 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
     queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),
     queryClient.invalidateQueries({ queryKey: ['volumes', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['fish'] }),
+    queryClient.invalidateQueries({ queryKey: ['filter', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['what-ifs', slug] }),
   ])
 }

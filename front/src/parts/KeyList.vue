@@ -11,6 +11,7 @@ const keys = [
   ['g s', 'system'],
   ['g t', 'test'],
   ['g c', 'capacity'],
+  ['g f', 'fish'],
   ['g p', 'plumbing'],
   ['g b', 'build'],
   ['g h', 'all systems'],

@@ -3,8 +3,6 @@ import { computed } from 'vue'
 import { useSession, useVocabulary } from '@/api/queries'
 import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
-import FeedEditor from './FeedEditor.vue'
-import FishEditor from './FishEditor.vue'
 import LineEditor from './LineEditor.vue'
 import PumpEditor from './PumpEditor.vue'
 import RetiredParts from './RetiredParts.vue'
@@ -27,8 +25,6 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
     <StageEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <PumpEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <LineEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
-    <FishEditor :system="system" :writes="writes" />
-    <FeedEditor :system="system" :writes="writes" />
     <RetiredParts :system="system" :writes="writes" />
     <SleepSwitch :system="system" :writes="writes" />
   </template>

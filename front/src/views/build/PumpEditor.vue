@@ -7,7 +7,7 @@ import RowsField from './RowsField.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'pumps', () => ({ name: '', kind: 'water', power_w: '', circuit: '', rated_l_h: '', air_l_min: '', running: 'yes', vessel_id: '', submergence_m: '', lift_m: '', riser_mm: '' }), () => props.system.build.pumps)
+const part = usePart(() => props.system.slug, 'pumps', () => ({ name: '', kind: 'water', power_w: '', circuit: '', rated_l_h: '', air_l_min: '', running: 'yes', vessel_id: '', submergence_m: '', lift_m: '', riser_mm: '', diffuser: '', depth_m: '' }), () => props.system.build.pumps)
 const { open, form, errors } = part
 const curve = ref<Record<string, string>[]>([])
 
@@ -24,6 +24,7 @@ const fields = computed<PartField[]>(() => [
         { key: 'riser_mm', label: 'Bore of the riser', unit: 'mm' },
       ]
     : []),
+  ...(form.kind === 'air' ? [{ key: 'diffuser', label: 'Lets it out through', choices: [{ value: '', label: 'stones or rings' }, { value: 'fine', label: 'a fine membrane' }] }, { key: 'depth_m', label: 'At a depth of', unit: 'm', hint: 'empty is reckoned as 0.7' }] : []),
   { key: 'vessel_id', label: form.kind === 'air' ? 'Gives its air to' : 'Stands inside', choices: [{ value: '', label: form.kind === 'air' ? 'more than one' : 'no vessel' }, ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name }))] },
   { key: 'power_w', label: 'Power', unit: 'W' },
   { key: 'circuit', label: 'Electrical circuit', words: true },
@@ -38,7 +39,7 @@ function edit(pump: Pump | null): void {
   curve.value = (pump?.curve ?? []).map((point) => ({ flow_l_h: String(point.flow_l_h), head_m: String(point.head_m) }))
   if (!pump) curve.value.push({ flow_l_h: '0', head_m: '' })
   while (curve.value.length < 3) curve.value.push({ flow_l_h: '', head_m: '' })
-  part.edit(pump?.id ?? null, pump ? asTyped({ ...pump, curve: null, running: pump.running ? 'yes' : 'no', vessel_id: pump.vessel_id ?? '' }) : {})
+  part.edit(pump?.id ?? null, pump ? asTyped({ ...pump, curve: null, running: pump.running ? 'yes' : 'no', vessel_id: pump.vessel_id ?? '', diffuser: pump.diffuser ?? '' }) : {})
 }
 
 const number = (value: number | null) => new Intl.NumberFormat('en-GB').format(value ?? 0)

@@ -8,7 +8,7 @@ import { asTyped, usePart } from './usePart'
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
 
-const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '', lamp_w: '', lamp_fitted_on: '', sleeve_wiped_on: '', vessel_id: '', fed: '', since: '', bypassable: 'no', bypassed: 'no', water_l: '', plan_m2: '' }), () => props.system.build.stages)
+const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '', lamp_w: '', lamp_fitted_on: '', sleeve_wiped_on: '', vessel_id: '', fed: '', since: '', bypassable: 'no', bypassed: 'no', water_l: '', plan_m2: '', cleaned_on: '' }), () => props.system.build.stages)
 const { open, form, errors } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
@@ -39,8 +39,9 @@ const fields = computed<PartField[]>(() => [
   ...(form.kind === 'moving_bed' ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min', hint: 'empty is 0' }] : []),
   ...(kind.value?.nitrifies
     ? [
-        { key: 'maturity_pct', label: 'Maturity', unit: '%', hint: 'empty is 100' },
-        { key: 'fouling_pct', label: 'Fouling', unit: '%', hint: 'empty is 0' },
+        { key: 'maturity_pct', label: 'Grown, by your judgement', unit: '%', hint: 'empty: by the load of the last weeks' },
+        { key: 'cleaned_on', label: 'Last flushed or cleaned', day: true, hint: 'fouling is reckoned from then' },
+        { key: 'fouling_pct', label: 'Fouling, as you see it', unit: '%', hint: 'corrects what is reckoned' },
       ]
     : []),
   { key: 'loss_mm', label: 'Head it loses at this flow', unit: 'mm', hint: 'empty is 20' },

@@ -3,24 +3,39 @@ import { useDebounce } from '@vueuse/core'
 import { NInput } from 'naive-ui'
 import { computed, reactive } from 'vue'
 import { Refusal } from '@/api/client'
-import { useCapacity } from '@/api/queries'
+import { useCapacity, useFilter, useSession, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
 import FormField from '@/parts/FormField.vue'
 import StateMark from '@/parts/StateMark.vue'
+import FigureButton from '@/parts/FigureButton.vue'
+import BehindIt from './BehindIt.vue'
+import KeptWhatIfs from './KeptWhatIfs.vue'
 import LoadLedger from './LoadLedger.vue'
+import RoomLeft from './RoomLeft.vue'
 import StageTable from './StageTable.vue'
+import WhatIfFields from './WhatIfFields.vue'
 
 const props = defineProps<{ system: System }>()
 
 const typed = reactive<Record<string, string>>({})
 const given = computed(() => Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== '')))
-const capacity = useCapacity(() => props.system.slug, useDebounce(given, 200))
+const asked = useDebounce(given, 200)
+const capacity = useCapacity(() => props.system.slug, asked)
+const filter = useFilter(() => props.system.slug, asked)
+const words = useVocabulary()
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
 const errors = computed<FieldErrors>(() => (capacity.error.value instanceof Refusal ? capacity.error.value.errors : {}))
 const trouble = computed(() => (capacity.error.value && Object.keys(errors.value).length === 0 ? capacity.error.value.message : null))
 const shown = computed(() => capacity.data.value ?? { ...props.system.capacity })
 
 /** A condition as it stands, without its unit, to type over. */
 const plain = (text: string, unit: string | null) => (unit === null ? text : text.replace(` ${unit}`, ''))
+
+function take(changes: Record<string, string>): void {
+  reset()
+  Object.assign(typed, changes)
+}
 
 function reset(): void {
   for (const key of Object.keys(typed)) delete typed[key]
@@ -35,7 +50,7 @@ function reset(): void {
   <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
 
   <LoadLedger v-if="shown.capacity" :capacity="shown" />
-  <p v-else><RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe the filter</RouterLink></p>
+  <p v-else-if="!system.build.stages.length"><RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe the filter</RouterLink></p>
 
   <section class="conditions" aria-label="Conditions">
     <div class="head">
@@ -48,9 +63,19 @@ function reset(): void {
         <NInput v-model:value="typed[condition.key]" :status="status" :class="condition.kind" :placeholder="plain(condition.text, condition.unit)" :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }" :maxlength="20" />
       </FormField>
     </div>
+    <WhatIfFields v-model:typed="typed" :system="system" :errors="errors" />
+  </section>
+
+  <RoomLeft v-if="shown.room" :room="shown.room" :steps="shown.steps" :fish-now="system.fish_count" />
+  <KeptWhatIfs v-if="shown.capacity" :system="system" :now="system.capacity" :then="shown" :given="given" :writes="writes" @open="take" />
+
+  <section v-if="shown.settles.length" class="settles" aria-label="Where it settles">
+    <div class="head"><h2>Where it settles</h2><span class="soft small">if nothing else changes; the filter grown to its load</span></div>
+    <dl><div v-for="figure in shown.settles" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
   </section>
 
   <StageTable v-if="shown.capacity" :stages="shown.stages" :whole="shown.capacity" />
+  <BehindIt v-if="filter.data.value" :system="system" :filter="filter.data.value" :words="words.data.value" :writes="writes" />
 </template>
 
 <style scoped>
@@ -75,6 +100,25 @@ function reset(): void {
   padding-bottom: 0.35rem;
   margin-bottom: 0.75rem;
   border-bottom: 1px solid var(--soft);
+}
+
+.settles {
+  margin: 2rem 0;
+}
+
+.settles dl {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
+  gap: 0.75rem 1.5rem;
+}
+
+.settles dt {
+  color: var(--soft);
+  font-size: 0.875rem;
+}
+
+.settles dd {
+  font-size: 1.1rem;
 }
 
 .fields {

@@ -16,6 +16,7 @@ const width = (value: number) => Math.min(100, (100 * value) / reach.value)
 const rows = computed(() => [
   { key: 'load', label: 'The fish give', figure: props.capacity.load },
   ...(props.capacity.capacity ? [{ key: 'capacity', label: 'The filter can take', figure: props.capacity.capacity }] : []),
+  ...(props.capacity.grown ? [{ key: 'grown', label: 'Grown, it could', figure: props.capacity.grown }] : []),
   ...props.capacity.limits.map((limit) => ({ key: limit.limit, label: LABELS[limit.limit], figure: limit.figure })),
 ])
 const marks = computed(() => {

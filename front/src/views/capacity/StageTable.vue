@@ -27,7 +27,7 @@ const columns = [
       <table>
         <thead>
           <tr>
-            <th>Stage</th><th v-for="column in columns" :key="column.key" class="num">{{ column.head }}</th><th>Held by</th>
+            <th>Stage</th><th v-for="column in columns" :key="column.key" class="num">{{ column.head }}</th><th>Held by</th><th class="num">Ammonia without it</th>
           </tr>
         </thead>
         <tbody>
@@ -36,8 +36,9 @@ const columns = [
             <template v-if="stage.nitrifies">
               <td v-for="column in columns" :key="column.key" class="num"><FigureButton :figure="figure(stage.name, column.what, stage[column.key], column.unit)" bare :strong="column.key === 'capacity_g_d'" /></td>
               <td>{{ HELD[stage.limiting] }}</td>
+              <td class="num">{{ stage.off === null ? '' : stage.off.tan_mg_l === null ? 'only rises' : number(stage.off.tan_mg_l) }}</td>
             </template>
-            <td v-else colspan="7" class="soft">clears the water, takes no ammonia</td>
+            <td v-else colspan="8" class="soft">clears the water, takes no ammonia</td>
           </tr>
         </tbody>
       </table>

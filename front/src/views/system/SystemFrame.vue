@@ -20,6 +20,7 @@ const system = useSystem(slug)
           <RouterLink :to="{ name: 'system', params: { system: slug } }">System</RouterLink>
           <RouterLink :to="{ name: 'test', params: { system: slug } }">Test</RouterLink>
           <RouterLink :to="{ name: 'capacity', params: { system: slug } }">Capacity</RouterLink>
+          <RouterLink :to="{ name: 'fish', params: { system: slug } }">Fish</RouterLink>
           <RouterLink :to="{ name: 'plumbing', params: { system: slug } }">Plumbing</RouterLink>
           <RouterLink :to="{ name: 'build', params: { system: slug } }">Build</RouterLink>
         </nav>

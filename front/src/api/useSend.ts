@@ -1,0 +1,19 @@
+import { useMutation } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { Refusal } from './client'
+import { refreshSystem } from './queries'
+import type { FieldErrors } from './types'
+
+/** Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line. */
+export function useSend<T>(slug: () => string, send: (input: T) => Promise<unknown>, done?: () => void) {
+  const mutation = useMutation({
+    mutationFn: send,
+    onSuccess: async () => {
+      await refreshSystem(slug())
+      done?.()
+    },
+  })
+  const errors = computed<FieldErrors>(() => (mutation.error.value instanceof Refusal ? mutation.error.value.errors : {}))
+  const trouble = computed(() => (mutation.error.value && Object.keys(errors.value).length === 0 ? mutation.error.value.message : (errors.value.id ?? null)))
+  return { send: mutation.mutate, pending: mutation.isPending, done: mutation.isSuccess, reset: mutation.reset, errors, trouble }
+}

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useFish, useSession } from '@/api/queries'
+import type { FishPage, System } from '@/api/types'
+import FigureButton from '@/parts/FigureButton.vue'
+import FeedLog from './FeedLog.vue'
+import FeedPlan from './FeedPlan.vue'
+import FishGroups from './FishGroups.vue'
+
+type FishEvent = FishPage['events'][number]
+const props = defineProps<{ system: System }>()
+const fish = useFish(() => props.system.slug)
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
+const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const says = (event: FishEvent) => ({ moved: event.came ? `moved here from ${event.from}` : `moved to ${event.to}`, lost: 'died', sold: 'sold' })[event.kind]
+</script>
+
+<template>
+  <p v-if="fish.isError.value" class="fault" role="alert">{{ fish.error.value?.message }}</p>
+  <p v-else-if="!fish.data.value" class="soft">Counting …</p>
+  <template v-else>
+    <dl class="numbers">
+      <div><dt>{{ system.fish_count }} fish</dt><dd><FigureButton :figure="fish.data.value.biomass" big /></dd></div>
+      <div v-if="fish.data.value.density_kg_m3 !== null"><dt>In all the water</dt><dd><b>{{ number(fish.data.value.density_kg_m3) }}</b> <span class="soft small">kg/m³</span></dd></div>
+      <div v-for="bay in fish.data.value.bays" :key="bay.name"><dt>{{ bay.name }}</dt><dd><b>{{ number(bay.kg_m3) }}</b> <span class="soft small">kg/m³, {{ number(bay.kg) }} kg</span></dd></div>
+    </dl>
+    <FishGroups :system="system" :fish="fish.data.value" :writes="writes" />
+    <FeedPlan :key="`${system.slug} ${fish.data.value.plan?.since}`" :system="system" :fish="fish.data.value" :writes="writes" />
+    <FeedLog :system="system" :fish="fish.data.value" :writes="writes" />
+    <section v-if="fish.data.value.events.length" aria-label="Came and went">
+      <h2>Came and went</h2>
+      <ul>
+        <li v-for="event in fish.data.value.events" :key="event.id">
+          <span class="soft day">{{ event.on }}</span>
+          <span><b>{{ event.count }} {{ event.group }}</b> {{ says(event) }}<template v-if="event.reason">: {{ event.reason }}</template><span v-if="event.by" class="soft">, {{ event.by }}</span></span>
+        </li>
+      </ul>
+    </section>
+  </template>
+</template>
+
+<style scoped>
+.numbers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.75rem 3rem;
+  margin-bottom: 1.5rem;
+}
+
+dt {
+  color: var(--soft);
+  font-size: 0.875rem;
+}
+
+dd b {
+  font-size: 1.75rem;
+  line-height: 1.1;
+}
+
+section {
+  margin-top: 2rem;
+}
+
+h2 {
+  padding-bottom: 0.35rem;
+  border-bottom: 1px solid var(--soft);
+}
+
+li {
+  display: flex;
+  gap: 1rem;
+  padding: 0.4rem 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.day {
+  min-width: 6.5rem;
+}
+</style>
