@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BookController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CalcController;
 use App\Http\Controllers\CapacityController;
@@ -11,6 +12,7 @@ use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\PlumbingController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SystemController;
 use App\Http\Controllers\TimerController;
 use App\Http\Controllers\VisitController;
@@ -36,6 +38,26 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
     Route::get('systems/{system}/capacity', CapacityController::class);
 
+    Route::get('shelf', [ShelfController::class, 'show']);
+    Route::put('kits/{id}', [ShelfController::class, 'putKit'])->whereUlid('id');
+    Route::delete('kits/{id}', [ShelfController::class, 'removeKit'])->whereUlid('id');
+    Route::put('waters/{id}', [ShelfController::class, 'putWater'])->whereUlid('id');
+    Route::delete('waters/{id}', [ShelfController::class, 'removeWater'])->whereUlid('id');
+    Route::put('waters/{water}/tests/{id}', [ShelfController::class, 'testWater'])->whereUlid(['water', 'id']);
+    Route::get('systems/{system}/limits', [ShelfController::class, 'limits']);
+    Route::put('systems/{system}/limits/{parameter}', [ShelfController::class, 'putLimit']);
+    Route::delete('systems/{system}/limits/{parameter}', [ShelfController::class, 'removeLimit']);
+    Route::put('systems/{system}/schedule/{parameter}', [ShelfController::class, 'putPlan']);
+    Route::put('systems/{system}/source', [ShelfController::class, 'putSource']);
+
+    Route::get('systems/{system}/book', [BookController::class, 'show']);
+    Route::get('systems/{system}/book.csv', [BookController::class, 'csv']);
+    Route::post('systems/{system}/book/preview', [BookController::class, 'preview']);
+    Route::post('systems/{system}/book/import', [BookController::class, 'import']);
+    Route::get('systems/{system}/score', [BookController::class, 'score']);
+    Route::put('systems/{system}/notes/{id}', [BookController::class, 'note'])->whereUlid('id');
+    Route::delete('systems/{system}/notes/{id}', [BookController::class, 'withdrawNote'])->whereUlid('id');
+
     Route::get('systems/{system}/filter', [FilterController::class, 'show']);
     Route::put('systems/{system}/filter/tests/{id}', [FilterController::class, 'test'])->whereUlid('id');
     Route::put('systems/{system}/filter/believed', [FilterController::class, 'believe']);
@@ -55,6 +77,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('systems/{system}/meaning', [VisitController::class, 'meaning']);
     Route::get('systems/{system}/visits', [VisitController::class, 'index']);
     Route::post('systems/{system}/visits', [VisitController::class, 'store']);
+    Route::get('visits/{visit}', [VisitController::class, 'one'])->whereUlid('visit');
     Route::delete('visits/{visit}', [VisitController::class, 'destroy'])->whereUlid('visit');
 
     Route::post('systems/{system}/log/meaning', [LogController::class, 'meaning']);

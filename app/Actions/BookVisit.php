@@ -30,7 +30,7 @@ final readonly class BookVisit
      *
      * @throws BadInput
      */
-    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed, ?string $vesselId = null): Visit
+    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed, ?string $vesselId = null, ?Visit $corrects = null): Visit
     {
         if ($readings === []) {
             throw BadInput::at('readings', 'Type at least one reading.');
@@ -42,9 +42,9 @@ final readonly class BookVisit
             throw BadInput::at('taken_at', 'This time is too long ago.');
         }
 
-        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed, $vesselId): Visit {
+        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed, $vesselId, $corrects): Visit {
             $booked = DB::table('visits')->insertOrIgnore([
-                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $vesselId,
+                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $vesselId, 'corrects_id' => $corrects?->id,
                 'taken_at' => $takenAt, 'booked_at' => now()->max($takenAt),
             ]);
             $visit = Visit::query()->findOrFail($id);
@@ -54,22 +54,35 @@ final readonly class BookVisit
             if ($booked === 0) {
                 return $visit;
             }
-            DB::table('readings')->insert(array_values(array_map(static fn (Reading $reading): array => [
-                'site_id' => $system->site_id,
-                'system_id' => $system->id,
-                'visit_id' => $id,
-                'parameter' => $reading->parameter->value,
-                'typed' => mb_substr(trim($typed[$reading->parameter->value]['typed'] ?? ''), 0, 20),
-                'unit' => $typed[$reading->parameter->value]['unit'] ?? self::usualUnit($reading->parameter),
-                'value' => $reading->value,
-                'low' => $reading->interval->low,
-                'high' => $reading->interval->high,
-                'taken_at' => $takenAt,
-            ], $readings)));
+            if ($corrects !== null) {
+                (new WithdrawVisit)->withdraw($corrects, $user);
+            }
+            DB::table('readings')->insert(self::rows($id, $system, $takenAt, $readings, $typed));
             $visit->wasRecentlyCreated = true;
 
             return $visit;
         });
+    }
+
+    /**
+     * @param  array<string, Reading>  $readings  by parameter
+     * @param  array<string, array{typed?: ?string, unit?: ?string}>  $typed  by parameter
+     * @return list<array<string, mixed>> rows of the readings of one visit
+     */
+    public static function rows(string $visit, System $system, Carbon $takenAt, array $readings, array $typed): array
+    {
+        return array_values(array_map(static fn (Reading $reading): array => [
+            'site_id' => $system->site_id,
+            'system_id' => $system->id,
+            'visit_id' => $visit,
+            'parameter' => $reading->parameter->value,
+            'typed' => mb_substr(trim($typed[$reading->parameter->value]['typed'] ?? ''), 0, 20),
+            'unit' => $typed[$reading->parameter->value]['unit'] ?? self::usualUnit($reading->parameter),
+            'value' => $reading->value,
+            'low' => $reading->interval->low,
+            'high' => $reading->interval->high,
+            'taken_at' => $takenAt,
+        ], $readings));
     }
 
     private static function usualUnit(Parameter $parameter): ?string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Kit;
+use Ironwort\Core\Judge\Kit as Steps;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\TypedReading;
@@ -18,8 +20,11 @@ final class ReadTypedReadings
     /** @var array<string, string> by `readings.PARAMETER` */
     public array $errors = [];
 
-    /** @param  array<string, array{typed?: ?string, unit?: ?string}>  $rows  by parameter */
-    public function __construct(public readonly array $rows)
+    /**
+     * @param  array<string, array{typed?: ?string, unit?: ?string}>  $rows  by parameter
+     * @param  array<string, Kit>  $kits  the usual kit of each parameter
+     */
+    public function __construct(public readonly array $rows, array $kits = [])
     {
         foreach ($rows as $key => $row) {
             $typed = trim($row['typed'] ?? '');
@@ -33,10 +38,16 @@ final class ReadTypedReadings
                 continue;
             }
             try {
-                $this->readings[$key] = TypedReading::read($parameter, $typed, $row['unit'] ?? null);
+                $this->readings[$key] = TypedReading::read($parameter, $typed, $row['unit'] ?? null, self::kit($kits[$key] ?? null, $row['unit'] ?? null));
             } catch (UnreadableReading $fault) {
                 $this->errors["readings.{$key}"] = $fault->getMessage();
             }
         }
+    }
+
+    /** A kit speaks for what is typed in the unit it is marked in, and for nothing else. */
+    private static function kit(?Kit $kit, ?string $unit): ?Steps
+    {
+        return $kit !== null && ($unit === null || $unit === $kit->unit) ? $kit->judge() : null;
     }
 }

@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\Auth;
  * @property string $name
  * @property string $kind
  * @property string $life_stage
+ * @property ?string $water_id the water it is filled from
  * @property ?Carbon $asleep_since
  * @property int $position
  * @property Site $site
@@ -30,6 +31,8 @@ use Illuminate\Support\Facades\Auth;
  * @property Collection<int, Line> $lines
  * @property Collection<int, FishGroup> $fish
  * @property Collection<int, ShutOff> $shutOffs
+ * @property Collection<int, OwnLimit> $ownLimits
+ * @property Collection<int, TestPlan> $testPlans
  */
 final class System extends Model
 {
@@ -121,6 +124,18 @@ final class System extends Model
         $relation->whereNull('opened_at')->orderBy('shut_at');
 
         return $relation;
+    }
+
+    /** @return HasMany<OwnLimit, $this> */
+    public function ownLimits(): HasMany
+    {
+        return $this->hasMany(OwnLimit::class);
+    }
+
+    /** @return HasMany<TestPlan, $this> */
+    public function testPlans(): HasMany
+    {
+        return $this->hasMany(TestPlan::class);
     }
 
     /** @return HasMany<FeedFigure, $this> */

@@ -25,6 +25,8 @@ use Illuminate\Support\Carbon;
  * @property System $system
  * @property ?User $user
  * @property ?Vessel $vessel
+ * @property ?string $corrects_id
+ * @property ?Visit $corrects
  * @property Collection<int, Reading> $readings
  */
 final class Visit extends Model
@@ -64,6 +66,12 @@ final class Visit extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Visit, $this> what it stands in place of */
+    public function corrects(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'corrects_id');
     }
 
     /** @return BelongsTo<Vessel, $this> */

@@ -10,7 +10,6 @@ use App\Figures\Origin;
 use App\Models\Reading as Entry;
 use App\Models\System;
 use Ironwort\Core\Judge\Derived;
-use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
@@ -24,10 +23,7 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class WaterMeaning
 {
-    /** Salinity stands at fresh water until it is measured, and every figure that uses it says so. */
-    private const ASSUMED_SALINITY = 0.0;
-
-    public function __construct(private LimitTable $limits)
+    public function __construct(private Judging $limits)
     {
     }
 
@@ -61,7 +57,7 @@ final readonly class WaterMeaning
         $worst = null;
         $sentence = null;
         foreach ($readings as $reading) {
-            $verdict = $this->limits->for($system->life_stage, $reading->parameter)->judge($reading->interval);
+            $verdict = $this->limits->for($system, $reading->parameter)->judge($reading->interval);
             if ($worst === null || $verdict->state->worseThan($worst)) {
                 $worst = $verdict->state;
                 $sentence = $verdict->state === State::Good ? null : Sentence::of($reading, $verdict);
@@ -79,22 +75,25 @@ final readonly class WaterMeaning
     {
         $pick = static fn (Parameter $p): ?Reading => $typed[$p->value] ?? $booked->get($p)?->judged();
         [$ammonia, $ph, $temperature, $oxygen] = array_map($pick, [Parameter::Ammonia, Parameter::Ph, Parameter::Temperature, Parameter::Oxygen]);
+        $salt = $pick(Parameter::Salinity);
+        $salinity = $salt->value ?? 0.0;
+        $ofSalt = $salt === null ? new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water') : $this->origin($salt, $booked, $typed);
         $derived = [];
         if ($ammonia !== null && $ph !== null && $temperature !== null) {
             $derived[] = [
-                $reading = Derived::unionisedAmmonia($ammonia, $ph, $temperature, self::ASSUMED_SALINITY),
+                $reading = Derived::unionisedAmmonia($ammonia, $ph, $temperature, $salinity),
                 new Figure('Un-ionised ammonia', $reading->value, 'mg/L as N', 'ammonia.unionised', 'nh3_n_mg_l',
-                    ['tan_mg_l' => $ammonia->value, 'ph' => $ph->value, 'temp_c' => $temperature->value, 'salinity_g_l' => self::ASSUMED_SALINITY],
-                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$ammonia, $ph, $temperature]), $this->freshWater()]),
+                    ['tan_mg_l' => $ammonia->value, 'ph' => $ph->value, 'temp_c' => $temperature->value, 'salinity_g_l' => $salinity],
+                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$ammonia, $ph, $temperature]), $ofSalt]),
             ];
         }
         if ($oxygen !== null && $temperature !== null) {
             $altitude = $system->site->altitude_m;
             $derived[] = [
-                $reading = Derived::oxygenSaturation($oxygen, $temperature, self::ASSUMED_SALINITY, $altitude),
+                $reading = Derived::oxygenSaturation($oxygen, $temperature, $salinity, $altitude),
                 new Figure('Oxygen saturation', $reading->value, '%', 'oxygen.percent', 'sat_pct',
-                    ['do_mg_l' => $oxygen->value, 'temp_c' => $temperature->value, 'salinity_g_l' => self::ASSUMED_SALINITY, 'altitude_m' => $altitude],
-                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$oxygen, $temperature]), $this->freshWater(),
+                    ['do_mg_l' => $oxygen->value, 'temp_c' => $temperature->value, 'salinity_g_l' => $salinity, 'altitude_m' => $altitude],
+                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$oxygen, $temperature]), $ofSalt,
                         new Origin('altitude_m', 'Altitude', Say::number($altitude).' m', 'build', "as set for {$system->site->name}")]),
             ];
         }
@@ -106,7 +105,7 @@ final readonly class WaterMeaning
     private function strip(System $system, Reading $reading, ?Entry $entry, ?Figure $figure): array
     {
         $parameter = $reading->parameter;
-        $limits = $this->limits->for($system->life_stage, $parameter);
+        $limits = $this->limits->for($system, $parameter);
         $verdict = $limits->judge($reading->interval);
         $shown = $parameter->shown(...);
 
@@ -151,10 +150,5 @@ final readonly class WaterMeaning
             $entry === null ? 'typed' : 'measured',
             $entry === null ? 'typed just now' : trim('measured '.Age::of($entry->taken_at).($entry->visit->user === null ? '' : " by {$entry->visit->user->name}")),
         );
-    }
-
-    private function freshWater(): Origin
-    {
-        return new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water');
     }
 }

@@ -76,13 +76,54 @@ return new class extends Migration
                 UNIQUE (system_id, parameter),
                 CHECK (num_nonnulls(below, above) >= 1)
             );
+
+            CREATE TABLE test_plans (
+                id         char(26) PRIMARY KEY,
+                site_id    char(26) NOT NULL,
+                system_id  char(26) NOT NULL,
+                parameter  varchar(20) NOT NULL,
+                every_h    double precision CHECK (every_h BETWEEN 1 AND 8784),
+                created_at timestamptz NOT NULL DEFAULT now(),
+                updated_at timestamptz NOT NULL DEFAULT now(),
+                FOREIGN KEY (site_id, system_id) REFERENCES systems (site_id, id),
+                UNIQUE (system_id, parameter)
+            );
+
+            CREATE TABLE waters (
+                id         char(26) PRIMARY KEY,
+                site_id    char(26) NOT NULL REFERENCES sites (id),
+                name       varchar(60) NOT NULL CHECK (btrim(name) <> ''),
+                kind       varchar(8) NOT NULL CHECK (kind IN ('tap', 'well', 'rain', 'ro', 'blend')),
+                unit_name  varchar(60),
+                position   integer NOT NULL DEFAULT 0,
+                created_at timestamptz NOT NULL DEFAULT now(),
+                updated_at timestamptz NOT NULL DEFAULT now(),
+                UNIQUE (site_id, id)
+            );
+            CREATE UNIQUE INDEX waters_name ON waters (site_id, lower(name));
+            CREATE TABLE water_tests (
+                id         char(26) PRIMARY KEY,
+                site_id    char(26) NOT NULL,
+                water_id   char(26) NOT NULL,
+                user_id    char(26) REFERENCES users (id),
+                side       varchar(8) NOT NULL CHECK (side IN ('raw', 'treated')),
+                tested_on  date NOT NULL,
+                readings   jsonb NOT NULL,
+                chloramine boolean NOT NULL DEFAULT false,
+                created_at timestamptz NOT NULL DEFAULT now(),
+                updated_at timestamptz NOT NULL DEFAULT now(),
+                FOREIGN KEY (site_id, water_id) REFERENCES waters (site_id, id) ON DELETE CASCADE
+            );
+            CREATE INDEX water_tests_water ON water_tests (water_id, tested_on DESC);
+            ALTER TABLE systems ADD COLUMN water_id char(26) REFERENCES waters (id) ON DELETE SET NULL;
             SQL);
     }
 
     public function down(): void
     {
         DB::unprepared(<<<'SQL'
-            DROP TABLE own_limits, kits, notes;
+            ALTER TABLE systems DROP COLUMN water_id;
+            DROP TABLE water_tests, waters, test_plans, own_limits, kits, notes;
             DELETE FROM readings WHERE parameter IN ('hardness_mg_l', 'salinity_g_l', 'chlorine_mg_l', 'redox_mv', 'clarity_cm', 'silt_cm');
             ALTER TABLE visits DROP COLUMN corrects_id;
             ALTER TABLE readings DROP CONSTRAINT readings_range, DROP CONSTRAINT readings_parameter_check,

@@ -6,10 +6,13 @@ namespace Database\Seeders;
 
 use App\Actions\LayBuild;
 use App\Models\Feed;
+use App\Models\Kit;
+use App\Models\Note;
 use App\Models\Role;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
+use App\Models\WaterSource;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -50,8 +53,9 @@ final class DemoSeeder extends Seeder
             $people = array_map(static fn (array $person): User => User::query()->create([
                 'site_id' => $site->id, 'name' => $person['name'], 'email' => $person['email'], 'role' => Role::from($person['role']), 'password' => $hash,
             ]), self::PEOPLE);
+            $well = $this->shelf($site, $people[0]);
             foreach (DemoSystems::all() as $position => $plan) {
-                $this->system($site, $plan, $position, $people);
+                $this->system($site, $plan, $position, $people, $well);
             }
         });
     }
@@ -60,11 +64,11 @@ final class DemoSeeder extends Seeder
      * @param  array<string, mixed>  $plan
      * @param  list<User>  $people
      */
-    private function system(Site $site, array $plan, int $position, array $people): void
+    private function system(Site $site, array $plan, int $position, array $people, string $water): void
     {
         $system = System::query()->create([
             'site_id' => $site->id, 'slug' => Str::slug($plan['name']), 'name' => $plan['name'], 'kind' => $plan['kind'],
-            'life_stage' => $plan['life_stage'], 'position' => $position,
+            'life_stage' => $plan['life_stage'], 'position' => $position, 'water_id' => $water,
         ]);
         $own = ['site_id' => $site->id];
         (new LayBuild)->lay($system, ['vessels' => $plan['vessels'], 'stages' => $plan['stages'], ...DemoPlumbing::of($plan['name'])]);
@@ -76,6 +80,34 @@ final class DemoSeeder extends Seeder
         }
         $this->readings($system, $plan, $people);
         $this->feeds($system, (float) $plan['feed_g_d'], $people);
+        foreach ($plan['notes'] ?? [] as [$daysAgo, $seen, $words]) {
+            $system->hasMany(Note::class)->create([...$own, 'user_id' => $people[1]->id, 'taken_at' => Carbon::now()->subDays($daysAgo)->setTime(8, 20), 'seen' => $seen, 'words' => $words]);
+        }
+    }
+
+    /** Waters and kits of the yard; the key of its borehole. */
+    private function shelf(Site $site, User $owner): string
+    {
+        $reading = static fn (Parameter $parameter, string $typed): array => ['typed' => $typed, 'unit' => ($parameter->units()[0] ?? null)?->value, 'value' => TypedReading::read($parameter, $typed, null)->value];
+        $well = null;
+        foreach ([
+            ['Borehole', 'well', null, false, [[Parameter::Nitrate, '14'], [Parameter::Alkalinity, '11'], [Parameter::Hardness, '16'], [Parameter::Chlorine, '0'], [Parameter::Ph, '7.4'], [Parameter::Temperature, '11']]],
+            ['Mains tap', 'tap', 'the carbon train', true, [[Parameter::Nitrate, '22'], [Parameter::Alkalinity, '9'], [Parameter::Hardness, '14'], [Parameter::Chlorine, '.6'], [Parameter::Ph, '7.6']]],
+            ['RO unit', 'ro', null, false, [[Parameter::Nitrate, '1'], [Parameter::Alkalinity, '0'], [Parameter::Hardness, '0']]],
+        ] as $i => [$name, $kind, $unit, $chloramine, $readings]) {
+            $water = WaterSource::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'unit_name' => $unit, 'position' => $i]);
+            $well ??= $water->id;
+            $water->tests()->create(['site_id' => $site->id, 'user_id' => $owner->id, 'side' => 'raw', 'tested_on' => Carbon::now()->subDays(18)->toDateString(), 'chloramine' => $chloramine,
+                'readings' => array_column(array_map(static fn (array $row): array => [$row[0]->value, $reading($row[0], $row[1])], $readings), 1, 0)]);
+        }
+        foreach ([
+            ['Ammonia drops', 'drops', Parameter::Ammonia, 'mg_l_n', [0, 0.05, 0.1, 0.15, 0.25, 0.5, 1, 2, 4, 8], null, 60], ['Nitrate drops', 'drops', Parameter::Nitrate, 'mg_l_no3', [0, 5, 10, 15, 20, 25, 40, 80, 160], null, 25],
+            ['KH drops', 'drops', Parameter::Alkalinity, 'dkh', [], 0.5, 80], ['pH probe', 'probe', Parameter::Ph, null, [], 0.1, null],
+        ] as [$name, $kind, $parameter, $unit, $steps, $resolution, $left]) {
+            Kit::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'parameter' => $parameter->value, 'unit' => $unit, 'steps' => $steps, 'resolution' => $resolution, 'tests_left' => $left, 'expires_on' => $left === null ? null : Carbon::now()->addDays(160)->toDateString(), 'in_use' => true]);
+        }
+
+        return (string) $well;
     }
 
     /**

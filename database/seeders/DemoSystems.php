@@ -44,6 +44,7 @@ final readonly class DemoSystems
                 ['name' => 'Sorrel, the old female', 'count' => 1, 'length_cm' => 55, 'weight_g' => 2750, 'condition' => 1.653],
             ],
             'feed_g_d' => 220,
+            'notes' => [[12, ['fed well'], ''], [5, [], 'Wiped the lamp’s housing, not the sleeve.']],
             'days' => self::TWICE_A_WEEK,
             'course' => [
                 'tan_mg_l' => [0.1, 0.14, 2, 0.05], 'no2_n_mg_l' => [0.02, 0.03, 2, 0.02], 'no3_n_mg_l' => [21, 24, 0, 2], 'ph' => [7.7, 7.5, 1, 0.1],
@@ -66,6 +67,7 @@ final readonly class DemoSystems
             ],
             'fish' => [['name' => 'June shipment', 'count' => 11, 'length_cm' => 36]],
             'feed_g_d' => 35,
+            'notes' => [[6, ['flashing'], 'Two of them, against the wall. Scrape under the glass: flukes.'], [2, ['flashing', 'clamped fins'], 'One still.']],
             'days' => self::DAILY,
             'course' => [
                 'tan_mg_l' => [0.2, 0.4, 2, 0.05], 'no2_n_mg_l' => [0.05, 0.16, 2, 0.02], 'no3_n_mg_l' => [15, 17, 0, 1], 'ph' => [7.8, 7.8, 1, 0.1],
@@ -110,6 +112,7 @@ final readonly class DemoSystems
             ],
             'fish' => [['name' => 'Pond koi', 'count' => 16, 'length_cm' => 58], ['name' => 'Old females', 'count' => 6, 'length_cm' => 69]],
             'feed_g_d' => 300,
+            'notes' => [[20, ['green water'], 'Disc seen to 40 cm at the bridge.'], [3, ['clear water', 'leaves'], '']],
             'days' => self::TWICE_A_WEEK,
             'course' => [
                 'tan_mg_l' => [0.06, 0.08, 2, 0.03], 'no2_n_mg_l' => [0.02, 0.02, 2, 0.01], 'no3_n_mg_l' => [9, 11, 0, 1], 'ph' => [8.2, 8.4, 1, 0.1],

@@ -5,6 +5,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'home', component: () => import('./views/home/HomePage.vue') },
+    { path: '/shelf', name: 'shelf', component: () => import('./views/shelf/ShelfPage.vue') },
     { path: '/new', name: 'new', component: () => import('./views/home/NewSystemPage.vue') },
     {
       path: '/:system',
@@ -12,8 +13,10 @@ export const router = createRouter({
       children: [
         { path: '', name: 'system', component: () => import('./views/system/SystemPage.vue') },
         { path: 'test', name: 'test', component: () => import('./views/test/TestPage.vue') },
+        { path: 'book', name: 'book', component: () => import('./views/book/BookPage.vue') },
         { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
         { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
+        { path: 'limits', name: 'limits', component: () => import('./views/limits/LimitsPage.vue') },
         { path: 'plumbing', name: 'plumbing', component: () => import('./views/plumbing/PlumbingPage.vue') },
         { path: 'build', name: 'build', component: () => import('./views/build/BuildPage.vue') },
       ],

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Adds a person to a site, and makes the site when there is none of that name. */
 final class AddPerson extends Command
 {
-    protected $signature = 'ironwort:user {action : add}
+    protected $signature = 'ironwort:user {action : add, or password}
         {--site= : name of the site}
         {--name= : what the person is called}
         {--email= : address to sign in with}
@@ -24,10 +24,13 @@ final class AddPerson extends Command
 
     public function handle(): int
     {
+        if ($this->argument('action') === 'password') {
+            return $this->password();
+        }
         $role = Role::tryFrom($this->text('role'));
         [$site, $name, $email, $timezone] = array_map($this->text(...), ['site', 'name', 'email', 'timezone']);
         $fault = match (true) {
-            $this->argument('action') !== 'add' => 'The one thing to do is add.',
+            $this->argument('action') !== 'add' => 'It can add, or give a new password.',
             $site === '' || $name === '' => 'Give --site and --name.',
             filter_var($email, FILTER_VALIDATE_EMAIL) === false => 'Give --email, as name@example.org.',
             $role === null => 'The role is owner, helper or reader.',
@@ -51,6 +54,23 @@ final class AddPerson extends Command
             'name' => $name, 'email' => $email, 'role' => $role, 'password' => $password,
         ]));
         $this->line("{$name} can sign in as {$email}.");
+
+        return self::SUCCESS;
+    }
+
+    private function password(): int
+    {
+        /** @var ?User $user */
+        $user = User::query()->whereRaw('lower(email) = lower(?)', [$this->text('email')])->first();
+        $password = $user === null ? null : $this->secret('New password, 10 characters or more');
+        if ($user === null || ! is_string($password) || mb_strlen($password) < 10) {
+            $this->error($user === null ? 'Nobody signs in with that --email.' : 'The password needs 10 characters or more.');
+
+            return 2;
+        }
+        $user->password = $password;
+        $user->save();
+        $this->line("{$user->name} has a new password.");
 
         return self::SUCCESS;
     }

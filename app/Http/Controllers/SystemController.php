@@ -12,6 +12,7 @@ use App\Http\Resources\VisitResource;
 use App\Models\FishGroup;
 use App\Models\System;
 use App\Models\Visit;
+use App\Reports\AdviceReport;
 use App\Reports\CapacityReport;
 use App\Reports\CutOff;
 use App\Reports\LatestWater;
@@ -33,13 +34,16 @@ final class SystemController extends Controller
 {
     private const NEWEST_VISITS = 6;
 
-    public function __construct(private readonly WaterMeaning $meaning)
+    /** Addresses that belong to pages of the site. */
+    private const TAKEN = ['new', 'shelf', 'api', 'build'];
+
+    public function __construct(private readonly WaterMeaning $meaning, private readonly AdviceReport $advice)
     {
     }
 
     public function index(Request $request): JsonResponse
     {
-        $systems = System::ofSite($this->person($request)->site)->with('site')->get();
+        $systems = System::ofSite($this->person($request)->site)->with(['site', 'ownLimits', 'testPlans'])->get();
         $water = LatestWater::ofAll($systems);
 
         return new JsonResponse($systems->map(function (System $system) use ($water): array {
@@ -49,6 +53,7 @@ final class SystemController extends Controller
                 'slug' => $system->slug, 'name' => $system->name, 'kind' => $system->kind, 'life_stage' => $system->life_stage,
                 'state' => $system->asleep_since === null ? $meaning['state'] : null, 'worst' => $system->asleep_since === null ? $meaning['worst'] : null,
                 'asleep' => $system->asleep_since !== null,
+                'due' => array_values(array_map(static fn (array $test): array => ['name' => $test['name'], 'stands' => $test['stands']], array_filter($system->asleep_since === null ? $this->advice->schedule($system, $water[$system->id], $meaning['state'])['tests'] : [], static fn (array $test): bool => $test['stands'] !== 'done'))),
             ];
         })->values());
     }
@@ -67,7 +72,9 @@ final class SystemController extends Controller
             'life_stage' => $system->life_stage,
             'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
             'life_stage_name' => $limits->stages[$system->life_stage],
-            'water' => $this->meaning->of($system, $water),
+            'water' => $meaning = $this->meaning->of($system, $water),
+            'advice' => $this->advice->of($system),
+            'schedule' => $this->advice->schedule($system, $water, $meaning['state']),
             'volume' => $volumes->inUse($system)->toArray(),
             'bodies' => $cutOff->bodies($system),
             'shut_off' => $cutOff->times($system, $water),
@@ -123,7 +130,7 @@ final class SystemController extends Controller
     {
         $base = Str::slug(mb_substr($name, 0, 50)) ?: 'system';
         $slug = $base;
-        for ($n = 2; System::query()->where('site_id', $siteId)->where('slug', $slug)->exists(); $n++) {
+        for ($n = 2; in_array($slug, self::TAKEN, true) || System::query()->where('site_id', $siteId)->where('slug', $slug)->exists(); $n++) {
             $slug = "{$base}-{$n}";
         }
 

@@ -10,6 +10,7 @@ use App\Actions\ReadTypedReadings;
 use App\Actions\WithdrawVisit;
 use App\Http\Requests\VisitRequest;
 use App\Http\Resources\VisitResource;
+use App\Models\Kit;
 use App\Models\System;
 use App\Models\Visit;
 use App\Reports\LatestWater;
@@ -35,11 +36,18 @@ final class VisitController extends Controller
         ]);
     }
 
+    public function one(Request $request, string $visit): JsonResponse
+    {
+        $found = Visit::query()->where('site_id', $this->person($request)->site_id)->findOrFail(strtoupper($visit));
+
+        return new JsonResponse(VisitResource::of($found->load(['readings', 'user', 'vessel'])));
+    }
+
     /** What the rows typed so far mean. Nothing is kept, and rows that cannot be read spoil no other row. */
     public function meaning(Request $request, System $system, WaterMeaning $meaning): JsonResponse
     {
-        $typed = new ReadTypedReadings(VisitRequest::rows($request));
         $system->load('site');
+        $typed = new ReadTypedReadings(VisitRequest::rows($request), Kit::inUse($system->site));
 
         return new JsonResponse([
             ...$meaning->of($system, LatestWater::of($system), $typed->readings),
@@ -49,14 +57,28 @@ final class VisitController extends Controller
 
     public function store(VisitRequest $request, System $system, BookVisit $book): JsonResponse
     {
-        $typed = new ReadTypedReadings(VisitRequest::rows($request));
+        $typed = new ReadTypedReadings(VisitRequest::rows($request), Kit::inUse($system->site));
         if ($typed->errors !== []) {
             throw new BadInput($typed->errors);
         }
-        $visit = $book->book($request->id(), $system, $this->person($request), $request->takenAt($system->site->timezone), $typed->readings, $typed->rows, Inside::vessel($system, $request->input('vessel_id')));
+        $visit = $book->book($request->id(), $system, $this->person($request), $request->takenAt($system->site->timezone), $typed->readings, $typed->rows, Inside::vessel($system, $request->input('vessel_id')), $this->corrected($request, $system));
         $visit->load(['readings', 'user', 'vessel']);
 
         return new JsonResponse(VisitResource::of($visit), $visit->wasRecentlyCreated ? 201 : 200);
+    }
+
+    /** The visit that this one is written in place of; it stays in the book, out of sight. */
+    private function corrected(Request $request, System $system): ?Visit
+    {
+        $id = $request->input('corrects');
+        if ($id === null || $id === '') {
+            return null;
+        }
+
+        $query = Visit::query()->where('system_id', $system->id)->where('id', $id);
+        $query->whereNull('withdrawn_at');
+
+        return $query->first() ?? throw BadInput::at('corrects', 'That visit was corrected or taken back meanwhile.');
     }
 
     public function destroy(Request $request, string $visit, WithdrawVisit $withdraw): Response

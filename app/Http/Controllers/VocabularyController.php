@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Builds\BuildTemplates;
+use App\Models\Note;
 use App\Models\Pump;
 use App\Models\System;
 use App\Models\Vessel;
@@ -39,6 +40,7 @@ final class VocabularyController extends Controller
             ], $media->all()),
             'stage_kinds' => array_map(static fn (StageKind $k): array => ['id' => $k->id, 'name' => $k->name, 'nitrifies' => $k->nitrifies()], $kinds->all()),
             'fittings' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name, 'k' => $fittings->ks[$id]], array_keys($fittings->names), array_values($fittings->names)),
+            'seen' => Note::SEEN,
             'pump_kinds' => Pump::KINDS,
             'life_stages' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($limits->stages), array_values($limits->stages)),
             'templates' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys(BuildTemplates::names()), array_values(BuildTemplates::names())),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Book;
 
+use Ironwort\Core\Judge\Kit;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
@@ -43,8 +44,9 @@ final readonly class LogLine
     /**
      * @param  list<string>  $places  names of the bays that may be said
      * @param  list<Parameter>  $order  in which numbers alone are read
+     * @param  array<string, array{?string, Kit}>  $kits  the usual kit of each parameter, and the unit it is marked in
      */
-    public static function read(string $line, array $places = [], array $order = self::ORDER): self
+    public static function read(string $line, array $places = [], array $order = self::ORDER, array $kits = []): self
     {
         preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
         $words = array_map(static fn (array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))), $found[0]);
@@ -102,7 +104,7 @@ final readonly class LogLine
                 if ($meant === null) {
                     $faults[] = new LogFault($word->at, mb_strlen($word->text), 'More numbers than the round has: '.count($order).'.');
                 } elseif ($word->text !== '-') {
-                    self::take($meant, $word, $word, $entries, $faults);
+                    self::take($meant, $word, $word, $entries, $faults, $kits[$meant->value] ?? null);
                 }
 
                 continue;
@@ -121,7 +123,7 @@ final readonly class LogLine
                 continue;
             }
             $i++;
-            self::take($parameter, $word, $next, $entries, $faults);
+            self::take($parameter, $word, $next, $entries, $faults, $kits[$parameter->value] ?? null);
         }
 
         return new self(array_values($entries), $time, $faults, $place, $feed, $note);
@@ -130,8 +132,9 @@ final readonly class LogLine
     /**
      * @param  array<string, LogEntry>  $entries
      * @param  list<LogFault>  $faults
+     * @param  ?array{?string, Kit}  $kit
      */
-    private static function take(Parameter $parameter, Word $word, Word $number, array &$entries, array &$faults): void
+    private static function take(Parameter $parameter, Word $word, Word $number, array &$entries, array &$faults, ?array $kit): void
     {
         if (isset($entries[$parameter->value])) {
             $faults[] = new LogFault($word->at, $number->end() - $word->at, "{$parameter->name()} stands in the line twice.");
@@ -139,7 +142,7 @@ final readonly class LogLine
             return;
         }
         try {
-            $entries[$parameter->value] = self::entry($parameter, $number->text);
+            $entries[$parameter->value] = self::entry($parameter, $number->text, $kit);
         } catch (UnreadableReading $fault) {
             $faults[] = new LogFault($number->at, mb_strlen($number->text), $fault->getMessage());
         }
@@ -163,7 +166,8 @@ final readonly class LogLine
         return null;
     }
 
-    private static function entry(Parameter $parameter, string $text): LogEntry
+    /** @param  ?array{?string, Kit}  $kit */
+    private static function entry(Parameter $parameter, string $text, ?array $kit): LogEntry
     {
         $typed = $text;
         $unit = null;
@@ -172,7 +176,9 @@ final readonly class LogLine
             $unit = self::suffix($parameter, strtolower($parts[2])) ?? throw new UnreadableReading("“{$parts[2]}” is not a unit known here.");
         }
 
-        return new LogEntry(TypedReading::read($parameter, $typed, $unit), $typed, $unit ?? ($parameter->units()[0] ?? null)?->value);
+        $speaks = $kit !== null && ($unit ?? ($parameter->units()[0] ?? null)?->value) === ($kit[0] ?? ($parameter->units()[0] ?? null)?->value);
+
+        return new LogEntry(TypedReading::read($parameter, $typed, $unit, $speaks ? $kit[1] : null), $typed, $unit ?? ($parameter->units()[0] ?? null)?->value);
     }
 
     private static function suffix(Parameter $parameter, string $suffix): ?string

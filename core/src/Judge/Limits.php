@@ -33,6 +33,14 @@ final readonly class Limits
         return new self($parameter, null, null, $scale[0], $scale[1], 'cp-limits');
     }
 
+    /** The same with other lines; a side that is not given stays as it was. */
+    public function with(?Bounds $below, ?Bounds $above): self
+    {
+        $lines = array_filter([$below?->emergency, $above?->emergency], static fn (?float $line): bool => $line !== null);
+
+        return new self($this->parameter, $below ?? $this->below, $above ?? $this->above, min([$this->scaleFrom, ...$lines]), max([$this->scaleTo, ...array_map(static fn (float $line): float => 1.2 * $line, $lines)]), $this->source);
+    }
+
     public function judge(Interval $reading): Verdict
     {
         $low = $this->beyond($this->below, -$reading->low, -1);

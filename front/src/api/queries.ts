@@ -89,6 +89,29 @@ export const useFish = (slug: MaybeRefOrGetter<string>) =>
     queryFn: () => answer(() => api.GET('/api/systems/{system}/fish', { params: { path: { system: toValue(slug) } } })),
   })
 
+/** Kits and source waters of the site. */
+export const useShelf = () => useQuery({ queryKey: ['shelf'], queryFn: () => answer(() => api.GET('/api/shelf')) })
+
+/** Limits, intervals and source of one system. */
+export const useLimits = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({ queryKey: ['limits', computed(() => toValue(slug))], queryFn: () => answer(() => api.GET('/api/systems/{system}/limits', { params: { path: { system: toValue(slug) } } })) })
+
+/** The history of a system, drawn in to what so many pixels can show. */
+export const useScore = (slug: MaybeRefOrGetter<string>, span: MaybeRefOrGetter<{ from: string; to: string; pixels: string }>) =>
+  useQuery({
+    queryKey: ['score', computed(() => toValue(slug)), computed(() => toValue(span))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/score', { params: { path: { system: toValue(slug) }, query: toValue(span) } })),
+    placeholderData: (previous) => previous,
+  })
+
+/** Entries of the book, newest first. */
+export const useBook = (slug: MaybeRefOrGetter<string>, query: MaybeRefOrGetter<{ kinds: string; before: string }>) =>
+  useQuery({
+    queryKey: ['book', computed(() => toValue(slug)), computed(() => toValue(query))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/book', { params: { path: { system: toValue(slug) }, query: toValue(query) } })),
+    placeholderData: (previous) => previous,
+  })
+
 /** The working of a figure, with some of its input replaced. */
 export const useWorking = (figure: MaybeRefOrGetter<Figure | null>, replaced: MaybeRefOrGetter<Record<string, number>>) =>
   useQuery({
@@ -113,6 +136,10 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),
     queryClient.invalidateQueries({ queryKey: ['volumes', slug] }),
     queryClient.invalidateQueries({ queryKey: ['fish'] }),
+    queryClient.invalidateQueries({ queryKey: ['book', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['limits', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['shelf'] }),
+    queryClient.invalidateQueries({ queryKey: ['score', slug] }),
     queryClient.invalidateQueries({ queryKey: ['filter', slug] }),
     queryClient.invalidateQueries({ queryKey: ['what-ifs', slug] }),
   ])

@@ -39,6 +39,7 @@ const signOut = useMutation({
     <span v-else class="soft">{{ person.site.name }}</span>
     <OpenTimers />
     <span class="right">
+      <RouterLink to="/shelf">Shelf</RouterLink>
       <span class="soft who">{{ person.name }}<template v-if="!person.writes">, reads only</template></span>
       <button type="button" class="link-button" @click="switchTheme">{{ theme === 'day' ? 'Night' : 'Day' }}</button>
       <button type="button" class="link-button keys" @click="$emit('keys')">Keys</button>

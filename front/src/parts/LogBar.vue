@@ -78,10 +78,13 @@ defineExpose({ focus: () => box.value?.focus() })
         <span class="pointed">{{ line.slice(0, fault.at) }}<mark>{{ line.slice(fault.at, fault.at + fault.length) }}</mark></span> {{ fault.message }}
       </p>
       <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
-      <ul v-if="understood.data.value?.readings.length">
+      <ul v-if="understood.data.value && (understood.data.value.readings.length || understood.data.value.feed_g !== null || understood.data.value.note)">
         <li v-for="strip in understood.data.value.readings" :key="strip.parameter">
           {{ strip.name }} <FigureButton v-if="strip.figure" :figure="strip.figure" /><template v-else><b>{{ strip.text }}</b> {{ strip.unit }}</template> <StateMark :state="strip.state" />
         </li>
+        <li v-if="understood.data.value.feed_g !== null">Feed <b>{{ understood.data.value.feed_g }}</b> g</li>
+        <li v-if="understood.data.value.note">Note <b>{{ understood.data.value.note }}</b></li>
+        <li v-if="understood.data.value.place" class="soft">in {{ understood.data.value.place }}</li>
         <li v-if="understood.data.value.taken_at" class="soft">taken {{ clock(understood.data.value.taken_at) }}</li>
       </ul>
     </div>

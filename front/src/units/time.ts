@@ -6,4 +6,6 @@ const zone = () => queryClient.getQueryData<Session>(['session'])?.person?.site.
 
 const format = (iso: string, options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone() }).format(new Date(iso))
 
+export const date = (iso: string) => format(iso, { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' })
+
 export const clock = (iso: string) => format(iso, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })

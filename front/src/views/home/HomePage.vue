@@ -16,6 +16,7 @@ const groups = computed(() =>
     .filter((group) => group.systems.length),
 )
 const wrong = computed(() => (systems.data.value ?? []).filter((system) => system.state !== null && system.state !== 'good').length)
+const late = (system: SystemLine) => system.due.filter((test) => test.stands === 'late').map((test) => test.name)
 const total = computed(() => systems.data.value?.length ?? 0)
 </script>
 
@@ -33,7 +34,7 @@ const total = computed(() => systems.data.value?.length ?? 0)
       <ul>
         <li v-for="system in group.systems" :key="system.slug">
           <RouterLink :to="`/${system.slug}`" class="name">{{ system.name }}</RouterLink>
-          <span>{{ system.asleep ? 'Asleep: wake it on its Build page.' : (system.worst ?? (system.state ? 'Every reading is within its limits.' : 'Nothing is tested yet.')) }}</span>
+          <span>{{ system.asleep ? 'Asleep: wake it on its Build page.' : (system.worst ?? (system.state ? 'Every reading is within its limits.' : 'Nothing is tested yet.')) }}<span v-if="late(system).length" class="soft small">{{ ` Late to test: ${late(system).join(', ')}.` }}</span></span>
           <RouterLink :to="`/${system.slug}/test`" class="small" :aria-label="`Test ${system.name}`">Test</RouterLink>
         </li>
       </ul>

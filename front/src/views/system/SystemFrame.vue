@@ -19,6 +19,7 @@ const system = useSystem(slug)
         <nav class="tabs" aria-label="Pages of this system">
           <RouterLink :to="{ name: 'system', params: { system: slug } }">System</RouterLink>
           <RouterLink :to="{ name: 'test', params: { system: slug } }">Test</RouterLink>
+          <RouterLink :to="{ name: 'book', params: { system: slug } }">Book</RouterLink>
           <RouterLink :to="{ name: 'capacity', params: { system: slug } }">Capacity</RouterLink>
           <RouterLink :to="{ name: 'fish', params: { system: slug } }">Fish</RouterLink>
           <RouterLink :to="{ name: 'plumbing', params: { system: slug } }">Plumbing</RouterLink>

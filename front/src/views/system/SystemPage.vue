@@ -12,6 +12,7 @@ const props = defineProps<{ system: System }>()
 
 const plumbing = usePlumbing(() => props.system.slug)
 
+const due = computed(() => props.system.schedule.tests.filter((test) => test.stands !== 'done'))
 const share = computed(() => Object.fromEntries(props.system.capacity.stages.map((stage) => [stage.id, stage.share])))
 
 /** Every computed figure of the page stands beside the reading it follows from. */
@@ -43,11 +44,20 @@ const columns = computed(() => {
     <span>{{ system.capacity.sentence }} <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">The ledger</RouterLink></span>
   </p>
 
+  <section v-if="system.advice.length" aria-label="Advice">
+    <details v-for="advice in system.advice" :key="advice.text" class="advice">
+      <summary>{{ advice.text }}</summary>
+      <p class="soft small">{{ advice.rule }} From {{ advice.from }}.</p>
+    </details>
+  </section>
+
   <LoopStrip v-if="plumbing.data.value && (plumbing.data.value.lines.length || system.build.stages.length)" class="loop" :plumbing="plumbing.data.value" :slug="system.slug" :share="share" />
 
   <section aria-label="Latest readings">
     <div class="head">
       <h2>Latest readings</h2>
+      <span v-if="due.length" class="small">to test: <template v-for="(test, i) in due" :key="test.parameter"><template v-if="i">, </template><b v-if="test.stands === 'late'" class="fault">{{ test.name }}, late</b><template v-else>{{ test.name }}</template></template></span>
+      <RouterLink class="small" :to="{ name: 'limits', params: { system: system.slug } }">Limits and intervals</RouterLink>
       <span class="soft small">judged for {{ system.life_stage_name.toLowerCase() }}, by the worse end of each reading</span>
     </div>
     <p v-if="!strips.length">Nothing is tested yet. <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>, ammonia, pH and temperature first.</p>
@@ -74,6 +84,16 @@ const columns = computed(() => {
 </template>
 
 <style scoped>
+.advice {
+  padding: 0.35rem 0 0.35rem 0.75rem;
+  border-left: 3px solid var(--straw);
+  margin-bottom: 0.4rem;
+}
+
+.advice summary {
+  cursor: pointer;
+}
+
 .worst {
   font-size: 1.25rem;
   font-weight: 700;

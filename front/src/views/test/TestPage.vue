@@ -4,23 +4,35 @@ import { useDebounce, useSessionStorage } from '@vueuse/core'
 import { NButton, NInput } from 'naive-ui'
 import { ulid } from 'ulid'
 import { computed, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
+import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import ReadingStrip from '@/parts/ReadingStrip.vue'
 import { lastBooked } from '@/state/booked'
+import { date } from '@/units/time'
 import TestRow from './TestRow.vue'
 
 const props = defineProps<{ system: System }>()
 const router = useRouter()
+const route = useRoute()
 const vocabulary = useVocabulary()
 
 type Typed = Record<string, { typed: string; unit: string | null }>
 
 /** What is typed outlives a reload or a dropped connection, with the key that lets a retry book only once. */
-const draft = useSessionStorage<{ id: string; at: string; readings: Typed }>(`test-${props.system.slug}`, { id: ulid(), at: '', readings: {} })
+const corrects = typeof route.query.corrects === 'string' ? route.query.corrects : null
+const draft = useSessionStorage<{ id: string; at: string; bay: string; readings: Typed }>(`test-${props.system.slug}${corrects ? `-${corrects}` : ''}`, { id: ulid(), at: '', bay: '', readings: {} })
+const original = useQuery({ queryKey: ['visit', corrects], enabled: corrects !== null, queryFn: () => answer(() => api.GET('/api/visits/{visit}', { params: { path: { visit: corrects ?? '' } } })) })
+watch(original.data, (visit) => {
+  if (!visit || Object.values(draft.value.readings).some((row) => row.typed !== '')) return
+  for (const reading of visit.readings) draft.value.readings[reading.parameter] = { typed: reading.typed, unit: unitOf(reading.parameter, reading.unit) }
+  draft.value.at = visit.taken_at
+  draft.value.bay = props.system.build.vessels.find((vessel) => vessel.name === visit.bay)?.id ?? ''
+})
+const unitOf = (parameter: string, symbol: string | null) => parameters.value.find((p) => p.id === parameter)?.units.find((unit) => unit.symbol === symbol)?.id ?? null
 const parameters = computed(() => vocabulary.data.value?.parameters ?? [])
 
 watch(
@@ -45,12 +57,12 @@ const save = useMutation({
     answer(() =>
       api.POST('/api/systems/{system}/visits', {
         params: { path: { system: props.system.slug } },
-        body: { id: draft.value.id, taken_at: draft.value.at || null, readings: filled.value },
+        body: { id: draft.value.id, taken_at: draft.value.at || null, readings: filled.value, vessel_id: draft.value.bay || null, corrects },
       }),
     ),
   onSuccess: async (visit) => {
     lastBooked.value = { visit: visit.id, slug: props.system.slug, system: props.system.name, count: visit.readings.length }
-    draft.value = { id: ulid(), at: '', readings: {} }
+    draft.value = { id: ulid(), at: '', bay: '', readings: {} }
     await refreshSystem(props.system.slug)
     await router.push({ name: 'system', params: { system: props.system.slug } })
   },
@@ -75,6 +87,7 @@ function submit(): void {
 </script>
 
 <template>
+  <p v-if="corrects" class="soft">This stands in place of the visit as it was booked; the original stays in the book. Its time was {{ original.data.value ? date(original.data.value.taken_at) : '…' }}.</p>
   <form class="test" novalidate @submit.prevent="submit">
     <div class="rows">
       <TestRow
@@ -97,8 +110,9 @@ function submit(): void {
       <FormField v-slot="{ id, status, described }" label="Taken at" :error="errors.taken_at" hint="Leave empty for now">
         <NInput v-model:value="draft.at" :status="status" placeholder="" :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }" />
       </FormField>
+      <FormField v-if="system.build.vessels.length > 1" v-slot="{ id, status }" label="Taken in"><ChoiceField :id="id" v-model="draft.bay" :status="status" :choices="[{ value: '', label: 'no bay in particular' }, ...system.build.vessels.map((v) => ({ value: v.id, label: v.name }))]" /></FormField>
       <div>
-        <NButton type="primary" size="large" attr-type="submit" :loading="save.isPending.value" :disabled="!system">Book the test</NButton>
+        <NButton type="primary" size="large" attr-type="submit" :loading="save.isPending.value" :disabled="!system">{{ corrects ? 'Correct it' : 'Book the test' }}</NButton>
         <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
       </div>
     </div>

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Book\ReadingsCsv;
+use App\Models\Note;
+use App\Models\System;
+use App\Reports\BookReport;
+use App\Reports\Score;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
+use Ironwort\Core\Calc\BadInput;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** The book of a system: its entries, its score, words beside numbers, and CSV out and in. */
+final class BookController extends Controller
+{
+    private const LONGEST_YEARS = 11;
+
+    public function show(Request $request, System $system, BookReport $book): JsonResponse
+    {
+        $kinds = $request->query('kinds');
+        $before = $request->query('before');
+
+        return new JsonResponse($book->of($system, is_string($kinds) && $kinds !== '' ? explode(',', $kinds) : BookReport::KINDS, is_string($before) && $before !== '' ? self::time($before, 'before') : null));
+    }
+
+    public function score(Request $request, System $system, Score $score): JsonResponse
+    {
+        [$from, $to] = $this->span($request);
+        $pixels = $request->query('pixels');
+
+        return new JsonResponse($score->of($system, $from, $to, is_numeric($pixels) ? (int) $pixels : 800));
+    }
+
+    public function note(Request $request, System $system, string $id): JsonResponse
+    {
+        Gate::authorize('write');
+        /** @var array{words?: ?string, seen?: list<string>} $given */
+        $given = $request->validate(['words' => ['nullable', 'string', 'max:1000'], 'seen' => ['array', 'max:20'], 'seen.*' => ['string', 'in:'.implode(',', Note::SEEN)]], ['words.max' => 'A note has at most 1,000 characters.']);
+        $words = trim($given['words'] ?? '');
+        if ($words === '' && ($given['seen'] ?? []) === []) {
+            throw BadInput::at('words', 'Write something, or pick what you see.');
+        }
+        Note::query()->firstOrCreate(['id' => strtoupper($id)], ['words' => $words, 'seen' => $given['seen'] ?? [], 'taken_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+
+        return new JsonResponse(['id' => strtoupper($id)]);
+    }
+
+    public function withdrawNote(System $system, string $id): JsonResponse
+    {
+        Gate::authorize('write');
+        Note::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->update(['withdrawn_at' => now()]);
+
+        return new JsonResponse(['id' => strtoupper($id)]);
+    }
+
+    public function csv(Request $request, System $system, ReadingsCsv $csv): StreamedResponse
+    {
+        [$from, $to] = $this->span($request);
+
+        return response()->streamDownload(static function () use ($csv, $system, $from, $to): void {
+            $csv->write($system, $from, $to, static function (string $line): void {
+                echo $line;
+            });
+        }, "{$system->slug}-readings.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** What a CSV would bring, column by column and row by row. Nothing is kept. */
+    public function preview(Request $request, System $system, ReadingsCsv $csv): JsonResponse
+    {
+        $system->load(['site', 'vessels']);
+
+        return new JsonResponse($csv->preview($system, $this->text($request), $this->mapping($request)));
+    }
+
+    /** All of it or none. */
+    public function import(Request $request, System $system, ReadingsCsv $csv): JsonResponse
+    {
+        Gate::authorize('write');
+        $system->load(['site', 'vessels']);
+
+        return new JsonResponse($csv->import($system, $this->person($request), $this->text($request), $this->mapping($request)));
+    }
+
+    private function text(Request $request): string
+    {
+        $text = $request->input('csv');
+
+        return is_string($text) && trim($text) !== '' ? $text : throw BadInput::at('csv', 'Choose a file with readings in it.');
+    }
+
+    /** @return ?array<int, array{parameter: string, unit: ?string}> by column */
+    private function mapping(Request $request): ?array
+    {
+        $given = $request->input('columns');
+        if (! is_array($given)) {
+            return null;
+        }
+        $mapping = [];
+        foreach ($given as $i => $column) {
+            $mapping[(int) $i] = ['parameter' => is_array($column) && is_string($column['parameter'] ?? null) ? $column['parameter'] : '', 'unit' => is_array($column) && is_string($column['unit'] ?? null) && $column['unit'] !== '' ? $column['unit'] : null];
+        }
+
+        return $mapping;
+    }
+
+    /** @return array{Carbon, Carbon} */
+    private function span(Request $request): array
+    {
+        $from = $request->query('from');
+        $to = $request->query('to');
+        $end = is_string($to) && $to !== '' ? self::time($to, 'to') : Carbon::now();
+        $start = is_string($from) && $from !== '' ? self::time($from, 'from') : $end->copy()->subDays(90);
+        if ($start >= $end) {
+            throw BadInput::at('from', 'It begins after it ends.');
+        }
+        if ($start->diffInYears($end) > self::LONGEST_YEARS) {
+            throw BadInput::at('from', 'That is more than '.self::LONGEST_YEARS.' years.');
+        }
+
+        return [$start, $end];
+    }
+
+    private static function time(string $text, string $key): Carbon
+    {
+        try {
+            return Carbon::parse($text)->utc();
+        } catch (\Exception) {
+            throw BadInput::at($key, 'Write the time as 2026-05-31T07:10.');
+        }
+    }
+}

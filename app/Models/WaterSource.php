@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A water that systems are filled from.
+ *
+ * @property string $id
+ * @property string $name
+ * @property string $kind
+ * @property Collection<int, WaterTest> $tests
+ * @property ?string $unit_name the keeper's own treatment unit behind it
+ */
+final class WaterSource extends Model
+{
+    use HasKey;
+
+    public const KINDS = ['tap', 'well', 'rain', 'ro', 'blend'];
+
+    protected $table = 'waters';
+
+    protected $guarded = [];
+
+    /** @return HasMany<WaterTest, $this> */
+    public function tests(): HasMany
+    {
+        $relation = $this->hasMany(WaterTest::class, 'water_id');
+        $relation->orderByDesc('tested_on')->orderByDesc('id');
+
+        return $relation;
+    }
+
+    /** The newest reading of a parameter, behind the treatment unit where there is one. */
+    public function reading(string $parameter): ?float
+    {
+        $sides = $this->unit_name === null ? ['raw'] : ['treated', 'raw'];
+        foreach ($sides as $side) {
+            foreach ($this->tests as $test) {
+                if ($test->side === $side && isset($test->readings[$parameter])) {
+                    return (float) $test->readings[$parameter]['value'];
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports;
+
+use App\Models\System;
+use App\Models\WaterSource;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Judge\Advice;
+use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Point;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Judge\TestSchedule;
+
+/** What the run of readings says, and which tests are due. */
+final readonly class AdviceReport
+{
+    private const DAYS_BACK = 60;
+
+    public function __construct(private LimitTable $limits)
+    {
+    }
+
+    /** @return list<array{text: string, rule: string, from: string}> */
+    public function of(System $system): array
+    {
+        $zone = $system->site->timezone;
+        /** @var list<object{parameter: string, value: string, high: string, taken_at: string}> $rows */
+        $rows = DB::select(<<<'SQL'
+            SELECT r.parameter, r.value, r.high, r.taken_at FROM readings r JOIN visits v ON v.id = r.visit_id AND v.withdrawn_at IS NULL
+            WHERE r.system_id = ? AND r.taken_at > ? ORDER BY r.taken_at DESC LIMIT 4000
+            SQL, [$system->id, Carbon::now()->subDays(self::DAYS_BACK)]);
+        $courses = [];
+        foreach ($rows as $row) {
+            $at = Carbon::parse($row->taken_at)->setTimezone($zone);
+            $courses[$row->parameter][] = new Point(max(0.0, $at->diffInDays(Carbon::now())), (float) $row->value, (float) $row->high, $at->hour + $at->minute / 60);
+        }
+        $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id)?->reading('no3_n_mg_l');
+
+        return array_map(static fn (Advice $advice): array => ['text' => $advice->text, 'rule' => $advice->rule, 'from' => $advice->from], Advice::of($courses, $this->limits, $system->life_stage, $source));
+    }
+
+    /** @return array{context: string, tests: list<array{parameter: string, name: string, every_h: float, last_h: ?float, stands: string, own: bool}>} */
+    public function schedule(System $system, LatestWater $water, ?string $state): array
+    {
+        $context = TestSchedule::context($system->kind, $state === null ? null : State::from($state));
+        $own = [];
+        foreach ($system->testPlans as $plan) {
+            $own[$plan->parameter] = $plan->every_h;
+        }
+        $tests = [];
+        foreach (TestSchedule::hours($context, $water->get(Parameter::Temperature)?->value, $own) as $key => $every) {
+            $parameter = Parameter::from($key);
+            $last = $water->get($parameter)?->taken_at->diffInHours(Carbon::now());
+            $tests[] = ['parameter' => $key, 'name' => $parameter->name(), 'every_h' => $every, 'last_h' => $last, 'stands' => TestSchedule::stands($last, $every), 'own' => isset($own[$key])];
+        }
+
+        return ['context' => $context, 'tests' => $tests];
+    }
+}

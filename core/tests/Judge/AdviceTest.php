@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Tests\Judge;
+
+use Ironwort\Core\Data\Library;
+use Ironwort\Core\Judge\Advice;
+use Ironwort\Core\Judge\Kit;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Point;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Judge\TestSchedule;
+use Ironwort\Core\Judge\TypedReading;
+use Ironwort\Core\Judge\UnreadableReading;
+use PHPUnit\Framework\TestCase;
+
+/** What a run of readings says, what a kit's colour stands for, and when to test again. Common practice, no source. */
+final class AdviceTest extends TestCase
+{
+    /** @param  array<string, list<array{float, float, 2?: float}>>  $runs  days ago, value, hour */
+    private function said(array $runs, ?float $source = null): string
+    {
+        $courses = array_map(static fn (array $run): array => array_map(static fn (array $p): Point => new Point($p[0], $p[1], $p[1], $p[2] ?? 12.0), $run), $runs);
+
+        return implode(' ', array_map(static fn (Advice $advice): string => $advice->text, Advice::of($courses, Library::shipped()->limits(), 'adult', $source)));
+    }
+
+    public function test_without_readings_nothing_is_said(): void
+    {
+        self::assertSame('', $this->said([]));
+    }
+
+    public function test_nitrite_is_expected_after_ammonia_until_it_was_tested_and_found_low(): void
+    {
+        self::assertStringContainsString('expect nitrite now', $this->said(['tan_mg_l' => [[0, 0.1], [12, 1.5]]]));
+        self::assertStringNotContainsString('expect nitrite', $this->said(['tan_mg_l' => [[0, 0.1], [12, 1.5]], 'no2_n_mg_l' => [[0, 0.02]]]));
+        self::assertStringNotContainsString('expect nitrite', $this->said(['tan_mg_l' => [[0, 0.1], [60, 1.5]]]));
+    }
+
+    public function test_kh_that_falls_is_followed_to_the_week_it_runs_out(): void
+    {
+        // 0.4 dKH a week by hand: 7.14 mg/L; from 6 dKH (107.1) it is 8 weeks to 50.
+        $run = array_map(static fn (int $week): array => [7.0 * $week, 107.1 + 7.14 * $week], range(0, 5));
+        self::assertStringContainsString('KH falls by 0.4 dKH a week, 7 weeks left', $this->said(['alkalinity_mg_l' => $run]));
+        self::assertSame('', $this->said(['alkalinity_mg_l' => [[0, 107], [7, 107], [14, 107], [21, 107]]]));
+        self::assertSame('', $this->said(['alkalinity_mg_l' => [[0, 90], [1, 107]]]), 'two readings are no run');
+    }
+
+    public function test_oxygen_at_noon_ammonia_without_ph_and_absurd_carbon_dioxide_are_named(): void
+    {
+        self::assertStringContainsString('lowest at dawn', $this->said(['do_mg_l' => [[1, 8, 13.5]], 'temp_c' => [[1, 22]]]));
+        self::assertSame('', $this->said(['do_mg_l' => [[1, 8, 13.5], [3, 7, 5.5]], 'temp_c' => [[1, 22]]]));
+        self::assertSame('', $this->said(['do_mg_l' => [[1, 8, 13.5]], 'temp_c' => [[1, 9]]]), 'in cold water noon will do');
+        self::assertStringContainsString('anyone’s guess', $this->said(['tan_mg_l' => [[0, 0.4]], 'ph' => [[5, 7.8]], 'temp_c' => [[0, 18]]]));
+        self::assertStringContainsString('CO₂', $this->said(['ph' => [[0, 6.5]], 'alkalinity_mg_l' => [[0, 200]], 'temp_c' => [[0, 18]]]));
+    }
+
+    public function test_nitrate_is_held_against_the_source_and_nitrite_against_the_salt(): void
+    {
+        self::assertStringContainsString('cannot bring it below', $this->said(['no3_n_mg_l' => [[0, 9]]], 8.0));
+        self::assertStringContainsString('bring it down towards that', $this->said(['no3_n_mg_l' => [[0, 9]]], 1.0));
+        // 0.5 mg/L asks for 5 mg/L of chloride: 8.2 mg/L of salt.
+        self::assertStringContainsString('0.0082 g/L of salt would', $this->said(['no2_n_mg_l' => [[0, 0.5]]]));
+        self::assertStringContainsString('keeps most of the nitrite out', $this->said(['no2_n_mg_l' => [[0, 0.5]], 'salinity_g_l' => [[2, 1.0]]]));
+    }
+
+    /** Worked by hand: the steps 0, 0.25, 0.5, 1, 2 of a drop kit. */
+    public function test_a_colour_stands_for_all_that_is_nearer_to_it_than_to_its_neighbours(): void
+    {
+        $kit = new Kit([0, 0.25, 0.5, 1, 2]);
+        $read = static fn (string $typed): array => [TypedReading::read(Parameter::Ammonia, $typed, 'mg_l_n', $kit)->interval->low, TypedReading::read(Parameter::Ammonia, $typed, 'mg_l_n', $kit)->interval->high];
+        self::assertEqualsWithDelta([0.125, 0.375], $read('.25'), 1e-12);
+        self::assertEqualsWithDelta([0, 0.125], $read('0'), 1e-12);
+        self::assertEqualsWithDelta([0.75, 1.5], $read('1'), 1e-12);
+        self::assertEqualsWithDelta([0.5, 1], $read('.7'), 1e-12);
+        self::assertEqualsWithDelta([1.5, 200], $read('2'), 1e-12);
+        self::assertEqualsWithDelta([3, 6], $read('1x4'), 1e-12);
+        self::assertEqualsWithDelta([7.75, 7.85], [TypedReading::read(Parameter::Ph, '7.8', null, new Kit([], 0.1))->interval->low, TypedReading::read(Parameter::Ph, '7.8', null, new Kit([], 0.1))->interval->high], 1e-9);
+        $this->expectException(UnreadableReading::class);
+        TypedReading::read(Parameter::Ph, '7x2', null);
+    }
+
+    public function test_what_is_over_or_under_a_kit_is_a_reading_too(): void
+    {
+        $over = TypedReading::read(Parameter::Ammonia, '>8', 'mg_l_n');
+        self::assertEqualsWithDelta([8, 8, 200], [$over->value, $over->interval->low, $over->interval->high], 1e-12);
+        $under = TypedReading::read(Parameter::Nitrite, '< 0,1', 'mg_l_n');
+        self::assertEqualsWithDelta([0.05, 0, 0.1], [$under->value, $under->interval->low, $under->interval->high], 1e-12);
+    }
+
+    public function test_tests_are_due_by_what_a_system_is_for_and_how_it_stands(): void
+    {
+        self::assertSame(['start', 'incident', 'quarantine', 'routine'], [TestSchedule::context('start', State::Emergency), TestSchedule::context('holding', State::Act), TestSchedule::context('fry', State::Watch), TestSchedule::context('display', null)]);
+        self::assertArrayNotHasKey('do_mg_l', TestSchedule::hours('routine', 12.0));
+        self::assertArrayHasKey('do_mg_l', TestSchedule::hours('routine', 23.0));
+        $own = TestSchedule::hours('routine', 12.0, ['no3_n_mg_l' => 168.0, 'ph' => null]);
+        self::assertSame([168.0, false], [$own['no3_n_mg_l'], isset($own['ph'])]);
+        self::assertSame(['done', 'due', 'late', 'due'], [TestSchedule::stands(10, 12), TestSchedule::stands(13, 12), TestSchedule::stands(19, 12), TestSchedule::stands(null, 12)]);
+    }
+}

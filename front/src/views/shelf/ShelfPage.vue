@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui'
+import { ulid } from 'ulid'
+import { computed, reactive, ref } from 'vue'
+import { answer, api } from '@/api/client'
+import { useSession, useShelf, useVocabulary } from '@/api/queries'
+import type { Shelf } from '@/api/types'
+import { useSend } from '@/api/useSend'
+import ChoiceField from '@/parts/ChoiceField.vue'
+import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
+import SourceWaters from './SourceWaters.vue'
+
+const shelf = useShelf()
+const vocabulary = useVocabulary()
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
+
+const open = ref<string>()
+const form = reactive({ name: '', kind: 'drops', parameter: 'tan_mg_l', unit: '', steps: '', resolution: '', expires_on: '', tests_left: '', in_use: 'yes' })
+const parameters = computed(() => vocabulary.data.value?.parameters ?? [])
+const units = computed(() => parameters.value.find((row) => row.id === form.parameter)?.units ?? [])
+const parameter = (id: string) => parameters.value.find((row) => row.id === id)?.name ?? id
+const KINDS = [
+  { value: 'drops', label: 'drops' },
+  { value: 'strip', label: 'strip' },
+  { value: 'photometer', label: 'photometer' },
+  { value: 'probe', label: 'probe' },
+]
+/** Common makes to begin with; every step is there to be changed. */
+const COMMON = [
+  { label: 'ammonia by drops', values: { name: 'Ammonia drops', kind: 'drops', parameter: 'tan_mg_l', unit: 'mg_l_n', steps: '0 .25 .5 1 2 4 8' } },
+  { label: 'nitrite by drops', values: { name: 'Nitrite drops', kind: 'drops', parameter: 'no2_n_mg_l', unit: 'mg_l_n', steps: '0 .05 .1 .2 .5 1 2' } },
+  { label: 'nitrate by drops', values: { name: 'Nitrate drops', kind: 'drops', parameter: 'no3_n_mg_l', unit: 'mg_l_no3', steps: '0 5 10 20 40 80 160' } },
+  { label: 'pH strip', values: { name: 'pH strip', kind: 'strip', parameter: 'ph', unit: '', steps: '6.2 6.8 7.2 7.8 8.4' } },
+  { label: 'KH by drops counted', values: { name: 'KH drops', kind: 'drops', parameter: 'alkalinity_mg_l', unit: 'dkh', resolution: '1' } },
+  { label: 'pH probe', values: { name: 'pH probe', kind: 'probe', parameter: 'ph', unit: '', resolution: '.1' } },
+]
+function edit(kit: Shelf['kits'][number] | null): void {
+  Object.assign(form, { name: '', kind: 'drops', parameter: 'tan_mg_l', unit: '', steps: '', resolution: '', expires_on: '', tests_left: '', in_use: 'yes' })
+  if (kit) Object.assign(form, { name: kit.name, kind: kit.kind, parameter: kit.parameter, unit: kit.unit ?? '', steps: kit.steps.join(' '), resolution: kit.resolution === null ? '' : String(kit.resolution), expires_on: kit.expires_on ?? '', tests_left: kit.tests_left === null ? '' : String(kit.tests_left), in_use: kit.in_use ? 'yes' : 'no' })
+  open.value = kit?.id ?? ulid()
+}
+const save = useSend(() => '', () => answer(() => api.PUT('/api/kits/{id}', { params: { path: { id: open.value ?? '' } }, body: { ...form } })), () => (open.value = undefined))
+const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/kits/{id}', { params: { path: { id } } })), () => (open.value = undefined))
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head"><h1>Shelf</h1></div>
+    <p v-if="shelf.isError.value" class="fault" role="alert">{{ shelf.error.value?.message }}</p>
+    <section aria-label="Kits">
+      <h2>Kits</h2>
+      <p class="soft small">A reading stands for all that is nearer to its colour than to the next. The kit in use of each kind decides what a typed number means.</p>
+      <ul>
+        <li v-for="kit in shelf.data.value?.kits ?? []" :key="kit.id">
+          <b>{{ kit.name }}</b>
+          <span class="soft">{{ parameter(kit.parameter) }}, {{ kit.steps.length ? `steps ${kit.steps.join(', ')}` : kit.resolution !== null ? `reads to ${kit.resolution}` : kit.kind }}<template v-if="kit.tests_left !== null">, {{ kit.tests_left }} tests left</template><template v-if="kit.expires_on">, until {{ kit.expires_on }}</template></span>
+          <b v-if="kit.expired" class="fault small">expired</b><span v-if="!kit.in_use" class="soft small">not in use</span>
+          <button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${kit.name}`" @click="edit(kit)">Change</button>
+        </li>
+      </ul>
+      <form v-if="open" novalidate @submit.prevent="save.send(undefined)">
+        <p v-if="!shelf.data.value?.kits.some((kit) => kit.id === open)" class="whole small">Begin with <template v-for="(common, i) in COMMON" :key="common.label"><template v-if="i">, </template><button type="button" class="link-button" @click="Object.assign(form, common.values)">{{ common.label }}</button></template></p>
+        <TypedField v-model="form.name" label="Name" words :error="save.errors.value.name" />
+        <FormField v-slot="{ id, status }" label="Kind"><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS" /></FormField>
+        <FormField v-slot="{ id, status }" label="Tests"><ChoiceField :id="id" v-model="form.parameter" :status="status" :choices="parameters.map((row) => ({ value: row.id, label: row.name }))" /></FormField>
+        <FormField v-if="units.length > 1" v-slot="{ id, status, described }" label="Marked in" :error="save.errors.value.unit"><ChoiceField :id="id" v-model="form.unit" :status="status" :aria-describedby="described" :choices="units.map((unit) => ({ value: unit.id, label: unit.symbol }))" /></FormField>
+        <TypedField v-model="form.steps" label="Its steps" words hint="0 .25 .5 1 2; empty: it reads on" :error="save.errors.value.steps" />
+        <TypedField v-model="form.resolution" label="Reads to" hint="of one that reads on" :error="save.errors.value.resolution" />
+        <TypedField v-model="form.tests_left" label="Tests left" :error="save.errors.value.tests_left" />
+        <TypedField v-model="form.expires_on" label="Good until" day :error="save.errors.value.expires_on" />
+        <FormField v-slot="{ id, status }" label="In use"><ChoiceField :id="id" v-model="form.in_use" :status="status" :choices="[{ value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }]" /></FormField>
+        <div class="whole buttons"><NButton type="primary" attr-type="submit" :loading="save.pending.value">Save</NButton><button type="button" class="link-button" @click="open = undefined">Leave it</button><button v-if="shelf.data.value?.kits.some((kit) => kit.id === open)" type="button" class="link-button" @click="remove.send(open)">Remove</button></div>
+        <p v-if="save.trouble.value" class="fault whole" role="alert">{{ save.trouble.value }}</p>
+      </form>
+      <button v-else-if="writes" type="button" class="link-button" @click="edit(null)">Add a kit</button>
+    </section>
+    <SourceWaters v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
+  </div>
+</template>
+
+<style scoped>
+section {
+  margin-bottom: 2.25rem;
+}
+
+h2 {
+  padding-bottom: 0.35rem;
+  margin-bottom: 0.5rem;
+  border-bottom: 1px solid var(--soft);
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 1rem;
+  align-items: baseline;
+  padding: 0.5rem 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+li .link-button {
+  margin-left: auto;
+}
+
+form {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+  gap: 0.9rem 1.5rem;
+  padding: 1rem 0 1rem 1rem;
+  margin-top: 0.5rem;
+  border-left: 3px solid var(--straw);
+}
+
+.whole {
+  grid-column: 1 / -1;
+}
+
+.buttons {
+  display: flex;
+  gap: 1.5rem;
+  align-items: center;
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui'
+import { ulid } from 'ulid'
+import { computed, reactive, ref } from 'vue'
+import { answer, api } from '@/api/client'
+import { useVocabulary } from '@/api/queries'
+import type { Shelf } from '@/api/types'
+import { useSend } from '@/api/useSend'
+import ChoiceField from '@/parts/ChoiceField.vue'
+import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
+
+defineProps<{ shelf: Shelf; writes: boolean }>()
+const vocabulary = useVocabulary()
+const KINDS: Record<string, string> = { tap: 'tap', well: 'well or borehole', rain: 'rain', ro: 'reverse osmosis', blend: 'a blend' }
+const CAUTIONS: Record<string, string> = {
+  rain: 'Rain has next to no KH and GH, and carries what lies on the roof: blend it or rebuild it with minerals.',
+  ro: 'Reverse-osmosis water has no minerals: rebuild KH and GH before fish meet it.',
+}
+
+const adding = ref(false)
+const water = reactive({ name: '', kind: 'tap', unit_name: '' })
+const add = useSend(() => '', () => answer(() => api.PUT('/api/waters/{id}', { params: { path: { id: ulid() } }, body: { ...water } })), () => {
+  adding.value = false
+  Object.assign(water, { name: '', kind: 'tap', unit_name: '' })
+})
+const testing = ref<string>()
+const test = reactive({ side: 'raw', tested_on: '', chloramine: 'no', readings: {} as Record<string, { typed: string; unit: string | null }> })
+const parameters = computed(() => (vocabulary.data.value?.parameters ?? []).filter((row) => ['tan_mg_l', 'no3_n_mg_l', 'ph', 'temp_c', 'alkalinity_mg_l', 'hardness_mg_l', 'chlorine_mg_l'].includes(row.id)))
+function begin(id: string): void {
+  testing.value = id
+  Object.assign(test, { side: 'raw', tested_on: '', chloramine: 'no', readings: Object.fromEntries(parameters.value.map((row) => [row.id, { typed: '', unit: row.units[0]?.id ?? null }])) })
+}
+const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/tests/{id}', { params: { path: { water: testing.value ?? '', id: ulid() } }, body: { ...test } })), () => (testing.value = undefined))
+</script>
+
+<template>
+  <section aria-label="Source waters">
+    <h2>Source waters</h2>
+    <p class="soft small">Changes mix towards these: nitrate cannot go below theirs. Test before your own treatment unit and behind it; some pass nitrate unchanged.</p>
+    <ul>
+      <li v-for="row in shelf.waters" :key="row.id">
+        <div class="line"><b>{{ row.name }}</b> <span class="soft">{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template></span> <button v-if="writes" type="button" class="link-button small" :aria-label="`Test ${row.name}`" @click="begin(row.id)">Test it</button></div>
+        <p v-if="CAUTIONS[row.kind]" class="small">{{ CAUTIONS[row.kind] }}</p>
+        <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="small"><span class="soft">{{ done.on }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span> <template v-for="(reading, i) in done.readings" :key="reading.parameter"><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b> {{ reading.unit }}</template><template v-if="done.chloramine">, chloramine</template></p>
+        <form v-if="testing === row.id" novalidate @submit.prevent="book.send(undefined)">
+          <FormField v-if="row.unit_name" v-slot="{ id, status }" label="Taken"><ChoiceField :id="id" v-model="test.side" :status="status" :choices="[{ value: 'raw', label: 'as it comes' }, { value: 'treated', label: `behind ${row.unit_name}` }]" /></FormField>
+          <TypedField v-for="parameter in parameters" :key="parameter.id" v-model="test.readings[parameter.id]!.typed" :label="parameter.name" :unit="parameter.symbol" :error="book.errors.value[`readings.${parameter.id}`]" />
+          <FormField v-slot="{ id, status }" label="Chlorine is"><ChoiceField :id="id" v-model="test.chloramine" :status="status" :choices="[{ value: 'no', label: 'free chlorine, or none' }, { value: 'yes', label: 'chloramine' }]" /></FormField>
+          <TypedField v-model="test.tested_on" label="On" day hint="empty is today" :error="book.errors.value.tested_on" />
+          <div class="whole"><NButton type="primary" attr-type="submit" :loading="book.pending.value">Book the test</NButton></div>
+          <p v-if="book.errors.value.readings ?? book.trouble.value" class="fault whole" role="alert">{{ book.errors.value.readings ?? book.trouble.value }}</p>
+        </form>
+      </li>
+    </ul>
+    <form v-if="adding" novalidate @submit.prevent="add.send(undefined)">
+      <TypedField v-model="water.name" label="Name of the water" words :error="add.errors.value.name" />
+      <FormField v-slot="{ id, status }" label="Comes from"><ChoiceField :id="id" v-model="water.kind" :status="status" :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))" /></FormField>
+      <TypedField v-model="water.unit_name" label="Your treatment unit" words hint="carbon, softener; empty: none" :error="add.errors.value.unit_name" />
+      <div class="whole"><NButton type="primary" attr-type="submit" :loading="add.pending.value">Add it</NButton></div>
+    </form>
+    <button v-else-if="writes" type="button" class="link-button" @click="adding = true">Add a water</button>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  padding-bottom: 0.35rem;
+  margin-bottom: 0.5rem;
+  border-bottom: 1px solid var(--soft);
+}
+
+li {
+  padding: 0.5rem 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.line {
+  display: flex;
+  gap: 1rem;
+  align-items: baseline;
+}
+
+.line .link-button {
+  margin-left: auto;
+}
+
+form {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+  gap: 0.9rem 1.5rem;
+  padding: 1rem 0 1rem 1rem;
+  margin-top: 0.5rem;
+  border-left: 3px solid var(--straw);
+}
+
+.whole {
+  grid-column: 1 / -1;
+}
+</style>

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Kit;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** Kits, source waters, limits of one's own, and when to test. */
+final class ShelfTest extends TestCase
+{
+    private const KIT = '01JD00000000000000000000K1';
+
+    private const WATER = '01JD00000000000000000000W1';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->owner);
+    }
+
+    private function kit(array $typed, string $id = self::KIT): TestResponse
+    {
+        return $this->putJson("/api/kits/{$id}", ['name' => 'Ammonia drops', 'kind' => 'drops', 'parameter' => 'tan_mg_l', 'unit' => 'mg_l_n', 'steps' => '0 ,25 .5 1', ...$typed]);
+    }
+
+    private function strip(string $parameter): array
+    {
+        return collect($this->getJson('/api/systems/long-vat')->assertOk()->json('water.strips'))->firstWhere('parameter', $parameter);
+    }
+
+    private function log(string $line): void
+    {
+        static $n = 0;
+        $this->postJson('/api/systems/long-vat/log', ['id' => '01JD000000000000000000'.str_pad((string) ++$n, 4, '0', STR_PAD_LEFT), 'line' => $line])->assertCreated();
+    }
+
+    public function test_the_kit_in_use_decides_what_a_typed_number_means(): void
+    {
+        $this->kit([])->assertOk()->assertJsonPath('kits.0.steps', [0, 0.25, 0.5, 1]);
+        $this->log('am .25');
+        self::assertEqualsWithDelta([0.125, 0.375], [$this->strip('tan_mg_l')['low'], $this->strip('tan_mg_l')['high']], 1e-9);
+        $this->postJson('/api/systems/long-vat/visits', ['id' => '01JD00000000000000000000V9', 'readings' => $this->typed(['tan_mg_l' => '1'])])->assertCreated();
+        self::assertSame('emergency', $this->strip('tan_mg_l')['state'], 'the last colour says at least');
+        // Typed in another unit it was read on another kit.
+        $this->log('am .3nh4');
+        self::assertEqualsWithDelta(0.05 / 1.2879, $this->strip('tan_mg_l')['high'] - 0.3 / 1.2879, 1e-3);
+        $this->kit(['name' => 'New drops', 'steps' => '0 1 2'], '01JD00000000000000000000K2')->assertOk();
+        self::assertSame(['New drops'], Kit::query()->where('in_use', true)->pluck('name')->all());
+        $this->kit(['steps' => '0 2 1', 'name' => 'X'])->assertUnprocessable()->assertJsonPath('errors.steps', 'The steps rise from one to the next.');
+        $this->kit(['steps' => 'blue', 'kind' => 'smell', 'unit' => 'dkh'])->assertUnprocessable()->assertJsonStructure(['errors' => ['kind']]);
+        $this->kit(['unit' => 'dkh'])->assertUnprocessable()->assertJsonStructure(['errors' => ['unit']]);
+    }
+
+    public function test_a_limit_of_ones_own_has_a_reason_and_decides_the_word(): void
+    {
+        $this->log('na 30');
+        self::assertSame('watch', $this->strip('no3_n_mg_l')['state']);
+        $limit = fn (array $above, string $reason): TestResponse => $this->putJson('/api/systems/long-vat/limits/no3_n_mg_l', ['above' => $above, 'reason' => $reason]);
+        $limit(['watch' => '40', 'act' => '60', 'emergency' => '100'], '')->assertUnprocessable()->assertJsonPath('errors.reason', 'Say why it is other than usual.');
+        $limit(['watch' => '40', 'act' => '30', 'emergency' => '100'], 'school')->assertUnprocessable()->assertJsonStructure(['errors' => ['above.act']]);
+        $limit(['watch' => 'x', 'act' => '60', 'emergency' => '100'], 'school')->assertUnprocessable()->assertJsonStructure(['errors' => ['above.watch']]);
+        $limit(['watch' => '40', 'act' => '60', 'emergency' => '100'], 'the tap has 35')->assertOk();
+        self::assertSame('good', $this->strip('no3_n_mg_l')['state']);
+        $this->deleteJson('/api/systems/long-vat/limits/no3_n_mg_l')->assertOk();
+        self::assertSame('watch', $this->strip('no3_n_mg_l')['state']);
+    }
+
+    public function test_a_source_water_is_tested_on_both_sides_and_its_nitrate_bounds_the_advice(): void
+    {
+        $this->putJson('/api/waters/'.self::WATER, ['name' => 'Tap', 'kind' => 'tap', 'unit_name' => 'carbon'])->assertOk();
+        $test = fn (string $id, string $side, string $nitrate): TestResponse => $this->putJson('/api/waters/'.self::WATER."/tests/{$id}", ['side' => $side, 'readings' => ['no3_n_mg_l' => ['typed' => $nitrate, 'unit' => 'mg_l_no3']]]);
+        $test('01JD00000000000000000000T1', 'raw', '38')->assertOk();
+        $test('01JD00000000000000000000T2', 'treated', '36')->assertOk()->assertJsonCount(2, 'waters.0.tests');
+        $test('01JD00000000000000000000T3', 'raw', 'much')->assertUnprocessable()->assertJsonStructure(['errors' => ['readings.no3_n_mg_l']]);
+        $this->putJson('/api/systems/long-vat/source', ['water' => self::WATER])->assertOk()->assertJsonPath('water_id', self::WATER);
+        $this->log('na 45');
+        $advice = implode(' ', array_column($this->getJson('/api/systems/long-vat')->json('advice'), 'text'));
+        self::assertStringContainsString('holds 36 mg/L of nitrate itself', $advice);
+        $this->putJson('/api/systems/long-vat/source', ['water' => 'none'])->assertUnprocessable()->assertJsonStructure(['errors' => ['water']]);
+    }
+
+    public function test_tests_are_due_and_late_and_the_interval_can_be_set(): void
+    {
+        $due = fn (): array => array_column($this->getJson('/api/systems/long-vat')->json('schedule.tests'), 'stands', 'name');
+        self::assertSame('due', $due()['Ammonia'], 'never tested');
+        $this->log('am .1 ph 7.8');
+        self::assertSame('done', $due()['Ammonia']);
+        $this->travel(12)->days();
+        self::assertSame('late', $due()['Ammonia']);
+        self::assertContains(['name' => 'Ammonia', 'stands' => 'late'], $this->getJson('/api/systems')->json('0.due'));
+        $this->putJson('/api/systems/long-vat/schedule/tan_mg_l', ['way' => 'own', 'every_h' => '672'])->assertOk();
+        self::assertSame('done', $due()['Ammonia']);
+        $this->putJson('/api/systems/long-vat/schedule/ph', ['way' => 'never'])->assertOk();
+        self::assertArrayNotHasKey('pH', $due());
+        $this->putJson('/api/systems/long-vat/schedule/ph', ['way' => 'own', 'every_h' => '0'])->assertUnprocessable()->assertJsonStructure(['errors' => ['every_h']]);
+        $this->putJson('/api/systems/long-vat/schedule/ph', ['way' => 'usual'])->assertOk();
+        self::assertSame('late', $due()['pH']);
+        $this->log('am 1.5');
+        self::assertSame('incident', $this->getJson('/api/systems/long-vat')->json('schedule.context'));
+    }
+
+    public function test_whoever_only_reads_changes_none_of_it(): void
+    {
+        $this->actingAs($this->person('reader@yard.example', \App\Models\Role::Reader));
+        $this->kit([])->assertForbidden();
+        $this->putJson('/api/waters/'.self::WATER, ['name' => 'Tap', 'kind' => 'tap'])->assertForbidden();
+        $this->putJson('/api/systems/long-vat/limits/ph', [])->assertForbidden();
+        $this->putJson('/api/systems/long-vat/source', [])->assertForbidden();
+    }
+}
