@@ -54,8 +54,10 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/book.csv', [BookController::class, 'csv']);
     Route::post('systems/{system}/book/preview', [BookController::class, 'preview']);
     Route::post('systems/{system}/book/import', [BookController::class, 'import']);
+    Route::put('systems/{system}/probe', [BookController::class, 'probe']);
     Route::get('systems/{system}/score', [BookController::class, 'score']);
     Route::put('systems/{system}/notes/{id}', [BookController::class, 'note'])->whereUlid('id');
+    Route::get('systems/{system}/notes/{id}/photo', [BookController::class, 'picture'])->whereUlid('id');
     Route::delete('systems/{system}/notes/{id}', [BookController::class, 'withdrawNote'])->whereUlid('id');
 
     Route::get('systems/{system}/filter', [FilterController::class, 'show']);

@@ -68,7 +68,12 @@ final readonly class ReadingsCsv
     {
         $table = CsvTable::read($text);
         $mapping ??= $this->guess($table->head);
-        [$visits, $errors, $known] = $this->visits($system, $table, $mapping);
+        try {
+            [$visits, $errors, $known] = $this->visits($system, $table, $mapping);
+        } catch (BadInput $bad) {
+            // The columns are shown all the same, so that it can be said what they are.
+            [$visits, $errors, $known] = [[], ['the file' => implode(' ', $bad->errors)], 0];
+        }
 
         return [
             'columns' => array_map(static fn (int $i, string $head): array => ['head' => $head, 'parameter' => $mapping[$i]['parameter'] ?? '', 'unit' => $mapping[$i]['unit'] ?? null], array_keys($table->head), $table->head),

@@ -26,7 +26,7 @@ final readonly class WholeBook
     /** In the order in which they can be written again: what is referred to comes first. */
     private const TABLES = [
         'sites', 'users', 'waters', 'water_tests', 'kits', 'systems', 'vessels', 'stages', 'pumps', 'lines', 'shut_offs', 'fish_groups', 'fish_measures', 'fish_events', 'feed_figures', 'feeds',
-        'visits', 'readings', 'notes', 'volume_measures', 'volume_choices', 'setbacks', 'filter_tests', 'what_ifs', 'own_limits', 'test_plans',
+        'visits', 'readings', 'notes', 'photos', 'volume_measures', 'volume_choices', 'setbacks', 'filter_tests', 'what_ifs', 'own_limits', 'test_plans', 'probe_readings', 'probe_sums',
     ];
 
     /** Columns that refer to another row of their own table, written in a second round. */
@@ -103,9 +103,10 @@ final readonly class WholeBook
         $query = DB::table($table);
         match ($table) {
             'sites' => $query->where('id', $site->id),
+            'probe_readings', 'probe_sums' => $query->whereIn('system_id', $site->systems()->pluck('id')),
             default => $query->where('site_id', $site->id),
         };
-        $rows = $query->orderBy('id')->get()->map(static fn (object $row): array => (array) $row)->all();
+        $rows = $query->orderBy(str_starts_with($table, 'probe_') ? 'system_id' : 'id')->get()->map(static fn (object $row): array => (array) $row)->all();
         $without = ['users' => ['password', 'remember_token'], 'readings' => ['id']][$table] ?? [];
 
         return array_values(array_map(static fn (array $row): array => array_diff_key($row, array_flip($without)), $rows));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
 /**
@@ -28,6 +29,12 @@ final class Note extends Part
     protected function casts(): array
     {
         return ['taken_at' => 'datetime', 'seen' => 'array', 'withdrawn_at' => 'datetime'];
+    }
+
+    /** @return HasOne<Photo, $this> */
+    public function photo(): HasOne
+    {
+        return $this->hasOne(Photo::class, 'id');
     }
 
     /** @return BelongsTo<User, $this> */

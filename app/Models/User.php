@@ -14,6 +14,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $site_id
  * @property string $name
  * @property string $email
+ * @property string $password
  * @property Role $role
  * @property Site $site
  */

@@ -97,12 +97,12 @@ final readonly class BookReport
     /** @return Collection<int, array<string, mixed>> */
     private function notes(System $system, Carbon $before, int $most): Collection
     {
-        $query = Note::query()->where('system_id', $system->id)->with('user');
+        $query = Note::query()->where('system_id', $system->id)->with(['user', 'photo:id']);
         $query->whereNull('withdrawn_at')->where('taken_at', '<', $before)->orderByDesc('taken_at');
         /** @var Collection<int, Note> $notes */
         $notes = $query->limit($most)->get();
 
-        return $notes->map(static fn (Note $note): array => self::entry($note->id, 'notes', $note->taken_at, $note->user?->name, implode('. ', array_filter([ucfirst(implode(', ', $note->seen)), $note->words]))));
+        return $notes->map(static fn (Note $note): array => self::entry($note->id, 'notes', $note->taken_at, $note->user?->name, implode('. ', array_filter([ucfirst(implode(', ', $note->seen)), $note->words])), photo: $note->getRelation('photo') !== null));
     }
 
     /** @return Collection<int, array<string, mixed>> */
@@ -146,8 +146,8 @@ final readonly class BookReport
      * @param  ?array<string, mixed>  $before
      * @return array<string, mixed>
      */
-    private static function entry(string $id, string $kind, Carbon $at, ?string $by, string $text, ?array $visit = null, ?array $before = null): array
+    private static function entry(string $id, string $kind, Carbon $at, ?string $by, string $text, ?array $visit = null, ?array $before = null, bool $photo = false): array
     {
-        return ['id' => $id, 'kind' => $kind, 'at' => $at->toIso8601ZuluString(), 'age' => Age::of($at), 'by' => $by, 'text' => $text, 'visit' => $visit, 'corrected' => $before];
+        return ['id' => $id, 'kind' => $kind, 'at' => $at->toIso8601ZuluString(), 'age' => Age::of($at), 'by' => $by, 'text' => $text, 'visit' => $visit, 'corrected' => $before, 'photo' => $photo];
     }
 }

@@ -45,7 +45,7 @@ final readonly class LatestWater
                 WHERE r.system_id = s.id AND r.parameter = p.parameter
                 ORDER BY r.taken_at DESC, r.id DESC LIMIT 1
             ) AS latest
-            SQL, self::values($ids), self::values($parameters)), [...$ids, ...$parameters]))->load('visit.user');
+            SQL, self::values($ids, 'char(26)'), self::values($parameters, 'varchar')), [...$ids, ...$parameters]))->load('visit.user');
         $found = [];
         foreach ($rows as $row) {
             $found[$row->system_id][$row->parameter->value] = $row;
@@ -59,9 +59,13 @@ final readonly class LatestWater
         return $this->readings[$parameter->value] ?? null;
     }
 
-    /** @param  array<int, string>  $items */
-    private static function values(array $items): string
+    /**
+     * Rows of one text each, of the type of the column they are held against: as plain text they would miss its index.
+     *
+     * @param  array<int, string>  $items
+     */
+    private static function values(array $items, string $type): string
     {
-        return implode(', ', array_fill(0, count($items), '(?)'));
+        return implode(', ', array_fill(0, count($items), "(?::{$type})"));
     }
 }

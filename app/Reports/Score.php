@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reports;
 
+use App\Book\ProbeBook;
 use App\Models\System;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -20,7 +21,7 @@ final readonly class Score
     /** Never more points a strip than this. */
     public const MOST_POINTS = 2000;
 
-    public function __construct(private Judging $limits, private BookReport $book)
+    public function __construct(private Judging $limits, private BookReport $book, private ProbeBook $probes)
     {
     }
 
@@ -38,9 +39,13 @@ final readonly class Score
             ORDER BY r.parameter, t
             SQL, [$system->id, $from, $to, $step]);
         $points = [];
-        foreach ($rows as $row) {
+        foreach ([...$rows, ...$this->probes->points($system, $from, $to, $step)] as $row) {
             $shown = Parameter::from($row->parameter)->shown(...);
             $points[$row->parameter][] = ['t' => (int) round((float) $row->t), 'v' => $shown((float) $row->value), 'low' => $shown((float) $row->low), 'high' => $shown((float) $row->high), 'n' => (int) $row->n];
+        }
+        foreach ($points as $key => $run) {
+            usort($run, static fn (array $a, array $b): int => $a['t'] <=> $b['t']);
+            $points[$key] = $run;
         }
         $strips = [];
         foreach (Parameter::measured() as $parameter) {

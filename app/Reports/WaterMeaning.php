@@ -11,6 +11,7 @@ use App\Models\Reading as Entry;
 use App\Models\System;
 use Ironwort\Core\Judge\Derived;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Plausible;
 use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
 use Ironwort\Core\Judge\State;
@@ -29,7 +30,7 @@ final readonly class WaterMeaning
 
     /**
      * @param  array<string, Reading>  $typed  by parameter
-     * @return array{strips: list<array<string, mixed>>, state: ?string, worst: ?string}
+     * @return array{strips: list<array<string, mixed>>, asks: object, state: ?string, worst: ?string}
      */
     public function of(System $system, LatestWater $booked, array $typed = []): array
     {
@@ -45,7 +46,19 @@ final readonly class WaterMeaning
             $strips[] = [$reading, $this->strip($system, $reading, null, $figure)];
         }
 
-        return ['strips' => array_column($strips, 1), ...$this->worst($system, array_column($strips, 0))];
+        $saturation = null;
+        $last = [];
+        foreach ($strips as [$reading]) {
+            $saturation = $reading->parameter === Parameter::OxygenSaturation ? $reading->value : $saturation;
+        }
+        foreach (array_keys($typed) as $key) {
+            $entry = $booked->get(Parameter::from($key));
+            if ($entry !== null) {
+                $last[$key] = $entry->judged();
+            }
+        }
+
+        return ['strips' => array_column($strips, 1), 'asks' => (object) Plausible::ask($typed, $last, $saturation), ...$this->worst($system, array_column($strips, 0))];
     }
 
     /**

@@ -25,8 +25,31 @@ return new class extends Migration
                      'hardness_mg_l', 'salinity_g_l', 'chlorine_mg_l', 'redox_mv', 'clarity_cm', 'silt_cm')),
                 DROP CONSTRAINT readings_check3,
                 ADD CONSTRAINT readings_range CHECK (parameter IN ('ph', 'temp_c', 'redox_mv') OR value BETWEEN 0 AND 1000);
+            -- The latest of a parameter is one step into this index, ties and all.
+            DROP INDEX readings_latest;
+            CREATE INDEX readings_latest ON readings (system_id, parameter, taken_at DESC, id DESC);
             ALTER TABLE visits
                 ADD COLUMN corrects_id char(26) UNIQUE REFERENCES visits (id);
+
+            CREATE TABLE probe_readings (
+                system_id char(26) NOT NULL REFERENCES systems (id),
+                parameter varchar(20) NOT NULL CHECK (parameter IN ('ph', 'temp_c', 'do_mg_l', 'redox_mv', 'salinity_g_l')),
+                taken_at  timestamptz NOT NULL,
+                value     real NOT NULL,
+                PRIMARY KEY (system_id, parameter, taken_at)
+            );
+            -- What a score shows of them: sums by hour and by day, kept as they come in, so that a year costs what it shows.
+            CREATE TABLE probe_sums (
+                system_id char(26) NOT NULL REFERENCES systems (id),
+                parameter varchar(20) NOT NULL,
+                width     varchar(4) NOT NULL CHECK (width IN ('hour', 'day')),
+                begins_at timestamptz NOT NULL,
+                n         integer NOT NULL,
+                total     double precision NOT NULL,
+                low       real NOT NULL,
+                high      real NOT NULL,
+                PRIMARY KEY (system_id, parameter, width, begins_at)
+            );
 
             CREATE TABLE notes (
                 id           char(26) PRIMARY KEY,
@@ -43,6 +66,15 @@ return new class extends Migration
                 CHECK (btrim(words) <> '' OR jsonb_array_length(seen) > 0)
             );
             CREATE INDEX notes_system ON notes (system_id, taken_at DESC) WHERE withdrawn_at IS NULL;
+
+            CREATE TABLE photos (
+                id         char(26) PRIMARY KEY REFERENCES notes (id) ON DELETE CASCADE,
+                site_id    char(26) NOT NULL REFERENCES sites (id),
+                type       varchar(20) NOT NULL CHECK (type IN ('image/jpeg', 'image/png', 'image/webp')),
+                picture    text NOT NULL,
+                created_at timestamptz NOT NULL DEFAULT now(),
+                updated_at timestamptz NOT NULL DEFAULT now()
+            );
 
             CREATE TABLE kits (
                 id         char(26) PRIMARY KEY,
@@ -123,7 +155,10 @@ return new class extends Migration
     {
         DB::unprepared(<<<'SQL'
             ALTER TABLE systems DROP COLUMN water_id;
-            DROP TABLE water_tests, waters, test_plans, own_limits, kits, notes;
+            DROP TABLE probe_sums, probe_readings;
+            DROP TABLE water_tests, waters, test_plans, own_limits, kits, photos, notes;
+            DROP INDEX readings_latest;
+            CREATE INDEX readings_latest ON readings (system_id, parameter, taken_at DESC);
             DELETE FROM readings WHERE parameter IN ('hardness_mg_l', 'salinity_g_l', 'chlorine_mg_l', 'redox_mv', 'clarity_cm', 'silt_cm');
             ALTER TABLE visits DROP COLUMN corrects_id;
             ALTER TABLE readings DROP CONSTRAINT readings_range, DROP CONSTRAINT readings_parameter_check,

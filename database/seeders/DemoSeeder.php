@@ -131,6 +131,7 @@ final class DemoSeeder extends Seeder
      */
     private function readings(System $system, array $plan, array $people): void
     {
+        $kits = Kit::inUse($system->site);
         foreach ($plan['days'] as $daysAgo) {
             $at = Carbon::now()->subDays($daysAgo)->subMinutes(40 + mt_rand(0, 90));
             $visit = $system->visits()->create([
@@ -143,7 +144,8 @@ final class DemoSeeder extends Seeder
                 $value = max(0.0, $course + $step * (mt_rand(-100, 100) / 100));
                 $typed = number_format($step > 0 ? round($value / $step) * $step : $value, $decimals, '.', '');
                 $unit = ($parameter->units()[0] ?? null)?->value;
-                $reading = TypedReading::read($parameter, $typed, $unit);
+                $kit = $kits[$key] ?? null;
+                $reading = TypedReading::read($parameter, $typed, $unit, $kit !== null && $kit->unit === $unit ? $kit->judge() : null);
                 $rows[] = [
                     'site_id' => $system->site_id, 'system_id' => $system->id, 'visit_id' => $visit->id, 'parameter' => $key, 'typed' => $typed, 'unit' => $unit,
                     'value' => $reading->value, 'low' => $reading->interval->low, 'high' => $reading->interval->high, 'taken_at' => $at,

@@ -92,9 +92,15 @@ final class BookTest extends TestCase
         self::assertSame('Flashing, green water. since the rain', $this->entries('notes')[0]['text']);
         self::assertNull($this->getJson('/api/systems/long-vat')->json('water.state'), 'green water is a taste and raises no word');
         $this->putJson('/api/systems/long-vat/notes/'.$this->key(), ['words' => ' '])->assertUnprocessable()->assertJsonPath('errors.words', 'Write something, or pick what you see.');
+        $picture = base64_encode((string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true));
+        $shown = $this->key();
+        $this->putJson("/api/systems/long-vat/notes/{$shown}", ['photo' => "data:image/png;base64,{$picture}"])->assertOk();
+        self::assertSame(base64_decode($picture, true), $this->get("/api/systems/long-vat/notes/{$shown}/photo")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent());
+        $this->putJson('/api/systems/long-vat/notes/'.$this->key(), ['photo' => base64_encode('<script>')])->assertUnprocessable()->assertJsonPath('errors.photo', 'A picture is a JPEG, PNG or WebP.');
+        $this->deleteJson("/api/systems/long-vat/notes/{$shown}")->assertOk();
         $this->deleteJson("/api/systems/long-vat/notes/{$id}")->assertOk();
         self::assertSame([], $this->entries('notes'));
-        self::assertSame(1, Note::query()->count(), 'what was written stays');
+        self::assertSame(2, Note::query()->count(), 'what was written stays');
     }
 
     public function test_the_book_is_read_page_by_page(): void
@@ -151,7 +157,8 @@ final class BookTest extends TestCase
         self::assertSame(['row 3, pH', 'row 4', 'row 5'], array_column($preview->json('errors'), 'at'));
         $this->postJson('/api/systems/long-vat/book/import', ['csv' => $csv])->assertUnprocessable()->assertJsonStructure(['errors' => ['csv']]);
         self::assertSame(0, Visit::query()->count());
-        $this->postJson('/api/systems/long-vat/book/preview', ['csv' => "a,b\n1,2\n"])->assertUnprocessable()->assertJsonPath('errors.csv', 'No column of it is a time: say which one.');
+        $this->postJson('/api/systems/long-vat/book/preview', ['csv' => "a,b\n1,2\n"])->assertOk()->assertJsonPath('errors.0.message', 'No column of it is a time: say which one.')->assertJsonCount(2, 'columns');
+        $this->postJson('/api/systems/long-vat/book/import', ['csv' => "a,b\n1,2\n"])->assertUnprocessable()->assertJsonPath('errors.csv', 'No column of it is a time: say which one.');
         $this->postJson('/api/systems/long-vat/book/import', ['csv' => ''])->assertUnprocessable()->assertJsonStructure(['errors' => ['csv']]);
     }
 
@@ -183,7 +190,7 @@ final class BookTest extends TestCase
             self::assertStringContainsString('not empty', $bad->errors['file']);
         }
         $tables = array_keys($out);
-        $all = static fn (): array => array_map(static fn (string $table): array => DB::table($table)->orderBy($table === 'readings' ? 'parameter' : 'id')->get()->map(static fn (object $row): array => array_diff_key((array) $row, ['password' => 0, 'remember_token' => 0] + ($table === 'readings' ? ['id' => 0] : [])))->all(), $tables);
+        $all = static fn (): array => array_map(static fn (string $table): array => DB::table($table)->orderBy($table === 'readings' ? 'parameter' : (str_starts_with($table, 'probe_') ? 'system_id' : 'id'))->get()->map(static fn (object $row): array => array_diff_key((array) $row, ['password' => 0, 'remember_token' => 0] + ($table === 'readings' ? ['id' => 0] : [])))->all(), $tables);
         $before = $all();
         DB::statement('TRUNCATE '.implode(', ', $tables).' CASCADE');
         self::assertSame($out, $book->import($file));
@@ -221,5 +228,24 @@ final class BookTest extends TestCase
         self::assertSame(2, \Illuminate\Support\Facades\Artisan::call('ironwort:log', ['system' => 'long-vat', 'line' => ['am', 'x'], '--email' => 'owner@yard.example']));
         self::assertStringContainsString('   ^', \Illuminate\Support\Facades\Artisan::output());
         self::assertSame(2, \Illuminate\Support\Facades\Artisan::call('ironwort:log', ['system' => 'nowhere', 'line' => ['am', '.2']]));
+    }
+
+    public function test_probes_are_kept_once_and_drawn_from_sums_over_long_times(): void
+    {
+        $points = [];
+        for ($i = 0; $i < 600; $i++) {
+            $points[] = [now()->subMinutes(5 * $i + 1)->toIso8601ZuluString('microsecond'), 18 + sin($i / 50)];
+        }
+        $send = fn (array $points, string $parameter = 'temp_c'): TestResponse => $this->putJson('/api/systems/long-vat/probe', ['parameter' => $parameter, 'points' => $points]);
+        $send($points)->assertOk()->assertExactJson(['kept' => 600]);
+        $send([...array_slice($points, 0, 10), [now()->subDays(40)->toIso8601ZuluString(), 12]])->assertOk()->assertExactJson(['kept' => 1]);
+        $strip = fn (int $days): array => $this->getJson('/api/systems/long-vat/score?pixels=400&from='.urlencode(now()->subDays($days)->toIso8601ZuluString()))->assertOk()->json('strips.0');
+        self::assertSame(600, array_sum(array_column($strip(3)['points'], 'n')));
+        self::assertSame(601, array_sum(array_column($strip(60)['points'], 'n')), 'by the hour');
+        self::assertSame(601, array_sum(array_column($strip(400)['points'], 'n')), 'by the day');
+        self::assertEqualsWithDelta(12.0, $strip(400)['points'][0]['v'], 1e-6);
+        $send([['soon', 18]])->assertUnprocessable()->assertJsonStructure(['errors' => ['points.0']]);
+        $send([[now()->toIso8601ZuluString(), 99]])->assertUnprocessable();
+        $send($points, 'smell')->assertUnprocessable()->assertJsonStructure(['errors' => ['parameter']]);
     }
 }

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Book\ProbeBook;
 use App\Book\ReadingsCsv;
 use App\Models\Note;
+use App\Models\Photo;
 use App\Models\System;
 use App\Reports\BookReport;
 use App\Reports\Score;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Judge\Parameter;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The book of a system: its entries, its score, words beside numbers, and CSV out and in. */
@@ -43,12 +47,28 @@ final class BookController extends Controller
         /** @var array{words?: ?string, seen?: list<string>} $given */
         $given = $request->validate(['words' => ['nullable', 'string', 'max:1000'], 'seen' => ['array', 'max:20'], 'seen.*' => ['string', 'in:'.implode(',', Note::SEEN)]], ['words.max' => 'A note has at most 1,000 characters.']);
         $words = trim($given['words'] ?? '');
+        if ($words === '' && ($given['seen'] ?? []) === [] && $request->input('photo') !== null) {
+            $words = 'A picture.';
+        }
         if ($words === '' && ($given['seen'] ?? []) === []) {
             throw BadInput::at('words', 'Write something, or pick what you see.');
         }
+        $photo = $this->photo($request);
         Note::query()->firstOrCreate(['id' => strtoupper($id)], ['words' => $words, 'seen' => $given['seen'] ?? [], 'taken_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
 
+        if ($photo !== null) {
+            Photo::query()->firstOrCreate(['id' => strtoupper($id)], [...$photo, 'site_id' => $system->site_id]);
+        }
+
         return new JsonResponse(['id' => strtoupper($id)]);
+    }
+
+    public function picture(System $system, string $id): Response
+    {
+        Note::query()->where('system_id', $system->id)->findOrFail(strtoupper($id));
+        $photo = Photo::query()->findOrFail(strtoupper($id));
+
+        return new Response((string) base64_decode($photo->picture, true), 200, ['Content-Type' => $photo->type, 'Cache-Control' => 'private, max-age=86400', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline']);
     }
 
     public function withdrawNote(System $system, string $id): JsonResponse
@@ -57,6 +77,36 @@ final class BookController extends Controller
         Note::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->update(['withdrawn_at' => now()]);
 
         return new JsonResponse(['id' => strtoupper($id)]);
+    }
+
+    /** What a probe sends: a parameter in its canonical unit, and points of time and value. */
+    public function probe(Request $request, System $system, ProbeBook $probes): JsonResponse
+    {
+        Gate::authorize('write');
+        $key = $request->input('parameter');
+        $parameter = is_string($key) ? Parameter::tryFrom($key) : null;
+        if ($parameter === null || ! in_array($parameter, ProbeBook::PARAMETERS, true)) {
+            throw BadInput::at('parameter', 'Probes send temp_c, do_mg_l, ph, redox_mv or salinity_g_l.');
+        }
+        $given = $request->input('points');
+        if (! is_array($given) || $given === [] || count($given) > 50000) {
+            throw BadInput::at('points', 'One to 50,000 points are expected, each as [time, value].');
+        }
+        [$least, $most] = $parameter->possible();
+        $points = [];
+        foreach (array_values($given) as $i => $point) {
+            $value = is_array($point) ? $point[1] ?? null : null;
+            if (! is_array($point) || ! is_string($point[0] ?? null) || ! (is_int($value) || is_float($value)) || $value < $least || $value > $most) {
+                throw BadInput::at("points.{$i}", "A point is a time as text and a value from {$least} to {$most}.");
+            }
+            $at = self::time($point[0], "points.{$i}");
+            if ($at->isAfter(now()->addMinutes(2))) {
+                throw BadInput::at("points.{$i}", 'This time is still to come.');
+            }
+            $points[] = [(float) $at->format('U.u'), (float) $value];
+        }
+
+        return new JsonResponse(['kept' => $probes->keep($system, $parameter, $points)]);
     }
 
     public function csv(Request $request, System $system, ReadingsCsv $csv): StreamedResponse
@@ -85,6 +135,25 @@ final class BookController extends Controller
         $system->load(['site', 'vessels']);
 
         return new JsonResponse($csv->import($system, $this->person($request), $this->text($request), $this->mapping($request)));
+    }
+
+    /** @return ?array{type: string, picture: string} */
+    private function photo(Request $request): ?array
+    {
+        $sent = $request->input('photo');
+        if (! is_string($sent) || $sent === '') {
+            return null;
+        }
+        $bytes = base64_decode((string) preg_replace('/^data:[a-z\/]+;base64,/', '', $sent), true);
+        if ($bytes === false || strlen($bytes) > Photo::MOST_BYTES) {
+            throw BadInput::at('photo', $bytes === false ? 'This is no picture.' : 'The picture is larger than 4 MB.');
+        }
+        foreach (Photo::KINDS as $begins => $type) {
+            if (str_starts_with($bytes, $begins)) {
+                return ['type' => $type, 'picture' => base64_encode($bytes)];
+            }
+        }
+        throw BadInput::at('photo', 'A picture is a JPEG, PNG or WebP.');
     }
 
     private function text(Request $request): string

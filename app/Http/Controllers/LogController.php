@@ -33,6 +33,7 @@ final class LogController extends Controller
         return new JsonResponse([
             'readings' => array_values(array_filter($understood['strips'], static fn (array $strip): bool => isset($readings[$strip['parameter']]) || ($strip['figure'] !== null && $readings !== []))),
             'taken_at' => $line->time === null ? null : KeepLine::when($line->time, $system->site->timezone)->toIso8601ZuluString(),
+            'asks' => $understood['asks'],
             'place' => $line->place,
             'feed_g' => $line->feedG,
             'note' => $line->note,

@@ -8,6 +8,7 @@ use Ironwort\Core\Data\Library;
 use Ironwort\Core\Judge\Advice;
 use Ironwort\Core\Judge\Kit;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Plausible;
 use Ironwort\Core\Judge\Point;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Judge\TestSchedule;
@@ -97,5 +98,16 @@ final class AdviceTest extends TestCase
         $own = TestSchedule::hours('routine', 12.0, ['no3_n_mg_l' => 168.0, 'ph' => null]);
         self::assertSame([168.0, false], [$own['no3_n_mg_l'], isset($own['ph'])]);
         self::assertSame(['done', 'due', 'late', 'due'], [TestSchedule::stands(10, 12), TestSchedule::stands(13, 12), TestSchedule::stands(19, 12), TestSchedule::stands(null, 12)]);
+    }
+
+    public function test_a_reading_that_is_far_off_or_hardly_possible_is_asked_about(): void
+    {
+        $read = static fn (array $typed): array => array_map(static fn (Parameter $parameter) => TypedReading::read($parameter, $typed[$parameter->value], null), array_column(array_map(static fn (string $key): array => [$key, Parameter::from($key)], array_keys($typed)), 1, 0));
+        self::assertSame([], Plausible::ask($read(['ph' => '7.8', 'alkalinity_mg_l' => '6']), $read(['ph' => '7.6']), null));
+        self::assertStringContainsString('The last was 7.4', Plausible::ask($read(['ph' => '8.6']), $read(['ph' => '7.4']), null)['ph']);
+        self::assertArrayHasKey('no2_n_mg_l', Plausible::ask($read(['no2_n_mg_l' => '>2', 'tan_mg_l' => '0', 'no3_n_mg_l' => '0']), [], null));
+        self::assertArrayHasKey('do_mg_l', Plausible::ask($read(['do_mg_l' => '16']), [], 175.0));
+        self::assertArrayHasKey('alkalinity_mg_l', Plausible::ask($read(['alkalinity_mg_l' => '14', 'hardness_mg_l' => '3']), [], null));
+        self::assertArrayHasKey('ph', Plausible::ask($read(['ph' => '6.2', 'alkalinity_mg_l' => '9']), [], null));
     }
 }

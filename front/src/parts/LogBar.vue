@@ -78,6 +78,7 @@ defineExpose({ focus: () => box.value?.focus() })
         <span class="pointed">{{ line.slice(0, fault.at) }}<mark>{{ line.slice(fault.at, fault.at + fault.length) }}</mark></span> {{ fault.message }}
       </p>
       <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
+      <p v-for="(ask, parameter) in understood.data.value?.asks ?? {}" :key="parameter" class="ask">{{ ask }}</p>
       <ul v-if="understood.data.value && (understood.data.value.readings.length || understood.data.value.feed_g !== null || understood.data.value.note)">
         <li v-for="strip in understood.data.value.readings" :key="strip.parameter">
           {{ strip.name }} <FigureButton v-if="strip.figure" :figure="strip.figure" /><template v-else><b>{{ strip.text }}</b> {{ strip.unit }}</template> <StateMark :state="strip.state" />
@@ -95,6 +96,10 @@ defineExpose({ focus: () => box.value?.focus() })
 .log {
   border-bottom: 1px solid var(--hair);
   background: var(--paper);
+}
+
+.ask {
+  font-weight: 700;
 }
 
 .entry {

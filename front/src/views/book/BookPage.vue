@@ -58,6 +58,7 @@ const undoable = (kind: string) => ['tests', 'feeds', 'notes'].includes(kind)
         <span class="text">
           <template v-if="entry.visit">{{ said(entry.visit) }}<span v-if="entry.visit.bay" class="soft">{{ `, in ${entry.visit.bay}` }}</span></template>
           <template v-else>{{ entry.text }}</template>
+          <a v-if="entry.photo" :href="`/api/systems/${system.slug}/notes/${entry.id}/photo`" target="_blank" rel="noopener"><img :src="`/api/systems/${system.slug}/notes/${entry.id}/photo`" :alt="`Picture: ${entry.text}`" loading="lazy" /></a>
           <span v-if="entry.corrected" class="soft small before">corrected; it said {{ said(entry.corrected) }}</span>
         </span>
         <span v-if="writes" class="acts small">
@@ -94,6 +95,13 @@ li {
   align-items: baseline;
   padding: 0.5rem 0;
   border-bottom: 1px solid var(--hair);
+}
+
+img {
+  display: block;
+  max-width: 12rem;
+  max-height: 9rem;
+  margin-top: 0.35rem;
 }
 
 .before {

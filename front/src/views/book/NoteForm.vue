@@ -10,10 +10,19 @@ import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System }>()
 const vocabulary = useVocabulary()
-const form = reactive({ words: '', seen: [] as string[] })
+const form = reactive({ words: '', seen: [] as string[], photo: '' })
+
+function picture(event: Event): void {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  form.photo = ''
+  if (!file) return
+  const reader = new FileReader()
+  reader.onload = () => (form.photo = String(reader.result))
+  reader.readAsDataURL(file)
+}
 const id = ref(ulid())
-const keep = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/notes/{id}', { params: { path: { system: props.system.slug, id: id.value } }, body: { words: form.words, seen: form.seen } })), () => {
-  Object.assign(form, { words: '', seen: [] })
+const keep = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/notes/{id}', { params: { path: { system: props.system.slug, id: id.value } }, body: { words: form.words, seen: form.seen, photo: form.photo || null } })), () => {
+  Object.assign(form, { words: '', seen: [], photo: '' })
   id.value = ulid()
 })
 </script>
@@ -27,6 +36,8 @@ const keep = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/s
         <label v-for="word in vocabulary.data.value?.seen ?? []" :key="word"><input v-model="form.seen" type="checkbox" :value="word" /> {{ word }}</label>
       </fieldset>
       <TypedField v-model="form.words" label="In your words" words :error="keep.errors.value.words" />
+      <label>A picture <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" @change="picture" /></label>
+      <p v-if="keep.errors.value.photo" class="fault" role="alert">{{ keep.errors.value.photo }}</p>
       <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Write it down</NButton>
       <p v-if="keep.trouble.value" class="fault" role="alert">{{ keep.trouble.value }}</p>
     </form>

@@ -1,6 +1,8 @@
 import type { Score } from '@/api/types'
 
-export const STRIP = 62
+export const STRIP = 70
+/** Room above each course for its name. */
+const HEAD = 20
 export const LEFT = 4
 export const AXIS = 22
 
@@ -41,7 +43,7 @@ export function layOutScore(score: Score, width: number, zone: string): Drawing 
     const low = Math.min(least, ...near) - pad
     const high = Math.max(most, ...near) + pad
     const top = i * STRIP
-    const y = (v: number) => top + 6 + (1 - (Math.min(high, Math.max(low, v)) - low) / (high - low)) * (STRIP - 16)
+    const y = (v: number) => top + HEAD + (1 - (Math.min(high, Math.max(low, v)) - low) / (high - low)) * (STRIP - HEAD - 6)
     return {
       name: strip.name,
       unit: strip.unit,

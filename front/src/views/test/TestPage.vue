@@ -6,7 +6,7 @@ import { ulid } from 'ulid'
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
-import { refreshSystem, useVocabulary } from '@/api/queries'
+import { refreshSystem, useShelf, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
@@ -78,6 +78,10 @@ const strip = (parameter: string) => (filled.value[parameter] && !errors.value[`
 const derived = computed(() =>
   strips.value.filter((s) => (s.parameter === 'nh3_n_mg_l' && strip('tan_mg_l')) || (s.parameter === 'do_sat_pct' && strip('do_mg_l'))),
 )
+const asks = computed<Record<string, string>>(() => (asked.value === '{}' ? {} : (meaning.data.value?.asks ?? {})))
+const shelf = useShelf()
+/** Steps of the kit in use, where it is marked in the unit that is chosen. */
+const steps = (parameter: string) => shelf.data.value?.kits.find((kit) => kit.in_use && kit.parameter === parameter && (kit.unit === null || kit.unit === draft.value.readings[parameter]?.unit))?.steps ?? []
 const burnUnknown = computed(() => strip('tan_mg_l') !== undefined && !derived.value.some((s) => s.parameter === 'nh3_n_mg_l'))
 const trouble = computed(() => (save.error.value ? (refused.value.readings ?? save.error.value.message) : null))
 
@@ -96,6 +100,8 @@ function submit(): void {
         v-model="draft.readings[parameter.id]"
         :parameter="parameter"
         :strip="strip(parameter.id)"
+        :ask="filled[parameter.id] ? asks[parameter.id] : undefined"
+        :steps="steps(parameter.id)"
         :error="errors[`readings.${parameter.id}`]"
       />
     </div>

@@ -4,7 +4,7 @@ import { useId } from 'vue'
 import type { Strip, Vocabulary } from '@/api/types'
 import StateMark from '@/parts/StateMark.vue'
 
-defineProps<{ parameter: Vocabulary['parameters'][number]; strip?: Strip; error?: string }>()
+defineProps<{ parameter: Vocabulary['parameters'][number]; strip?: Strip; error?: string; ask?: string; steps?: number[] }>()
 const row = defineModel<{ typed: string; unit: string | null }>({ default: () => ({ typed: '', unit: null }) })
 const id = useId()
 </script>
@@ -30,7 +30,11 @@ const id = useId()
       <template v-else-if="strip">
         <StateMark :state="strip.state" />
         <span v-if="strip.state !== 'good'" class="soft small">{{ strip.passed }}</span>
+        <span v-if="ask" class="ask small" role="status">{{ ask }}</span>
       </template>
+    </span>
+    <span v-if="steps?.length" class="steps" role="group" :aria-label="`Colours of ${parameter.name}`">
+      <button v-for="step in steps" :key="step" type="button" class="step" :class="{ chosen: row.typed === String(step) }" :aria-pressed="row.typed === String(step)" @click="row.typed = String(step)">{{ step }}</button>
     </span>
   </div>
 </template>
@@ -43,6 +47,35 @@ const id = useId()
   gap: 0 1rem;
   padding: 0.4rem 0;
   border-bottom: 1px solid var(--hair);
+}
+
+.steps {
+  grid-column: 2 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.35rem;
+  padding-top: 0.35rem;
+}
+
+.step {
+  min-width: 3rem;
+  min-height: 2.6rem;
+  border: 1px solid var(--hair);
+  border-radius: 2px;
+  background: var(--sheet);
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+
+.step.chosen {
+  border-color: var(--ink);
+  font-weight: 700;
+  box-shadow: inset 0 -3px 0 var(--straw);
+}
+
+.ask {
+  font-weight: 700;
 }
 
 .name {
