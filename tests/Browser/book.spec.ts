@@ -34,11 +34,11 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
   await expect(entries).toContainText('Foam. only at the shower')
 
   await page.getByText('Bring readings in from a CSV').click()
-  await page.getByLabel('The file').setInputFiles({ name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('when;acid;nothing\n2026-01-05 08:00;7,6;x\n2026-01-12 08:00;78;x\n') })
+  await page.getByLabel('The file', { exact: true }).setInputFiles({ name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('when;acid;nothing\n2026-01-05 08:00;7,6;x\n2026-01-12 08:00;78;x\n') })
   await page.getByLabel('What when is').waitFor()
   await page.getByLabel('What acid is').selectOption('pH')
   await expect(page.getByText(/row 3, acid: pH cannot be 78/)).toBeVisible()
-  await page.getByLabel('The file').setInputFiles({ name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('time;ph\n2026-01-05 08:00;7,6\n2026-01-12 08:00;7,8\n') })
+  await page.getByLabel('The file', { exact: true }).setInputFiles({ name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('time;ph\n2026-01-05 08:00;7,6\n2026-01-12 08:00;7,8\n') })
   await expect(page.getByText('2 visits with 2 readings')).toBeVisible()
   await page.getByRole('button', { name: 'Bring them in' }).click()
   await expect(page.getByText('Kept 2 visits with 2 readings.')).toBeVisible()

@@ -64,7 +64,7 @@ test('keys find the way: a system by name, its pages, the list of keys', async (
 test('how many more koi before July, and what runs out first, is read off in a few presses and kept', async ({ yard: page }) => {
   await page.goto('/press-room')
   await page.getByRole('navigation', { name: 'Pages of this system' }).getByRole('link', { name: 'Capacity' }).click()
-  await page.getByLabel(/^Temperature/).fill('24')
+  await page.getByRole('textbox', { name: /^Temperature/ }).fill('24')
   const room = page.getByRole('region', { name: 'Room left' })
   await expect(room).toContainText(/Room for \d+ koi of 50 cm more at once.*runs out first/)
   await room.getByRole('button', { name: /^Feed more at once/ }).click()

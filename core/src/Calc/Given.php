@@ -13,7 +13,7 @@ namespace Ironwort\Core\Calc;
 final readonly class Given
 {
     /**
-     * @param  array<string, float|string|bool|list<Given>|null>  $values
+     * @param  array<string, float|string|bool|Given|list<Given>|null>  $values
      * @param  list<Input>  $assumed  the inputs whose default stood in
      */
     public function __construct(private array $values, public array $assumed = [])
@@ -52,13 +52,27 @@ final readonly class Given
         return $value === null ? [] : (is_array($value) ? $value : throw new \LogicException("{$key} is not a list."));
     }
 
+    /** Named values; none where nothing was given. */
+    public function object(string $key): ?self
+    {
+        $value = $this->value($key);
+
+        return $value === null || $value instanceof self ? $value : throw new \LogicException("{$key} is not an object.");
+    }
+
+    /** @return array<string, float> the numbers that were given */
+    public function numbers(): array
+    {
+        return array_filter($this->values, is_float(...));
+    }
+
     public function has(string $key): bool
     {
         return $this->value($key) !== null;
     }
 
-    /** @return float|string|bool|list<Given>|null */
-    private function value(string $key): float|string|bool|array|null
+    /** @return float|string|bool|Given|list<Given>|null */
+    private function value(string $key): float|string|bool|array|self|null
     {
         return array_key_exists($key, $this->values)
             ? $this->values[$key]

@@ -60,6 +60,16 @@ final readonly class Input
         return new self($key, $label, null, InputType::Rows, $fewest, $most, fields: $fields);
     }
 
+    /**
+     * Named values in one object; each of them may be left out.
+     *
+     * @param  list<Input>  $fields
+     */
+    public static function object(string $key, string $label, array $fields): self
+    {
+        return new self($key, $label, null, InputType::Object, fields: array_map(static fn (Input $field): Input => $field->optional(), $fields));
+    }
+
     /** May be left out; the default then stands in and is named as assumed. */
     public function or(float|string|bool $default): self
     {

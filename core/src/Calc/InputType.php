@@ -10,5 +10,7 @@ enum InputType: string
     case Number = 'number';
     case Text = 'string';
     case Flag = 'boolean';
+    /** Named values, any subset of those declared. */
+    case Object = 'object';
     case Rows = 'array';
 }

@@ -37,7 +37,7 @@ final readonly class Intake
      * @param  array<array-key, mixed>  $raw
      * @param  array<string, string>  $errors
      * @param  array<string, Input>  $assumed  inputs whose default stood in, rows counted once
-     * @return array<string, float|string|bool|list<Given>|null>
+     * @return array<string, float|string|bool|Given|list<Given>|null>
      */
     private function collect(array $raw, string $path, array &$errors, array &$assumed): array
     {
@@ -59,6 +59,7 @@ final readonly class Intake
                 InputType::Number => $this->number($input, $value, $key, $errors),
                 InputType::Text => $this->text($input, $value, $key, $errors),
                 InputType::Flag => is_bool($value) ? $value : $this->fault($key, "{$input->label} is true or false.", $errors),
+                InputType::Object => $this->object($input, $value, $key, $errors, $assumed),
                 InputType::Rows => $this->rows($input, $value, $key, $errors, $assumed),
             };
         }
@@ -111,6 +112,19 @@ final readonly class Intake
         }
 
         return $value;
+    }
+
+    /**
+     * @param  array<string, string>  $errors
+     * @param  array<string, Input>  $assumed
+     */
+    private function object(Input $input, mixed $value, string $key, array &$errors, array &$assumed): ?Given
+    {
+        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
+            return $this->fault($key, "{$input->label} must be an object.", $errors);
+        }
+
+        return new Given((new self($input->fields))->collect($value, "{$key}.", $errors, $assumed));
     }
 
     /**

@@ -8,7 +8,14 @@ use Ironwort\Core\Aeration\AerationInputs;
 use Ironwort\Core\Aeration\DegassingCalculator;
 use Ironwort\Core\Aeration\OxygenBudgetCalculator;
 use Ironwort\Core\Data\Library;
+use Ironwort\Core\Exchange\BatchCalculator;
+use Ironwort\Core\Exchange\BlendCalculator;
+use Ironwort\Core\Exchange\CarbonCalculator;
+use Ironwort\Core\Exchange\DechlorinateCalculator;
 use Ironwort\Core\Exchange\HeatCalculator;
+use Ironwort\Core\Exchange\PlanCalculator;
+use Ironwort\Core\Exchange\SeriesCalculator;
+use Ironwort\Core\Exchange\TrickleCalculator;
 use Ironwort\Core\Filter\FilterBalanceCalculator;
 use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
@@ -32,7 +39,9 @@ use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Vessel\VesselVolumeCalculator;
 use Ironwort\Core\Vessel\VolumeByMeterCalculator;
 use Ironwort\Core\Vessel\VolumeBySaltCalculator;
+use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\CarbonDioxideCalculator;
+use Ironwort\Core\Water\HardnessDoseCalculator;
 use Ironwort\Core\Water\OxygenPercentCalculator;
 use Ironwort\Core\Water\OxygenSaturationCalculator;
 use Ironwort\Core\Water\UnionisedAmmoniaCalculator;
@@ -87,6 +96,15 @@ final readonly class Registry
             new NoFilterCalculator,
             new SolidsCalculator($library->stageKinds()),
             new NitrateSinksCalculator,
+            new BatchCalculator,
+            new SeriesCalculator,
+            new TrickleCalculator,
+            new PlanCalculator,
+            new BlendCalculator,
+            new DechlorinateCalculator,
+            new CarbonCalculator,
+            new BufferCalculator,
+            new HardnessDoseCalculator,
         );
     }
 

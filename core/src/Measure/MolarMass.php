@@ -21,6 +21,20 @@ final readonly class MolarMass
 
     public const CA = 40.078;
 
+    public const NA = 22.98977;
+
+    public const MG = 24.3050;
+
+    public const S = 32.065;
+
+    public const CL = 35.453;
+
+    public const K = 39.0983;
+
+    public const CU = 63.546;
+
+    public const H2O = 2 * self::H + self::O;
+
     public const NO2 = self::N + 2 * self::O;
 
     public const NO3 = self::N + 3 * self::O;

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Exchange;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/** One change of water as calculators take it, and what a change of it does to fish. */
+final readonly class ChangeInputs
+{
+    /** @return list<Input> */
+    public static function inputs(): array
+    {
+        return [
+            Input::number('volume_l', 'Volume', 'L', 1, 1e8),
+            Input::number('change_l', 'Water changed', 'L', 0, 1e8)->optional(),
+            Input::number('change_pct', 'Water changed', '%', 0, 100)->insteadOf('change_l'),
+            WaterMix::input('now', 'The system now'),
+            WaterMix::input('source', 'New water'),
+        ];
+    }
+
+    /** Share of the water that is changed, 0 to 1. */
+    public static function share(Given $given): float
+    {
+        $litres = $given->numberOrNull('change_l');
+        $percent = $given->numberOrNull('change_pct');
+        if ($litres === null && $percent === null) {
+            throw BadInput::at('change_l', 'Say how much is changed.');
+        }
+        if ($litres !== null && $litres > $given->number('volume_l')) {
+            throw BadInput::at('change_l', 'No more can be changed than there is: '.Say::number($given->number('volume_l'), 5).' L.');
+        }
+
+        return $litres === null ? $percent / 100 : $litres / $given->number('volume_l');
+    }
+
+    /** @source cp-shock  temperature 2 °C, pH 0.3, nitrate 40 mg/L as NO3 */
+    public static function warn(Working $work, WaterMix $now, WaterMix $source, WaterMix $after): void
+    {
+        $by = static fn (string $key): float => ($after->values[$key] ?? 0.0) - ($now->values[$key] ?? 0.0);
+        if (($source->values['temp_c'] ?? 0.0) - ($now->values['temp_c'] ?? INF) >= 8) {
+            $work->danger('The new water is 8 °C hotter or more: cool it first, whatever the mix comes to; where it comes in it scalds.');
+        }
+        if (abs($by('temp_c')) > 2) {
+            $work->watch('The temperature moves by '.Say::number(abs($by('temp_c')), 2).' °C: more than 2 at once is a shock.');
+        }
+        if (abs($by('ph')) > 0.3) {
+            $work->watch('pH moves by '.Say::number(abs($by('ph')), 2).': more than 0.3 at once is a shock.');
+        }
+        if (abs($by('no3_n_mg_l')) > 9) {
+            $work->watch('Nitrate moves by more than 40 mg/L as NO₃ at once: a sudden fall shocks as a rise does.');
+        }
+        $work->cite('cp-shock', 'mass-balance');
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Exchange;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Water\Carbonate;
+
+/**
+ * Waters by what was measured in them, and what they are when mixed.
+ *
+ * All mixes by volume but pH, which follows from the alkalinity and the carbon of both, closed to the air.
+ * Canonical keys and units; any subset, the same in both waters.
+ */
+final readonly class WaterMix
+{
+    public const KEYS = ['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'temp_c', 'ph', 'salinity_g_l'];
+
+    /** @param  array<string, float>  $values */
+    private function __construct(public array $values)
+    {
+    }
+
+    public static function input(string $key, string $label): Input
+    {
+        return Input::object($key, $label, self::fields());
+    }
+
+    /** @return list<Input> */
+    public static function fields(): array
+    {
+        return [
+            Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 1000), Input::number('no2_n_mg_l', 'Nitrite', 'mg/L as N', 0, 1000), Input::number('no3_n_mg_l', 'Nitrate', 'mg/L as N', 0, 1000),
+            Input::number('alkalinity_mg_l', 'Alkalinity', 'mg/L as CaCO₃', 0, 1000), Input::number('hardness_mg_l', 'Hardness', 'mg/L as CaCO₃', 0, 2000),
+            Input::number('temp_c', 'Temperature', '°C', 0, 40), Input::number('ph', 'pH', null, 4, 11), Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40),
+        ];
+    }
+
+    /**
+     * Two waters that can be mixed.
+     *
+     * @return array{self, self}
+     *
+     * @throws BadInput where something is known of one of them only, or pH without what it follows from
+     */
+    public static function pair(Given $given): array
+    {
+        $now = $given->object('now')?->numbers() ?? [];
+        $source = $given->object('source')?->numbers() ?? [];
+        $errors = [];
+        foreach (array_diff_key($now, $source) as $key => $value) {
+            $errors["source.{$key}"] = 'This is given for the system and not for the new water.';
+        }
+        foreach (array_diff_key($source, $now) as $key => $value) {
+            $errors["now.{$key}"] = 'This is given for the new water and not for the system.';
+        }
+        if ($now === [] && $source === []) {
+            $errors['now'] = 'Say what is in the water.';
+        }
+        if (isset($now['ph']) && ! isset($now['alkalinity_mg_l'], $now['temp_c'])) {
+            $errors['now.ph'] = 'pH does not mix by itself: it needs alkalinity and temperature on both sides.';
+        }
+
+        return $errors === [] ? [new self($now), new self($source)] : throw new BadInput($errors);
+    }
+
+    /** @param  float  $share  of the other water in the mix, 0 to 1 */
+    public function with(self $other, float $share): self
+    {
+        $mixed = [];
+        foreach ($this->values as $key => $value) {
+            $mixed[$key] = (1 - $share) * $value + $share * $other->values[$key];
+        }
+        if (isset($this->values['ph'])) {
+            $carbon = (1 - $share) * $this->carbonate()->totalCarbon($this->values['ph']) + $share * $other->carbonate()->totalCarbon($other->values['ph']);
+            $mixed['ph'] = (new self($mixed))->carbonate()->phWithTotalCarbon($carbon);
+        }
+
+        return new self($mixed);
+    }
+
+    /** @return object|array<string, float> an object even when empty */
+    public function figures(): object|array
+    {
+        return $this->values === [] ? new \stdClass : $this->values;
+    }
+
+    private function carbonate(): Carbonate
+    {
+        return new Carbonate($this->values['temp_c'] ?? 20.0, $this->values['alkalinity_mg_l'] ?? 0.0, $this->values['salinity_g_l'] ?? 0.0);
+    }
+}

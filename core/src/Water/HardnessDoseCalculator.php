@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Water;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * Raising hardness with minerals, in grams.
+ *
+ *     1,000 L up 100 mg/L with calcium chloride dihydrate  →  146.9 g
+ */
+final readonly class HardnessDoseCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'hardness.dose';
+    }
+
+    public function title(): string
+    {
+        return 'Raising GH';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('volume_l', 'Volume', 'L', 1, 1e8),
+            Input::number('hardness_mg_l', 'Hardness', 'mg/L as CaCO₃', 0, 2000),
+            Input::number('target_hardness_mg_l', 'Hardness wanted', 'mg/L as CaCO₃', 0, 2000),
+            Input::choice('agent', 'With', array_keys(self::masses())),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('dose_g', 'g')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $by = $given->number('target_hardness_mg_l') - $given->number('hardness_mg_l');
+        if ($by < 0) {
+            throw BadInput::at('target_hardness_mg_l', 'There is more than that already: only changes with softer water bring it down.');
+        }
+        $factor = self::masses()[$given->text('agent')] / MolarMass::CACO3;
+        $dose = $by * $given->number('volume_l') / 1000 * $factor;
+        $work = new Working;
+        $work->step('Grams of the salt for so much hardness.', 'Δ × volume × molar mass / 100.09', Say::number($by).' mg/L, '.Say::number($given->number('volume_l'), 5).' L, '.Say::number($factor, 5).' g a gram', Say::number($dose, 4).' g');
+        $work->cite('iupac-2007');
+        match ($given->text('agent')) {
+            'calcium_chloride', 'calcium_chloride_dihydrate' => $work->watch('It heats as it dissolves: salt into water, a little at a time, with gloves and eye protection. It brings chloride too.'),
+            'magnesium_sulfate_heptahydrate' => $work->note('It raises magnesium only: koi want calcium as well.'),
+            default => $work->note('Gypsum dissolves slowly, over days, and about 2 g a litre at most.'),
+        };
+        if ($by > 90) {
+            $work->watch('More than 5 dGH at once is much: spread it over days.');
+        }
+
+        return $work->result(['dose_g' => $dose]);
+    }
+
+    /** @return array<string, float> g/mol, each with one of calcium or magnesium */
+    private static function masses(): array
+    {
+        $chloride = MolarMass::CA + 2 * MolarMass::CL;
+
+        return [
+            'calcium_chloride_dihydrate' => $chloride + 2 * MolarMass::H2O,
+            'calcium_chloride' => $chloride,
+            'magnesium_sulfate_heptahydrate' => MolarMass::MG + MolarMass::S + 4 * MolarMass::O + 7 * MolarMass::H2O,
+            'calcium_sulfate_dihydrate' => MolarMass::CA + MolarMass::S + 4 * MolarMass::O + 2 * MolarMass::H2O,
+        ];
+    }
+}
