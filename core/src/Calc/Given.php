@@ -13,7 +13,7 @@ namespace Ironwort\Core\Calc;
 final readonly class Given
 {
     /**
-     * @param  array<string, float|string|bool|Given|list<Given>|null>  $values
+     * @param  array<string, float|string|bool|Given|list<Given>|list<string>|null>  $values
      * @param  list<Input>  $assumed  the inputs whose default stood in
      */
     public function __construct(private array $values, public array $assumed = [])
@@ -49,7 +49,24 @@ final readonly class Given
     {
         $value = $this->value($key);
 
-        return $value === null ? [] : (is_array($value) ? $value : throw new \LogicException("{$key} is not a list."));
+        $rows = $value === null ? [] : (is_array($value) ? $value : throw new \LogicException("{$key} is not a list."));
+
+        return array_values(array_filter($rows, static fn (self|string $row): bool => $row instanceof self));
+    }
+
+    /** @return list<string> */
+    public function texts(string $key): array
+    {
+        $value = $this->value($key);
+
+        return array_values(array_filter(is_array($value) ? $value : [], is_string(...)));
+    }
+
+    public function flag(string $key): bool
+    {
+        $value = $this->value($key);
+
+        return is_bool($value) ? $value : throw new \LogicException("{$key} is not a flag.");
     }
 
     /** Named values; none where nothing was given. */
@@ -71,7 +88,7 @@ final readonly class Given
         return $this->value($key) !== null;
     }
 
-    /** @return float|string|bool|Given|list<Given>|null */
+    /** @return float|string|bool|Given|list<Given>|list<string>|null */
     private function value(string $key): float|string|bool|array|self|null
     {
         return array_key_exists($key, $this->values)

@@ -44,6 +44,22 @@ final readonly class Input
         return new self($key, $label, null, InputType::Text, allowed: $allowed);
     }
 
+    /**
+     * Several texts out of a list.
+     *
+     * @param  list<string>  $allowed
+     */
+    public static function choices(string $key, string $label, array $allowed): self
+    {
+        return new self($key, $label, null, InputType::Texts, allowed: $allowed);
+    }
+
+    /** Yes or no. */
+    public static function flag(string $key, string $label): self
+    {
+        return new self($key, $label, null, InputType::Flag);
+    }
+
     /** Free text of at most `$longest` characters. */
     public static function text(string $key, string $label, int $longest): self
     {

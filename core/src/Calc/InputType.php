@@ -12,5 +12,7 @@ enum InputType: string
     case Flag = 'boolean';
     /** Named values, any subset of those declared. */
     case Object = 'object';
+    /** A list of texts out of those allowed. */
+    case Texts = 'strings';
     case Rows = 'array';
 }

@@ -37,7 +37,7 @@ final readonly class Intake
      * @param  array<array-key, mixed>  $raw
      * @param  array<string, string>  $errors
      * @param  array<string, Input>  $assumed  inputs whose default stood in, rows counted once
-     * @return array<string, float|string|bool|Given|list<Given>|null>
+     * @return array<string, float|string|bool|Given|list<Given>|list<string>|null>
      */
     private function collect(array $raw, string $path, array &$errors, array &$assumed): array
     {
@@ -59,6 +59,7 @@ final readonly class Intake
                 InputType::Number => $this->number($input, $value, $key, $errors),
                 InputType::Text => $this->text($input, $value, $key, $errors),
                 InputType::Flag => is_bool($value) ? $value : $this->fault($key, "{$input->label} is true or false.", $errors),
+                InputType::Texts => $this->texts($input, $value, $key, $errors),
                 InputType::Object => $this->object($input, $value, $key, $errors, $assumed),
                 InputType::Rows => $this->rows($input, $value, $key, $errors, $assumed),
             };
@@ -96,6 +97,27 @@ final readonly class Intake
         }
 
         return $number;
+    }
+
+    /**
+     * @param  array<string, string>  $errors
+     * @return ?list<string>
+     */
+    private function texts(Input $input, mixed $value, string $key, array &$errors): ?array
+    {
+        if (! is_array($value) || ! array_is_list($value)) {
+            return $this->fault($key, "{$input->label} must be a list.", $errors);
+        }
+        $texts = [];
+        foreach ($value as $i => $text) {
+            if (! is_string($text) || ! in_array($text, $input->allowed, true)) {
+                $errors["{$key}.{$i}"] = "{$input->label} must be out of: ".implode(', ', $input->allowed).'.';
+            } else {
+                $texts[] = $text;
+            }
+        }
+
+        return $texts;
     }
 
     /** @param  array<string, string>  $errors */

@@ -8,6 +8,16 @@ use Ironwort\Core\Aeration\AerationInputs;
 use Ironwort\Core\Aeration\DegassingCalculator;
 use Ironwort\Core\Aeration\OxygenBudgetCalculator;
 use Ironwort\Core\Data\Library;
+use Ironwort\Core\Dose\BinderCalculator;
+use Ironwort\Core\Dose\ChlorideGuardCalculator;
+use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Dose\ConflictsCalculator;
+use Ironwort\Core\Dose\PermanganateDemandCalculator;
+use Ironwort\Core\Dose\PeroxideOxygenCalculator;
+use Ironwort\Core\Dose\ResidualCalculator;
+use Ironwort\Core\Dose\SaltCalculator;
+use Ironwort\Core\Dose\TreatmentCalculator;
+use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Exchange\BatchCalculator;
 use Ironwort\Core\Exchange\BlendCalculator;
 use Ironwort\Core\Exchange\CarbonCalculator;
@@ -23,6 +33,7 @@ use Ironwort\Core\Filter\NoFilterCalculator;
 use Ironwort\Core\Filter\SinglePassCalculator;
 use Ironwort\Core\Filter\SolidsCalculator;
 use Ironwort\Core\Filter\StageRows;
+use Ironwort\Core\Filter\StartDoseCalculator;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
@@ -67,6 +78,8 @@ final readonly class Registry
         $rows = new StageRows($library->media(), $library->stageKinds());
         $aeration = new AerationInputs($library->aerators());
 
+        $conflicts = new Conflicts($library->agents());
+
         return new self(
             new ConvertUnitsCalculator,
             new UnionisedAmmoniaCalculator,
@@ -96,6 +109,16 @@ final readonly class Registry
             new NoFilterCalculator,
             new SolidsCalculator($library->stageKinds()),
             new NitrateSinksCalculator,
+            new StartDoseCalculator,
+            new ConflictsCalculator($conflicts),
+            new TreatmentCalculator($library->agents(), $conflicts),
+            new BinderCalculator,
+            new ZeoliteCalculator,
+            new SaltCalculator,
+            new ChlorideGuardCalculator,
+            new ResidualCalculator,
+            new PermanganateDemandCalculator,
+            new PeroxideOxygenCalculator,
             new BatchCalculator,
             new SeriesCalculator,
             new TrickleCalculator,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Data;
 
 use Ironwort\Core\Aeration\DeviceTable;
+use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\RationTable;
@@ -35,6 +36,11 @@ final readonly class Library
     public function aerators(): DeviceTable
     {
         return DeviceTable::from($this->table('aeration'));
+    }
+
+    public function agents(): AgentTable
+    {
+        return AgentTable::from($this->table('agents'));
     }
 
     public function stageKinds(): StageKinds

@@ -51,6 +51,18 @@ final readonly class Row
         );
     }
 
+    /** @return list<array{float, float}> */
+    public function pairs(string $key): array
+    {
+        return array_map(static function (mixed $pair): array {
+            if (! is_array($pair) || ! isset($pair[0], $pair[1]) || ! is_numeric($pair[0]) || ! is_numeric($pair[1])) {
+                throw new BrokenTable('A pair of numbers was expected.');
+            }
+
+            return [(float) $pair[0], (float) $pair[1]];
+        }, $this->items($key));
+    }
+
     /** @return list<string> */
     public function texts(string $key): array
     {

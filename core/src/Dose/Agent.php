@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Dose;
+
+use Ironwort\Core\Data\Row;
+
+/** One agent as its table describes it; ranges are least, most and usual, of the product as its basis says. */
+final readonly class Agent
+{
+    /**
+     * @param  ?array{float, float, float}  $prolonged
+     * @param  ?array{float, float, float}  $bath
+     * @param  list<array{float, float}>  $intervals  up to a temperature, days
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $basis,
+        public string $unit,
+        public ?float $strengthPct,
+        public bool $needsStrength,
+        public bool $oxidiser,
+        public bool $sparesFilter,
+        public float $oxygenPerMgL,
+        public ?array $prolonged,
+        public ?array $bath,
+        public ?float $bathMin,
+        public ?float $warmC,
+        public ?float $bathWarmMax,
+        public int $repeats,
+        public array $intervals,
+        public string $hazards,
+        public string $stop,
+        public string $disposal,
+        public string $storage,
+        public string $source,
+    ) {
+    }
+
+    public static function from(Row $row): self
+    {
+        $keys = $row->keys();
+        $range = static function (string $key) use ($row, $keys): ?array {
+            if (! in_array($key, $keys, true)) {
+                return null;
+            }
+            [$least, $most, $usual] = $row->numbers($key);
+
+            return [$least, $most, $usual];
+        };
+        $intervals = [];
+        foreach ($row->pairs('interval_d') as [$upTo, $days]) {
+            $intervals[] = [$upTo, $days];
+        }
+
+        return new self(
+            $row->text('id'), $row->text('name'), $row->text('basis'), $row->text('unit'), $row->numberOrNull('strength_pct'), $row->flag('needs_strength'), $row->flag('oxidiser'), $row->flag('on_filter'), $row->number('oxygen_per_mg_l'),
+            $range('prolonged_mg_l'), $range('bath_mg_l'), $row->numberOrNull('bath_min'), $row->numberOrNull('warm_c'), $row->numberOrNull('bath_warm_max'), (int) $row->number('repeats'), $intervals,
+            $row->text('hazards'), $row->text('stop'), $row->text('disposal'), $row->text('storage'), $row->text('source'),
+        );
+    }
+
+    /** Days until the next dose of a course, by temperature. */
+    public function interval(float $tempC): float
+    {
+        foreach ($this->intervals as [$upTo, $days]) {
+            if ($tempC <= $upTo) {
+                return $days;
+            }
+        }
+
+        return $this->intervals[count($this->intervals) - 1][1];
+    }
+}

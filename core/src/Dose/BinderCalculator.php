@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Dose;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * A binder by the label of what stands on the shelf, for the ammonia that is there.
+ */
+final readonly class BinderCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'dose.binder';
+    }
+
+    public function title(): string
+    {
+        return 'Binder';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
+            Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 100),
+            Input::number('label_ml', 'By its label', 'mL', 0.001, 100000),
+            Input::number('label_treats_l', 'treats', 'L', 0.1, 1e7),
+            Input::number('label_binds_mg_l', 'and binds', 'mg/L as N', 0.01, 100),
+            Input::number('cap_ml', 'A cap holds', 'mL', 0.1, 1000)->optional(),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('dose_ml', 'mL'), new Output('caps')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $dose = $given->number('label_ml') * $given->number('volume_l') / $given->number('label_treats_l') * $given->number('tan_mg_l') / $given->number('label_binds_mg_l');
+        $cap = $given->numberOrNull('cap_ml');
+        $work = new Working;
+        $work->step('By the label, as far as there is ammonia.', 'label × volume / treats × TAN / binds', Say::number($given->number('label_ml')).' mL for '.Say::number($given->number('label_treats_l')).' L, '.Say::number($given->number('tan_mg_l')).' of '.Say::number($given->number('label_binds_mg_l')).' mg/L', Say::number($dose, 4).' mL');
+        $work->cite('cp-binder');
+        if ($given->number('tan_mg_l') >= 2) {
+            $work->danger('At this level a binder is swamped: change the water first, then bind what is left.');
+        }
+        $work->note('It holds ammonia for a day or two and removes none: after each change, daily while it lasts. Some kits read bound ammonia as if it were free.');
+
+        return $work->result(['dose_ml' => $dose, 'caps' => $cap === null ? null : $dose / $cap]);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Dose;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * What the water itself takes of permanganate, from samples that stay pink or turn brown in 15 minutes.
+ *
+ * @source uf-ifas-permanganate
+ */
+final readonly class PermanganateDemandCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'dose.permanganate_demand';
+    }
+
+    public function title(): string
+    {
+        return 'Permanganate demand';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::rows('samples', 'Samples', [Input::number('dose_mg_l', 'Given', 'mg/L', 0.1, 30), Input::flag('pink', 'Pink after 15 minutes')], 2, 20),
+            Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('demand_mg_l', 'mg/L'), new Output('dose_mg_l', 'mg/L'), new Output('dose_g', 'g')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $pink = $brown = [];
+        foreach ($given->rows('samples') as $sample) {
+            if ($sample->flag('pink')) {
+                $pink[] = $sample->number('dose_mg_l');
+            } else {
+                $brown[] = $sample->number('dose_mg_l');
+            }
+        }
+        if ($pink === []) {
+            throw BadInput::at('samples', 'None stayed pink: the water takes more than the strongest sample. Clean it first; so dirty a water is not treated.');
+        }
+        if ($brown !== [] && max($brown) >= min($pink)) {
+            throw BadInput::at('samples', 'A stronger sample turned brown where a weaker stayed pink: do the test again.');
+        }
+        // The weakest that stays pink holds the demand; the strongest that does not is less than it.
+        $demand = min($pink);
+        $work = new Working;
+        $work->step('The weakest sample that is still pink holds the demand.', 'min pink', implode(', ', array_map(static fn (float $dose): string => Say::number($dose), $pink)).' mg/L pink', Say::number($demand).' mg/L at most');
+        if ($demand > 6) {
+            $work->danger('More than 6 mg/L is taken by dirt: permanganate would mostly burn silt. Clean, change water, test again.');
+            $work->cite('uf-ifas-permanganate');
+
+            return $work->result(['demand_mg_l' => $demand, 'dose_mg_l' => null, 'dose_g' => null]);
+        }
+        $dose = $demand + 2;
+        $work->step('Two above it, to work for some hours.', 'demand + 2', Say::number($demand).' + 2', Say::number($dose).' mg/L');
+        $work->step('In all the water.', '× volume / 1000', Say::number($given->number('volume_l'), 5).' L', Say::number($dose * $given->number('volume_l') / 1000, 4).' g');
+        $work->cite('uf-ifas-permanganate', 'dose-conflicts');
+        $work->danger('Never with formalin or another oxidiser. Gloves, eye protection; all the air there is; the biofilter bypassed.');
+
+        return $work->result(['demand_mg_l' => $demand, 'dose_mg_l' => $dose, 'dose_g' => $dose * $given->number('volume_l') / 1000]);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Dose;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * Zeolite for the ammonia that is there, and how long it lasts; less and less of it as salt goes in.
+ *
+ * @source zeolite-from-memory  1.5 mg N/g, capacity × 1/(1 + S/0.15)
+ */
+final readonly class ZeoliteCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'dose.zeolite';
+    }
+
+    public function title(): string
+    {
+        return 'Zeolite';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 100),
+            Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
+            Input::number('target_mg_l', 'Down to', 'mg/L as N', 0, 100)->or(0.1),
+            Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->or(1.5),
+            Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40)->or(0.0),
+            Input::number('production_g_d', 'Ammonia made', 'g N/d', 0, 1e5)->or(0.0),
+            Input::number('salinity_before_g_l', 'Salinity when it went in', 'g/L', 0, 40)->optional(),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('mass_g', 'g'), new Output('lasts_d', 'd'), new Output('capacity_mg_n_per_g', 'mg N/g')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $salt = $given->number('salinity_g_l');
+        $capacity = $given->number('capacity_mg_n_per_g') / (1 + $salt / 0.15);
+        $mass = max(0.0, $given->number('tan_mg_l') - $given->number('target_mg_l')) * $given->number('volume_l') / $capacity;
+        $made = $given->number('production_g_d');
+        $work = new Working;
+        $work->step('What a gram holds in this water.', 'capacity / (1 + S/0.15)', Say::number($given->number('capacity_mg_n_per_g')).' mg N/g, '.Say::number($salt).' g/L', Say::number($capacity).' mg N/g');
+        $work->step('For what is there.', '(TAN − target) × volume / capacity', Say::number($given->number('tan_mg_l')).' − '.Say::number($given->number('target_mg_l')).' mg/L, '.Say::number($given->number('volume_l'), 5).' L', Say::number($mass, 4).' g');
+        $work->cite('zeolite-from-memory', 'dose-conflicts');
+        $before = $given->numberOrNull('salinity_before_g_l');
+        if ($salt >= 0.5) {
+            $work->danger('With this much salt zeolite holds next to nothing, and lets go what it has. Not together.');
+        } elseif ($before !== null && $salt > $before) {
+            $work->danger('Salt has risen since it went in: a loaded charge lets its ammonia go. Take it out first.');
+        } elseif ($salt >= 0.2) {
+            $work->watch('There is salt in the water: it holds less than half, and any more salt sets ammonia free.');
+        }
+        $work->note('Rinse the dust off first. It fills up: test ammonia behind it. Regenerate in brine away from fish, or throw it away.');
+
+        return $work->result(['mass_g' => $mass, 'lasts_d' => $made > 0 ? $capacity * $mass / 1000 / $made : null, 'capacity_mg_n_per_g' => $capacity]);
+    }
+}

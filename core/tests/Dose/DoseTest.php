@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Tests\Dose;
+
+use Ironwort\Core\Data\Library;
+use Ironwort\Core\Dose\ChloramineT;
+use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Tests\Calculations;
+use PHPUnit\Framework\TestCase;
+
+/** Doses against published rules, stoichiometry and arithmetic by hand; and what must never meet. */
+final class DoseTest extends TestCase
+{
+    use Calculations;
+
+    private const WATER = ['volume_l' => 1000, 'temp_c' => 18, 'ph' => 7.6, 'alkalinity_mg_l' => 120, 'hardness_mg_l' => 150, 'do_mg_l' => 8];
+
+    private function treat(string $agent, array $more = []): \Ironwort\Core\Calc\Result
+    {
+        return $this->calculate('dose.treatment', [...self::WATER, 'agent' => $agent, ...$more]);
+    }
+
+    /** Exhaustive: every pair of agents and things has a verdict with a reason, the same either way round. */
+    public function test_no_pair_is_undecided(): void
+    {
+        $conflicts = new Conflicts(Library::shipped()->agents());
+        foreach ($conflicts->things() as $one) {
+            foreach ($conflicts->things() as $other) {
+                $verdict = $conflicts->pair($one, $other);
+                self::assertContains($verdict['verdict'], ['refused', 'conditions', 'allowed']);
+                self::assertNotSame('', $verdict['reason']);
+                self::assertSame($verdict, $conflicts->pair($other, $one), "{$one} and {$other}");
+            }
+        }
+        foreach ([['salt', 'zeolite'], ['formalin', 'potassium_permanganate'], ['hydrogen_peroxide', 'chloramine_t'], ['potassium_permanganate', 'hydrogen_peroxide'], ['binder', 'chloramine_t']] as [$one, $other]) {
+            self::assertSame('refused', $conflicts->pair($one, $other)['verdict'], "{$one} and {$other}");
+        }
+        self::assertSame('conditions', $conflicts->pair('praziquantel', 'carbon')['verdict']);
+        self::assertSame('allowed', $conflicts->pair('salt', 'uv')['verdict']);
+    }
+
+    public function test_a_refusal_comes_before_any_number(): void
+    {
+        foreach ([
+            ['salt', ['zeolite_in' => true], 'let go'], ['copper_sulfate', ['alkalinity_mg_l' => 40], 'Under 50'], ['copper_sulfate', ['alkalinity_mg_l' => null], 'measure it first'],
+            ['formalin', ['present' => ['potassium_permanganate']], 'destroy one another'], ['formalin', ['do_mg_l' => 4], 'of oxygen'], ['formalin', ['temp_c' => 29], 'this warm'], ['chloramine_t', ['ph' => 5.8], 'acid'], ['chloramine_t', ['hardness_mg_l' => null], 'measure both'],
+            ['methylene_blue', ['filter_seeding' => true, 'way' => 'bath'], 'kills the bacteria'],
+        ] as [$agent, $state, $reason]) {
+            $result = $this->treat($agent, $state);
+            self::assertTrue($result->figures['refused'], $agent);
+            self::assertNull($result->figures['dose'], $agent);
+            self::assertStringContainsString($reason, implode(' ', $result->figures['refusals']), $agent);
+        }
+        self::assertFalse($this->calculate('dose.conflicts', ['agent' => 'zeolite', 'temp_c' => 18, 'salinity_g_l' => 2])->figures['allowed'], 'salt is in the water');
+    }
+
+    /** UF/IFAS VM77, from memory: µL/L of the 37 % solution as sold, never of formaldehyde; 250 for an hour, 150 above 21 °C. */
+    public function test_formalin_is_measured_as_it_is_sold(): void
+    {
+        self::assertEqualsWithDelta(15.0, $this->treat('formalin')->number('dose'), 1e-9);
+        self::assertSame('mL', $this->treat('formalin')->figures['dose_unit']);
+        self::assertEqualsWithDelta(25.0, $this->treat('formalin', ['dose_mg_l' => 25])->number('dose'), 1e-9);
+        self::assertEqualsWithDelta(25 / 5, $this->treat('formalin', ['dose_mg_l' => 25])->number('oxygen_cost_mg_l'), 1e-9);
+        self::assertEqualsWithDelta(15 * 37 / 40, $this->treat('formalin', ['strength_pct' => 40])->number('dose'), 1e-9);
+        self::assertSame(['dose_mg_l'], array_keys($this->errors('dose.treatment', [...self::WATER, 'agent' => 'formalin', 'way' => 'bath', 'dose_mg_l' => 250, 'temp_c' => 23])));
+        self::assertEqualsWithDelta(250.0, $this->treat('formalin', ['way' => 'bath', 'dose_mg_l' => 250])->number('dose'), 1e-9);
+    }
+
+    /** SRAC 410, from memory: total alkalinity / 100, at most 2.5. Cross & Hursey 1973, from memory: between rows the lower. */
+    public function test_copper_follows_alkalinity_and_chloramine_t_the_table(): void
+    {
+        self::assertEqualsWithDelta(1.2, $this->treat('copper_sulfate')->number('dose'), 1e-9);
+        self::assertEqualsWithDelta(2.5, $this->treat('copper_sulfate', ['alkalinity_mg_l' => 300])->number('dose'), 1e-9);
+        self::assertSame(['dose_mg_l'], array_keys($this->errors('dose.treatment', [...self::WATER, 'agent' => 'copper_sulfate', 'dose_mg_l' => 1.3])));
+        foreach ([[6.0, 20, 2.5], [6.0, 100, 7], [6.6, 20, 5], [6.9, 100, 10], [7.0, 20, 10], [7.2, 100, 15], [7.5, 20, 18], [8.4, 100, 20]] as [$ph, $hardness, $dose]) {
+            self::assertSame((float) $dose, ChloramineT::dose($ph, $hardness), "pH {$ph}, {$hardness}");
+        }
+    }
+
+    public function test_a_course_repeats_by_temperature_and_an_own_agent_goes_by_its_label(): void
+    {
+        $days = fn (float $temp): array => array_column($this->treat('praziquantel', ['temp_c' => $temp])->figures['course'], 'day');
+        self::assertSame([0.0, 14.0, 28.0], $days(9));
+        self::assertSame([0.0, 5.0, 10.0], $days(24));
+        self::assertEqualsWithDelta(2.5, $this->treat('praziquantel')->number('dose'), 1e-9);
+        self::assertEqualsWithDelta(50.0, $this->treat('own', ['label_ml' => 10, 'label_treats_l' => 200])->number('dose'), 1e-9);
+        self::assertSame(['label_ml'], array_keys($this->errors('dose.treatment', [...self::WATER, 'agent' => 'own'])));
+        self::assertSame(['strength_pct'], array_keys($this->errors('dose.treatment', [...self::WATER, 'agent' => 'hydrogen_peroxide', 'way' => 'bath'])));
+        self::assertEqualsWithDelta(50 / 0.03, $this->treat('hydrogen_peroxide', ['way' => 'bath', 'strength_pct' => 3])->number('dose'), 1e-6);
+        self::assertSame(['agent'], array_keys($this->errors('dose.treatment', [...self::WATER, 'agent' => 'malachite_green'])));
+    }
+
+    /** Durborow, Crosby & Brunson 1997, SRAC 462: 4 and 15 mg/L ask for 112.5 lb an acre-foot, 41.4 mg/L; 41.2 exactly. */
+    public function test_salt_against_nitrite_agrees_with_the_published_rule(): void
+    {
+        $guard = $this->calculate('dose.chloride_guard', ['volume_l' => 1000, 'no2_n_mg_l' => 4, 'chloride_mg_l' => 15]);
+        self::assertEqualsWithDelta(112.5, $guard->number('rule_lb_per_acre_ft'), 1e-9);
+        self::assertEqualsWithDelta(41.4, $guard->number('rule_mg_l'), 0.05);
+        self::assertEqualsWithDelta(41.2, $guard->number('salt_mg_l'), 0.05);
+        self::assertSame(0.0, $this->figure('dose.chloride_guard', ['volume_l' => 1000, 'no2_n_mg_l' => 1, 'chloride_mg_l' => 50], 'salt_g'));
+    }
+
+    public function test_salt_goes_up_in_steps_and_never_down(): void
+    {
+        $salt = $this->calculate('dose.salt', ['volume_l' => 600, 'now_g_l' => 1, 'target_g_l' => 4, 'steps' => 3]);
+        self::assertEqualsWithDelta([1800.0, 600.0], [$salt->number('total_g'), $salt->number('step_g')], 1e-9);
+        self::assertSame([0.0, 12.0, 24.0], array_column($salt->figures['schedule'], 'hour'));
+        self::assertSame(['target_g_l'], array_keys($this->errors('dose.salt', ['volume_l' => 600, 'now_g_l' => 4, 'target_g_l' => 1])));
+        self::assertSame(['target_g_l'], array_keys($this->errors('dose.salt', ['volume_l' => 600, 'now_g_l' => 0, 'target_g_l' => 30])));
+    }
+
+    public function test_zeolite_holds_less_the_more_salt_there_is_and_any_rise_of_it_is_a_danger(): void
+    {
+        $fresh = $this->calculate('dose.zeolite', ['tan_mg_l' => 1.1, 'volume_l' => 600, 'production_g_d' => 0.15]);
+        self::assertEqualsWithDelta(400.0, $fresh->number('mass_g'), 1e-9);
+        self::assertEqualsWithDelta(4.0, $fresh->number('lasts_d'), 1e-9);
+        $level = fn (array $more): array => array_map(static fn ($caution): string => $caution->level->value, $this->calculate('dose.zeolite', ['tan_mg_l' => 1.1, 'volume_l' => 600, ...$more])->cautions);
+        self::assertContains('watch', $level(['salinity_g_l' => 0.2]));
+        self::assertContains('danger', $level(['salinity_g_l' => 0.5]));
+        self::assertContains('danger', $level(['salinity_g_l' => 0.1, 'salinity_before_g_l' => 0.05]));
+        self::assertEqualsWithDelta(0.75, $this->figure('dose.zeolite', ['tan_mg_l' => 1, 'volume_l' => 1, 'salinity_g_l' => 0.15], 'capacity_mg_n_per_g'), 1e-9);
+    }
+
+    /** By stoichiometry: 16/34.01 = 0.4704 g of oxygen a gram of peroxide. */
+    public function test_peroxide_for_oxygen_is_capped(): void
+    {
+        $dose = $this->calculate('dose.peroxide_oxygen', ['volume_l' => 1000, 'rise_mg_l' => 2, 'strength_pct' => 3]);
+        self::assertEqualsWithDelta(2 / 0.4704, $dose->number('h2o2_g'), 0.001);
+        self::assertEqualsWithDelta(2 / 0.4704 / 0.03, $dose->number('product_g'), 0.03);
+        self::assertSame(['rise_mg_l'], array_keys($this->errors('dose.peroxide_oxygen', ['volume_l' => 1000, 'rise_mg_l' => 4.8, 'strength_pct' => 3])));
+        self::assertEqualsWithDelta(0.263, $this->figure('dose.peroxide_oxygen', ['volume_l' => 1000, 'rise_mg_l' => 4, 'strength_pct' => 3, 'do_mg_l' => 8, 'temp_c' => 25], 'rise_mg_l'), 0.003);
+    }
+
+    public function test_what_is_left_of_a_dose_after_decay_a_trickle_and_changes(): void
+    {
+        $half = ['volume_l' => 1000, 'dose_mg_l' => 10, 'target_mg_l' => 10, 'hours' => 24, 'half_life_h' => 24, 'changes' => [['at_h' => 6, 'change_pct' => 50]]];
+        self::assertEqualsWithDelta(2.5, $this->figure('dose.residual', $half, 'residual_mg_l'), 1e-9);
+        self::assertEqualsWithDelta(7.5, $this->figure('dose.residual', $half, 'top_up_g'), 1e-9);
+        // A trickle alone: e^(−Qt/V), 10 L/h on 1,000 L over 24 h.
+        self::assertEqualsWithDelta(10 * exp(-0.24), $this->figure('dose.residual', ['volume_l' => 1000, 'dose_mg_l' => 10, 'target_mg_l' => 0, 'hours' => 24, 'flow_l_h' => 10], 'residual_mg_l'), 1e-9);
+        self::assertSame(0.0, $this->figure('dose.residual', [...$half, 'changes' => [['at_h' => 6, 'change_pct' => 100]]], 'residual_mg_l'));
+        self::assertSame(['changes.0.at_h'], array_keys($this->errors('dose.residual', [...$half, 'changes' => [['at_h' => 30, 'change_pct' => 10]]])));
+    }
+
+    public function test_the_demand_of_the_water_is_found_between_brown_and_pink(): void
+    {
+        $samples = static fn (array $pairs): array => array_map(static fn (array $p): array => ['dose_mg_l' => $p[0], 'pink' => $p[1]], $pairs);
+        $found = $this->calculate('dose.permanganate_demand', ['volume_l' => 2000, 'samples' => $samples([[1, false], [2, false], [3, true], [4, true]])]);
+        self::assertEqualsWithDelta([3.0, 5.0, 10.0], [$found->number('demand_mg_l'), $found->number('dose_mg_l'), $found->number('dose_g')], 1e-9);
+        self::assertNull($this->calculate('dose.permanganate_demand', ['volume_l' => 2000, 'samples' => $samples([[6, false], [9, true]])])->figures['dose_g'], 'so dirty a water is cleaned first');
+        self::assertSame(['samples'], array_keys($this->errors('dose.permanganate_demand', ['volume_l' => 2000, 'samples' => $samples([[3, true], [4, false]])])));
+        self::assertSame(['samples'], array_keys($this->errors('dose.permanganate_demand', ['volume_l' => 2000, 'samples' => $samples([[3, false], [4, false]])])));
+    }
+
+    public function test_binders_by_label_and_starts_by_stoichiometry(): void
+    {
+        self::assertEqualsWithDelta(25.0, $this->figure('dose.binder', ['volume_l' => 1000, 'tan_mg_l' => 0.5, 'label_ml' => 10, 'label_treats_l' => 200, 'label_binds_mg_l' => 1, 'cap_ml' => 5], 'dose_ml'), 1e-9);
+        self::assertSame(['label_ml', 'label_treats_l', 'label_binds_mg_l'], array_keys($this->errors('dose.binder', ['volume_l' => 1000, 'tan_mg_l' => 0.5])));
+        // NH4Cl 53.49 a mole of N: 3.819 g a gram.
+        self::assertEqualsWithDelta(2 * 53.4915 / 14.0067, $this->figure('filter.start_dose', ['volume_l' => 1000, 'target_mg_l' => 2, 'product' => 'ammonium_chloride'], 'dose_g'), 0.001);
+        $ammonia = $this->calculate('filter.start_dose', ['volume_l' => 1000, 'target_mg_l' => 2, 'product' => 'ammonia_solution', 'strength_pct' => 9.5, 'fall_mg_l_d' => 1]);
+        self::assertEqualsWithDelta(2 * 17.0305 / 14.0067 / 0.095 / 0.96, $ammonia->number('dose_ml'), 0.01);
+        self::assertEqualsWithDelta(1.5, $ammonia->number('again_in_d'), 1e-9);
+        self::assertSame(['strength_pct'], array_keys($this->errors('filter.start_dose', ['volume_l' => 1000, 'target_mg_l' => 2, 'product' => 'ammonia_solution'])));
+    }
+}
