@@ -47,6 +47,7 @@ use Ironwort\Core\Flow\TurnoverCalculator;
 use Ironwort\Core\Flow\UvCalculator;
 use Ironwort\Core\Measure\ConvertUnitsCalculator;
 use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Model\RunCalculator;
 use Ironwort\Core\Vessel\VesselVolumeCalculator;
 use Ironwort\Core\Vessel\VolumeByMeterCalculator;
 use Ironwort\Core\Vessel\VolumeBySaltCalculator;
@@ -109,6 +110,7 @@ final readonly class Registry
             new NoFilterCalculator,
             new SolidsCalculator($library->stageKinds()),
             new NitrateSinksCalculator,
+            new RunCalculator,
             new StartDoseCalculator,
             new ConflictsCalculator($conflicts),
             new TreatmentCalculator($library->agents(), $conflicts),

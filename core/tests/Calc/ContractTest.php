@@ -47,6 +47,7 @@ final class ContractTest extends TestCase
         'exchange.carbon' => ['bed_l' => 10, 'trickle_l_min' => 5],
         'carbonate.buffer' => ['volume_l' => 1000, 'alkalinity_mg_l' => 70, 'target_alkalinity_mg_l' => 107, 'agent' => 'sodium_bicarbonate', 'ph' => 7.4, 'temp_c' => 18, 'tan_mg_l' => 0.2],
         'hardness.dose' => ['volume_l' => 1000, 'hardness_mg_l' => 100, 'target_hardness_mg_l' => 200, 'agent' => 'calcium_chloride_dihydrate'],
+        'model.run' => ['volume_l' => 4500, 'days' => 20, 'grown_mg_l_d' => 20, 'feed_g_d' => 60, 'temp_c' => 23, 'now' => ['alkalinity_mg_l' => 150]],
         'filter.start_dose' => ['volume_l' => 1000, 'target_mg_l' => 2, 'product' => 'ammonium_chloride'],
         'dose.conflicts' => ['agent' => 'salt', 'temp_c' => 20, 'present' => ['zeolite']],
         'dose.treatment' => ['agent' => 'formalin', 'volume_l' => 1000, 'temp_c' => 18, 'do_mg_l' => 8],
