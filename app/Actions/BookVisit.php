@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Kit;
 use App\Models\System;
 use App\Models\User;
 use App\Models\Visit;
@@ -16,6 +17,7 @@ use Ironwort\Core\Judge\Reading;
 /**
  * Books the readings of one visit, all or none.
  *
+ * A kit on the shelf has one test less after it; a correction is written, not tested again.
  * The key is made by whoever books, so the same visit sent again (a double click, a retry after a
  * dropped connection) is found rather than booked twice.
  */
@@ -58,6 +60,9 @@ final readonly class BookVisit
                 (new WithdrawVisit)->withdraw($corrects, $user);
             }
             DB::table('readings')->insert(self::rows($id, $system, $takenAt, $readings, $typed));
+            if ($corrects === null) {
+                Kit::query()->where('site_id', $system->site_id)->where('in_use', true)->where('tests_left', '>', 0)->whereIn('parameter', array_keys($readings))->decrement('tests_left');
+            }
             $visit->wasRecentlyCreated = true;
 
             return $visit;

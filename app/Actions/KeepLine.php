@@ -31,7 +31,7 @@ final readonly class KeepLine
     {
         $kits = array_map(static fn (Kit $kit): array => [$kit->unit, $kit->judge()], Kit::inUse($system->site));
 
-        return LogLine::read($text, array_values($system->vessels->map(static fn (Vessel $vessel): string => $vessel->name)->all()), kits: $kits);
+        return LogLine::read($text, array_values($system->vessels->map(static fn (Vessel $vessel): string => $vessel->name)->all()), kits: $kits, altitudeM: $system->site->altitude_m);
     }
 
     /**

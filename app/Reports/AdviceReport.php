@@ -9,7 +9,6 @@ use App\Models\WaterSource;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Judge\Advice;
-use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Point;
 use Ironwort\Core\Judge\State;
@@ -20,7 +19,7 @@ final readonly class AdviceReport
 {
     private const DAYS_BACK = 60;
 
-    public function __construct(private LimitTable $limits)
+    public function __construct(private Judging $limits)
     {
     }
 
@@ -40,7 +39,7 @@ final readonly class AdviceReport
         }
         $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id)?->reading('no3_n_mg_l');
 
-        return array_map(static fn (Advice $advice): array => ['text' => $advice->text, 'rule' => $advice->rule, 'from' => $advice->from], Advice::of($courses, $this->limits, $system->life_stage, $source));
+        return array_map(static fn (Advice $advice): array => ['text' => $advice->text, 'rule' => $advice->rule, 'from' => $advice->from], Advice::of($courses, $this->limits->table($system), $system->life_stage, $source));
     }
 
     /** @return array{context: string, tests: list<array{parameter: string, name: string, every_h: float, last_h: ?float, stands: string, own: bool}>} */

@@ -12,7 +12,6 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Filter\Carrying;
 use Ironwort\Core\Filter\Limit;
 use Ironwort\Core\Filter\StageKinds;
-use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
@@ -21,7 +20,7 @@ final readonly class CapacityReport
 {
     private const LIMITS = ['surface' => 'Surface', 'oxygen' => 'Oxygen', 'transport' => 'Flow'];
 
-    public function __construct(private Registry $registry, private SystemReport $systems, private StageKinds $kinds, private LimitTable $limits, private FeedPlan $feed, private FilterQuestion $question)
+    public function __construct(private Registry $registry, private SystemReport $systems, private StageKinds $kinds, private Judging $limits, private FeedPlan $feed, private FilterQuestion $question)
     {
     }
 
@@ -80,7 +79,7 @@ final readonly class CapacityReport
      */
     public function read(System $system, LatestWater $water, array $typed): array
     {
-        return [new Conditions($system, $water, $this->limits, $this->feed, $typed), CapacityWhatIf::read($system, $typed)];
+        return [new Conditions($system, $water, $this->limits->table($system), $this->feed, $typed), CapacityWhatIf::read($system, $typed)];
     }
 
     /**

@@ -16,7 +16,6 @@ use App\Models\Vessel;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Judge\AllowedAmmonia;
-use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Loop\PlaceKind;
@@ -25,7 +24,7 @@ use Ironwort\Core\Measure\Say;
 /** The bays whose every line is shut: a body of water of their own, for doses as for time. */
 final readonly class CutOff
 {
-    public function __construct(private Registry $registry, private LimitTable $limits, private SystemReport $systems, private VolumeReport $volumes)
+    public function __construct(private Registry $registry, private Judging $limits, private SystemReport $systems, private VolumeReport $volumes)
     {
     }
 
@@ -103,7 +102,7 @@ final readonly class CutOff
         $whole = $this->systems->biomass($system)->value;
         $feed = $system->feed();
         $aired = $system->pumps->contains(static fn (Pump $pump): bool => $pump->running && $pump->vessel_id === $vessel->id && in_array($pump->kind, ['air', 'airlift'], true));
-        $allowed = AllowedAmmonia::of($this->limits, $system->life_stage, $ph, $temperature);
+        $allowed = AllowedAmmonia::of($this->limits->table($system), $system->life_stage, $ph, $temperature);
         $input = [
             'volume_l' => max(1.0, $volume), 'biomass_kg' => $biomass, 'feed_g_d' => $whole > 0 ? ($feed->feed_g_d ?? 0.0) * $biomass / $whole : 0.0, 'protein_pct' => $feed->protein_pct ?? 38.0,
             'temp_c' => $temperature, 'ph' => $ph, 'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0, 'aired' => $aired ? 'yes' : 'no', 'nh3_limit_mg_l' => $allowed->unionisedLimit,

@@ -20,7 +20,6 @@ use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Filter\Colony;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\DailyLoad;
-use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Vessel\Shape;
@@ -33,7 +32,7 @@ final readonly class FilterQuestion
     /** How far back the load of a filter is followed, days. */
     private const WEEKS_BACK_D = 84;
 
-    public function __construct(private Registry $registry, private LimitTable $limits, private SystemReport $systems, private VolumeReport $volumes, private FeedPlan $feed, private StageKinds $kinds)
+    public function __construct(private Registry $registry, private Judging $limits, private SystemReport $systems, private VolumeReport $volumes, private FeedPlan $feed, private StageKinds $kinds)
     {
     }
 
@@ -77,13 +76,13 @@ final readonly class FilterQuestion
         $biomass = $this->systems->biomass($system)->value;
         $added = $whatIf->fishKg();
         $perKg = $biomass > 0 ? $values['feed_g_d'] / $biomass : 10.0;
-        $no3 = $this->limits->for($system->life_stage, Parameter::Nitrate)->above->watch;
+        $no3 = $this->limits->for($system, Parameter::Nitrate)->above->watch;
         $input = [
             'volume_l' => max(1.0, $this->volumes->inUse($system)->value), 'biomass_kg' => max(0.0, $biomass + $added), 'feed_g_d' => max(0.0, $values['feed_g_d'] + $perKg * $added),
             'protein_pct' => $values['protein_pct'], 'temp_c' => $values['temp_c'], 'ph' => $values['ph'], 'alkalinity_mg_l' => $values['alkalinity_mg_l'], 'altitude_m' => $system->site->altitude_m,
             'stages' => $stages, 'walls_m2' => $this->walls($system), 'tan_limit_mg_l' => $values['tan_mg_l'],
-            'nh3_limit_mg_l' => $this->limits->for($system->life_stage, Parameter::UnionisedAmmonia)->above->watch ?? 0.02,
-            'do_limit_mg_l' => $this->limits->for($system->life_stage, Parameter::Oxygen)->below->watch ?? 6.0,
+            'nh3_limit_mg_l' => $this->limits->for($system, Parameter::UnionisedAmmonia)->above->watch ?? 0.02,
+            'do_limit_mg_l' => $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
             'length_cm' => $whatIf->length(), 'surface_m2' => $this->surface($system), 'devices' => $this->devices($system),
         ];
         $plan = $system->feed();

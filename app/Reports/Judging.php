@@ -24,4 +24,16 @@ final readonly class Judging
 
         return $own === null ? $shipped : $shipped->with(OwnLimit::bounds($own->below), OwnLimit::bounds($own->above));
     }
+
+    /** The whole table as it holds for one system, for calculators that ask for several of its lines. */
+    public function table(System $system): LimitTable
+    {
+        $table = $this->limits;
+        foreach ($system->ownLimits as $own) {
+            $parameter = Parameter::tryFrom($own->parameter);
+            $table = $parameter === null ? $table : $table->with($system->life_stage, $this->for($system, $parameter));
+        }
+
+        return $table;
+    }
 }

@@ -24,6 +24,9 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class WaterMeaning
 {
+    /** Salt leaves by changes only; a reading this old still stands, days. */
+    private const SALT_STANDS_D = 14;
+
     public function __construct(private Judging $limits)
     {
     }
@@ -35,11 +38,12 @@ final readonly class WaterMeaning
     public function of(System $system, LatestWater $booked, array $typed = []): array
     {
         $strips = [];
+        $salt = $this->salt($booked, $typed);
         foreach (Parameter::measured() as $parameter) {
             $entry = $booked->get($parameter);
             $reading = $typed[$parameter->value] ?? $entry?->judged();
             if ($reading !== null) {
-                $strips[] = [$reading, $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, null)];
+                $strips[] = [$reading, $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, null, $salt)];
             }
         }
         foreach ($this->derived($system, $booked, $typed) as [$reading, $figure]) {
@@ -58,19 +62,19 @@ final readonly class WaterMeaning
             }
         }
 
-        return ['strips' => array_column($strips, 1), 'asks' => (object) Plausible::ask($typed, $last, $saturation), ...$this->worst($system, array_column($strips, 0))];
+        return ['strips' => array_column($strips, 1), 'asks' => (object) Plausible::ask($typed, $last, $saturation), ...$this->worst($system, array_column($strips, 0), $salt)];
     }
 
     /**
      * @param  list<Reading>  $readings
      * @return array{state: ?string, worst: ?string}
      */
-    private function worst(System $system, array $readings): array
+    private function worst(System $system, array $readings, float $salt): array
     {
         $worst = null;
         $sentence = null;
         foreach ($readings as $reading) {
-            $verdict = $this->limits->for($system, $reading->parameter)->judge($reading->interval);
+            $verdict = $this->limits->for($system, $reading->parameter)->shielded($salt)->judge($reading->interval);
             if ($worst === null || $verdict->state->worseThan($worst)) {
                 $worst = $verdict->state;
                 $sentence = $verdict->state === State::Good ? null : Sentence::of($reading, $verdict);
@@ -111,14 +115,24 @@ final readonly class WaterMeaning
             ];
         }
 
+        $alkalinity = $pick(Parameter::Alkalinity);
+        if ($ph !== null && $alkalinity !== null && $temperature !== null) {
+            $derived[] = [
+                $reading = Derived::carbonDioxide($ph, $alkalinity, $temperature, $salinity),
+                new Figure('CO₂', $reading->value, 'mg/L', 'carbonate.co2', 'co2_mg_l',
+                    ['ph' => $ph->value, 'alkalinity_mg_l' => $alkalinity->value, 'temp_c' => $temperature->value, 'salinity_g_l' => $salinity],
+                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$ph, $alkalinity, $temperature]), $ofSalt]),
+            ];
+        }
+
         return $derived;
     }
 
     /** @return array<string, mixed> */
-    private function strip(System $system, Reading $reading, ?Entry $entry, ?Figure $figure): array
+    private function strip(System $system, Reading $reading, ?Entry $entry, ?Figure $figure, float $salt = 0.0): array
     {
         $parameter = $reading->parameter;
-        $limits = $this->limits->for($system, $parameter);
+        $limits = $this->limits->for($system, $parameter)->shielded($salt);
         $verdict = $limits->judge($reading->interval);
         $shown = $parameter->shown(...);
 
@@ -141,6 +155,19 @@ final readonly class WaterMeaning
             'by' => $entry?->visit->user?->name,
             'figure' => $figure?->toArray(),
         ];
+    }
+
+    /**
+     * The salt that surely is in the water, g/L; nothing where it was not measured lately.
+     *
+     * @param  array<string, Reading>  $typed
+     */
+    private function salt(LatestWater $booked, array $typed): float
+    {
+        $entry = $booked->get(Parameter::Salinity);
+        $reading = $typed[Parameter::Salinity->value] ?? ($entry === null || $entry->taken_at->diffInDays(now()) > self::SALT_STANDS_D ? null : $entry->judged());
+
+        return $reading === null ? 0.0 : $reading->interval->low;
     }
 
     /** @param  array<string, Reading>  $typed */

@@ -68,6 +68,38 @@ final class ShelfTest extends TestCase
         self::assertSame('watch', $this->strip('no3_n_mg_l')['state']);
     }
 
+    public function test_ones_own_limit_holds_for_the_filter_too(): void
+    {
+        $this->log('am .1 ph 7 t 15 do 8 kh 6');
+        $allowed = fn (): string => collect($this->getJson('/api/systems/long-vat/capacity')->assertOk()->json('conditions'))->firstWhere('key', 'tan_mg_l')['text'];
+        self::assertSame('0.25 mg/L as N', $allowed());
+        $this->putJson('/api/systems/long-vat/limits/tan_mg_l', ['above' => ['watch' => '0.15', 'act' => '0.3', 'emergency' => '1'], 'reason' => 'show fish'])->assertOk();
+        self::assertSame('0.15 mg/L as N', $allowed());
+    }
+
+    public function test_nitrite_is_judged_with_the_salt_that_is_in_the_water(): void
+    {
+        $this->log('ni .5 @6:00');
+        self::assertSame('act', $this->strip('no2_n_mg_l')['state']);
+        $this->log('sa 1 @6:05');
+        self::assertSame('watch', $this->strip('no2_n_mg_l')['state']);
+        $this->travel(15)->days();
+        self::assertSame('act', $this->strip('no2_n_mg_l')['state'], 'salt measured too long ago shields nobody');
+    }
+
+    public function test_a_kit_has_one_test_less_after_each_and_none_for_a_correction(): void
+    {
+        $this->kit(['tests_left' => '2'])->assertOk();
+        $left = static fn (): ?int => Kit::query()->where('in_use', true)->value('tests_left');
+        $this->postJson('/api/systems/long-vat/visits', ['id' => '01JD00000000000000000000V1', 'readings' => $this->typed(['tan_mg_l' => '1'])])->assertCreated();
+        self::assertSame(1, $left());
+        $this->postJson('/api/systems/long-vat/visits', ['id' => '01JD00000000000000000000V2', 'corrects' => '01JD00000000000000000000V1', 'readings' => $this->typed(['tan_mg_l' => '.5'])])->assertCreated();
+        self::assertSame(1, $left());
+        $this->log('am .5');
+        $this->log('am .5');
+        self::assertSame(0, $left());
+    }
+
     public function test_a_source_water_is_tested_on_both_sides_and_its_nitrate_bounds_the_advice(): void
     {
         $this->putJson('/api/waters/'.self::WATER, ['name' => 'Tap', 'kind' => 'tap', 'unit_name' => 'carbon'])->assertOk();

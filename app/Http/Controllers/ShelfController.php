@@ -159,7 +159,7 @@ final class ShelfController extends Controller
                     'own' => $mine instanceof OwnLimit ? ['below' => $shown(OwnLimit::bounds($mine->below)), 'above' => $shown(OwnLimit::bounds($mine->above)), 'reason' => $mine->reason] : null,
                     'every_h' => $plan instanceof TestPlan ? $plan->every_h : null, 'planned' => $plan instanceof TestPlan,
                 ];
-            }, [...Parameter::measured(), Parameter::UnionisedAmmonia, Parameter::OxygenSaturation]),
+            }, [...Parameter::measured(), ...Parameter::derived()]),
         ]);
     }
 

@@ -6,10 +6,13 @@ namespace Ironwort\Core\Book;
 
 use Ironwort\Core\Judge\Kit;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
+use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\UnreadableNumber;
+use Ironwort\Core\Water\Oxygen;
 
 /**
  * One line of the log bar, read word by word.
@@ -19,6 +22,7 @@ use Ironwort\Core\Measure\UnreadableNumber;
  * Numbers alone are read in the order of `order`: `.1 0 20 7.8 18 8 6 9`; a dash leaves one out.
  * A code is followed by its number; a unit may stand right behind the number (`na 4.5n`, `t 64f`,
  * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before; `/bay 2` says where.
+ * `do 85%` is saturation at the temperature and salt of the same line, written down in mg/L.
  * `feed 220` is feed in grams, and all behind `note` is kept in the keeper's own words. Every fault is
  * pointed at by its place in the line.
  */
@@ -46,13 +50,14 @@ final readonly class LogLine
      * @param  list<Parameter>  $order  in which numbers alone are read
      * @param  array<string, array{?string, Kit}>  $kits  the usual kit of each parameter, and the unit it is marked in
      */
-    public static function read(string $line, array $places = [], array $order = self::ORDER, array $kits = []): self
+    public static function read(string $line, array $places = [], array $order = self::ORDER, array $kits = [], float $altitudeM = 0.0): self
     {
         preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
         $words = array_map(static fn (array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))), $found[0]);
         $entries = [];
         $faults = [];
         $time = $place = $feed = $note = null;
+        $share = null;
         $bare = 0;
         for ($i = 0; $i < count($words); $i++) {
             $word = $words[$i];
@@ -123,7 +128,16 @@ final readonly class LogLine
                 continue;
             }
             $i++;
+            if ($parameter === Parameter::Oxygen && preg_match('/^[\d.,]+%$/', $next->text) === 1 && ! isset($entries[$parameter->value])) {
+                $share = $next;
+
+                continue;
+            }
             self::take($parameter, $word, $next, $entries, $faults, $kits[$parameter->value] ?? null);
+        }
+
+        if ($share !== null) {
+            self::takeShare($share, $entries, $faults, $altitudeM);
         }
 
         return new self(array_values($entries), $time, $faults, $place, $feed, $note);
@@ -146,6 +160,36 @@ final readonly class LogLine
         } catch (UnreadableReading $fault) {
             $faults[] = new LogFault($number->at, mb_strlen($number->text), $fault->getMessage());
         }
+    }
+
+    /**
+     * Oxygen in percent of saturation, once the whole line is known.
+     *
+     * @param  array<string, LogEntry>  $entries
+     * @param  list<LogFault>  $faults
+     */
+    private static function takeShare(Word $share, array &$entries, array &$faults, float $altitudeM): void
+    {
+        $temperature = $entries[Parameter::Temperature->value] ?? null;
+        if ($temperature === null) {
+            $faults[] = new LogFault($share->at, mb_strlen($share->text), 'Percent of what? Type the temperature in the same line, as t 18.');
+
+            return;
+        }
+        $full = Oxygen::saturation($temperature->reading->value, ($entries[Parameter::Salinity->value] ?? null)?->reading->value ?? 0.0, Oxygen::pressureAtAltitude($altitudeM));
+        try {
+            $typed = TypedNumber::read(rtrim($share->text, '%'));
+            if ($typed->value > 300) {
+                throw UnreadableNumber::notANumber($share->text);
+            }
+        } catch (UnreadableNumber) {
+            $faults[] = new LogFault($share->at, mb_strlen($share->text), 'Oxygen is 0 to 300 % of saturation.');
+
+            return;
+        }
+        $half = $typed->halfStep * $full / 100;
+        $value = round($typed->value / 100 * $full, 2);
+        $entries[Parameter::Oxygen->value] = new LogEntry(new Reading(Parameter::Oxygen, $value, Interval::between(max(0.0, $value - $half), $value + $half)), (string) $value, (Parameter::Oxygen->units()[0] ?? null)?->value);
     }
 
     /**

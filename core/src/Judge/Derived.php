@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Ironwort\Core\Judge;
 
 use Ironwort\Core\Measure\Interval;
+use Ironwort\Core\Water\Carbonate;
 use Ironwort\Core\Water\Oxygen;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
 /**
  * Figures that follow from several readings, with the uncertainty of all of them.
  *
- * Both rise with each of their readings, so the ends of the interval are the ends of the readings.
+ * Each rises or falls throughout with each of its readings, so the ends of the interval are ends of the readings.
  */
 final readonly class Derived
 {
@@ -41,6 +42,18 @@ final readonly class Derived
                 $at($oxygen->interval->low, $temperature->interval->low),
                 $at($oxygen->interval->high, $temperature->interval->high),
             ),
+        );
+    }
+
+    public static function carbonDioxide(Reading $ph, Reading $alkalinity, Reading $temperature, float $salinityGL): Reading
+    {
+        $at = static fn (float $acidity, float $alk, float $temp): float => max(0.0, (new Carbonate($temp, $alk, $salinityGL))->co2($acidity));
+        $low = $at($ph->interval->high, $alkalinity->interval->low, $temperature->interval->high);
+
+        return new Reading(
+            Parameter::CarbonDioxide,
+            $at($ph->value, $alkalinity->value, $temperature->value),
+            Interval::between($low, max($low, $at($ph->interval->low, $alkalinity->interval->high, $temperature->interval->low))),
         );
     }
 }

@@ -56,6 +56,12 @@ final readonly class LimitTable
         return $this->limits[$stage][$parameter->value] ?? Limits::none($parameter);
     }
 
+    /** The same table with other limits for one life stage. */
+    public function with(string $stage, Limits $limits): self
+    {
+        return new self([...$this->limits, $stage => [...$this->limits[$stage] ?? [], $limits->parameter->value => $limits]], $this->stages);
+    }
+
     private static function bounds(?Row $row): ?Bounds
     {
         return $row === null ? null : new Bounds($row->number('watch'), $row->number('act'), $row->number('emergency'));

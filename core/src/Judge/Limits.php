@@ -41,6 +41,24 @@ final readonly class Limits
         return new self($this->parameter, $below ?? $this->below, $above ?? $this->above, min([$this->scaleFrom, ...$lines]), max([$this->scaleTo, ...array_map(static fn (float $line): float => 1.2 * $line, $lines)]), $this->source);
     }
 
+    /**
+     * Nitrite as chloride shields the fish from it: up to a tenth of the chloride it is watched rather than acted
+     * on. What is an emergency stays one, since salt buys time and mends nothing. Others stay as they are.
+     *
+     * @param  float  $salinityGL  of sodium chloride, 60.66 % of it chloride; the low end of the reading
+     *
+     * @source cp-advice
+     */
+    public function shielded(float $salinityGL): self
+    {
+        if ($this->parameter !== Parameter::Nitrite || $this->above === null) {
+            return $this;
+        }
+        $act = min($this->above->emergency, max($this->above->act, 606.6 * $salinityGL / 10));
+
+        return $act === $this->above->act ? $this : $this->with($this->below, new Bounds($this->above->watch, $act, $this->above->emergency));
+    }
+
     public function judge(Interval $reading): Verdict
     {
         $low = $this->beyond($this->below, -$reading->low, -1);

@@ -8,7 +8,7 @@ use Ironwort\Core\Measure\Quantity;
 use Ironwort\Core\Measure\Unit;
 
 /**
- * What keepers measure, and the two figures that follow from it.
+ * What keepers measure, and the figures that follow from it.
  *
  * The value of each case is the canonical key; canonical units are those of the calculators.
  */
@@ -29,11 +29,18 @@ enum Parameter: string
     case Silt = 'silt_cm';
     case UnionisedAmmonia = 'nh3_n_mg_l';
     case OxygenSaturation = 'do_sat_pct';
+    case CarbonDioxide = 'co2_mg_l';
 
     /** @return list<self> what is read off a kit or probe, in the order it is usually done */
     public static function measured(): array
     {
         return [self::Ammonia, self::Nitrite, self::Nitrate, self::Ph, self::Temperature, self::Oxygen, self::Alkalinity, self::Hardness, self::Salinity, self::Chlorine, self::Redox, self::Clarity, self::Silt];
+    }
+
+    /** @return list<self> what follows from what is measured */
+    public static function derived(): array
+    {
+        return [self::UnionisedAmmonia, self::OxygenSaturation, self::CarbonDioxide];
     }
 
     public function name(): string
@@ -54,6 +61,7 @@ enum Parameter: string
             self::Silt => 'Silt',
             self::UnionisedAmmonia => 'Un-ionised ammonia',
             self::OxygenSaturation => 'Oxygen saturation',
+            self::CarbonDioxide => 'CO₂',
         };
     }
 
@@ -109,7 +117,7 @@ enum Parameter: string
     {
         return match ($this) {
             self::Ph => null,
-            self::Oxygen, self::Chlorine => 'mg/L',
+            self::Oxygen, self::Chlorine, self::CarbonDioxide => 'mg/L',
             self::Redox => 'mV',
             self::Clarity, self::Silt => 'cm',
             self::OxygenSaturation => '%',
@@ -135,6 +143,7 @@ enum Parameter: string
             self::Temperature => [0.0, 40.0],
             self::Oxygen => [0.0, 30.0],
             self::OxygenSaturation => [0.0, 400.0],
+            self::CarbonDioxide => [0.0, 1000.0],
             self::Alkalinity, self::Hardness => [0.0, 1000.0],
             self::Salinity => [0.0, 40.0],
             self::Chlorine => [0.0, 10.0],
@@ -158,7 +167,7 @@ enum Parameter: string
             self::Nitrate => 1.13,
             self::Ph => 0.5,
             self::Temperature, self::Oxygen => 1.0,
-            self::OxygenSaturation => 5.0,
+            self::OxygenSaturation, self::CarbonDioxide => 5.0,
             self::Alkalinity, self::Hardness => 17.85,
             self::Salinity => 0.5,
             self::Chlorine => 0.1,

@@ -48,6 +48,17 @@ final class LogLineTest extends TestCase
         self::assertSame([[0, 1], [6, 4]], $faults('é ph  7psu'), 'a unit unknown here');
     }
 
+    public function test_oxygen_in_percent_is_read_at_the_temperature_of_its_line(): void
+    {
+        // 9.092 mg/L at 20 °C, 1 atm (Standard Methods 4500-O, table of saturation).
+        $read = static fn (string $line, float $altitude = 0.0): ?float => (array_values(array_filter(LogLine::read($line, altitudeM: $altitude)->entries, static fn (LogEntry $e): bool => $e->reading->parameter->value === 'do_mg_l'))[0] ?? null)?->reading->value;
+        self::assertEqualsWithDelta(0.85 * 9.092, $read('do 85% t 20'), 0.006);
+        self::assertEqualsWithDelta(9.09, $read('t 20 do 100%'), 0.006);
+        self::assertLessThan(0.9 * 9.09, $read('t 20 do 100%', 1000.0));
+        self::assertSame([3, 3], [LogLine::read('do 85%')->faults[0]->at, LogLine::read('do 85%')->faults[0]->length]);
+        self::assertCount(1, LogLine::read('do 800% t 20')->faults);
+    }
+
     public function test_yesterday_evening(): void
     {
         $time = LogLine::read('t 18 yesterday 19:00')->time;

@@ -41,6 +41,28 @@ final class JudgementTest extends TestCase
         self::assertSame('act', $this->state('adult', Parameter::Ph, 9.0, 9.2));
     }
 
+    /** Common practice, no source: ten parts of chloride to one of nitrite nitrogen. */
+    public function test_salt_shields_from_nitrite_up_to_what_is_an_emergency_in_any_water(): void
+    {
+        $word = static fn (float $salt, float $nitrite): string => Library::shipped()->limits()->for('adult', Parameter::Nitrite)->shielded($salt)->judge(Interval::exactly($nitrite))->state->value;
+        self::assertSame(['act', 'watch', 'watch'], [$word(0.0, 0.5), $word(0.0083, 0.5), $word(3.0, 0.9)]);
+        self::assertSame('act', $word(0.0081, 0.5), 'a little less than ten parts');
+        self::assertSame('emergency', $word(3.0, 1.1));
+        $ammonia = Library::shipped()->limits()->for('adult', Parameter::Ammonia);
+        self::assertSame($ammonia, $ammonia->shielded(3.0));
+    }
+
+    public function test_co2_follows_from_ph_and_kh_with_the_spread_of_both(): void
+    {
+        $reading = static fn (Parameter $p, float $low, float $high): Reading => new Reading($p, ($low + $high) / 2, Interval::between($low, $high));
+        $co2 = Derived::carbonDioxide($reading(Parameter::Ph, 6.95, 7.05), $reading(Parameter::Alkalinity, 89.25, 107.1), $reading(Parameter::Temperature, 19.5, 20.5), 0.0);
+        // The rule of thumb, 3 dKH 10^(7 - pH), which reads about 15 % low at 20 °C (common practice).
+        self::assertEqualsWithDelta(3 * 5.5 / 0.85, $co2->value, 0.6);
+        self::assertGreaterThan(1.1 * $co2->value, $co2->interval->high);
+        self::assertLessThan(0.9 * $co2->value, $co2->interval->low);
+        self::assertSame('watch', $this->state('adult', Parameter::CarbonDioxide, $co2->interval->low, $co2->interval->high));
+    }
+
     public function test_fry_are_judged_more_strictly_than_adults(): void
     {
         $nitrate = 15 / 4.4268;

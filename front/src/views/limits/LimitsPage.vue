@@ -46,7 +46,7 @@ const EVERY = [
 ] as const
 const every = (row: Row) => (!row.planned ? 'usual' : row.every_h === null ? 'never' : String(row.every_h))
 const CONTEXTS: Record<string, string> = { routine: 'routine', quarantine: 'quarantine', start: 'a filter being started', incident: 'an incident' }
-const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct'].includes(parameter)
+const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].includes(parameter)
 </script>
 
 <template>

@@ -16,7 +16,7 @@ const due = computed(() => props.system.schedule.tests.filter((test) => test.sta
 const share = computed(() => Object.fromEntries(props.system.capacity.stages.map((stage) => [stage.id, stage.share])))
 
 /** Every computed figure of the page stands beside the reading it follows from. */
-const after: Record<string, string> = { nh3_n_mg_l: 'tan_mg_l', do_sat_pct: 'do_mg_l' }
+const after: Record<string, string> = { nh3_n_mg_l: 'tan_mg_l', do_sat_pct: 'do_mg_l', co2_mg_l: 'alkalinity_mg_l' }
 const strips = computed(() => {
   const all = props.system.water.strips
   const measured = all.filter((strip) => !after[strip.parameter])

@@ -76,7 +76,7 @@ const errors = computed<FieldErrors>(() => ({ ...(asked.value === '{}' ? {} : me
 const strips = computed(() => (asked.value === '{}' ? [] : (meaning.data.value?.strips ?? [])))
 const strip = (parameter: string) => (filled.value[parameter] && !errors.value[`readings.${parameter}`] ? strips.value.find((s) => s.parameter === parameter) : undefined)
 const derived = computed(() =>
-  strips.value.filter((s) => (s.parameter === 'nh3_n_mg_l' && strip('tan_mg_l')) || (s.parameter === 'do_sat_pct' && strip('do_mg_l'))),
+  strips.value.filter((s) => (s.parameter === 'nh3_n_mg_l' && strip('tan_mg_l')) || (s.parameter === 'do_sat_pct' && strip('do_mg_l')) || (s.parameter === 'co2_mg_l' && strip('ph'))),
 )
 const asks = computed<Record<string, string>>(() => (asked.value === '{}' ? {} : (meaning.data.value?.asks ?? {})))
 const shelf = useShelf()
