@@ -54,6 +54,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/book.csv', [BookController::class, 'csv']);
     Route::post('systems/{system}/book/preview', [BookController::class, 'preview']);
     Route::post('systems/{system}/book/import', [BookController::class, 'import']);
+    Route::get('imports/{id}', [BookController::class, 'progress'])->whereUlid('id');
     Route::put('systems/{system}/probe', [BookController::class, 'probe']);
     Route::get('systems/{system}/score', [BookController::class, 'score']);
     Route::put('systems/{system}/notes/{id}', [BookController::class, 'note'])->whereUlid('id');

@@ -85,14 +85,15 @@ final readonly class ReadingsCsv
 
     /**
      * @param  ?array<int, array{parameter: string, unit: ?string}>  $mapping
+     * @param  ?\Closure(float): void  $progress  told the share that is done, 0 to 1: reading to a half, writing to the end
      * @return array{visits: int, readings: int, known: int}
      *
      * @throws BadInput when any row cannot be used; nothing is then kept
      */
-    public function import(System $system, User $user, string $text, ?array $mapping): array
+    public function import(System $system, User $user, string $text, ?array $mapping, ?\Closure $progress = null): array
     {
         $table = CsvTable::read($text);
-        [$visits, $errors, $known] = $this->visits($system, $table, $mapping ?? $this->guess($table->head));
+        [$visits, $errors, $known] = $this->visits($system, $table, $mapping ?? $this->guess($table->head), $progress);
         if ($errors !== []) {
             throw BadInput::at('csv', count($errors).' of its cells cannot be used; nothing was kept. '.array_key_first($errors).': '.reset($errors));
         }
@@ -100,8 +101,9 @@ final readonly class ReadingsCsv
             throw BadInput::at('csv', 'No column of it holds readings: say what its columns are.');
         }
         $readings = 0;
-        DB::transaction(static function () use ($system, $user, $visits, &$readings): void {
-            foreach (array_chunk($visits, self::CHUNK) as $chunk) {
+        DB::transaction(static function () use ($system, $user, $visits, $progress, &$readings): void {
+            foreach (array_chunk($visits, self::CHUNK) as $n => $chunk) {
+                $progress?->__invoke(0.5 + 0.5 * $n * self::CHUNK / count($visits));
                 $visitRows = $readingRows = [];
                 foreach ($chunk as $visit) {
                     $id = strtoupper((string) Str::ulid());
@@ -148,9 +150,10 @@ final readonly class ReadingsCsv
 
     /**
      * @param  array<int, array{parameter: string, unit: ?string}>  $mapping
+     * @param  ?\Closure(float): void  $progress
      * @return array{list<array{at: Carbon, vessel_id: ?string, readings: array<string, Reading>, typed: array<string, array{typed: string, unit: ?string}>}>, array<string, string>, int} visits, errors by place, rows the book has already
      */
-    private function visits(System $system, CsvTable $table, array $mapping): array
+    private function visits(System $system, CsvTable $table, array $mapping, ?\Closure $progress = null): array
     {
         if (count($table->rows) > self::MOST_ROWS) {
             throw BadInput::at('csv', 'More than '.number_format(self::MOST_ROWS).' rows: cut it into parts.');
@@ -167,6 +170,9 @@ final readonly class ReadingsCsv
         $visits = $errors = [];
         $known = 0;
         foreach ($table->rows as $n => $row) {
+            if ($n % self::CHUNK === 0) {
+                $progress?->__invoke(0.5 * $n / count($table->rows));
+            }
             $at = self::when($row[$time] ?? '', $system->site->timezone);
             if ($at === null || $at->isFuture()) {
                 $errors['row '.($n + 2)] = $at === null ? '“'.mb_substr($row[$time] ?? '', 0, 30).'” is no time.' : 'This time is still to come.';

@@ -44,6 +44,23 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
   await expect(page.getByText('Kept 2 visits with 2 readings.')).toBeVisible()
 })
 
+test('on a phone the log bar has keys of its own, with the steps of the kit', async ({ yard: page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/arrivals')
+  const bar = page.getByRole('search', { name: 'Log bar' })
+  await bar.getByRole('button', { name: '123' }).click()
+  const keypad = bar.getByRole('group', { name: 'Keypad' })
+  await keypad.getByRole('button', { name: 'Ammonia', exact: true }).click()
+  await keypad.getByRole('group', { name: 'Steps of Ammonia' }).getByRole('button', { name: '0.25', exact: true }).click()
+  await keypad.getByRole('button', { name: 'pH', exact: true }).click()
+  for (const key of ['7', '.', '8', '5']) await keypad.getByRole('button', { name: key, exact: true }).click()
+  await keypad.getByRole('button', { name: 'Rub out' }).click()
+  await expect(bar.getByRole('textbox')).toHaveValue('am 0.25 ph 7.8')
+  await accessible(page)
+  await bar.getByRole('button', { name: 'Keep' }).click()
+  await expect(bar.getByRole('textbox')).toHaveValue('')
+})
+
 test('a kit is put on the shelf, its colours are keys of the test, and a limit of one\'s own is told with its reason', async ({ yard: page }) => {
   await page.goto('/shelf')
   await page.getByRole('button', { name: 'Add a kit' }).click()

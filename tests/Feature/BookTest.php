@@ -8,6 +8,7 @@ use App\Book\WholeBook;
 use App\Models\Note;
 use App\Models\Visit;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ironwort\Core\Calc\BadInput;
 use Tests\TestCase;
@@ -168,7 +169,10 @@ final class BookTest extends TestCase
         $csv = $this->get('/api/systems/long-vat/book.csv')->assertOk()->streamedContent();
         self::assertStringStartsWith('taken_at,bay,by,Ammonia [mg/L as N],', $csv);
         $other = $this->systemOf($this->site, 'Other', 'other');
-        $this->postJson('/api/systems/other/book/import', ['csv' => $csv])->assertOk()->assertJsonPath('readings', 8);
+        $progress = strtoupper((string) Str::ulid());
+        $this->getJson("/api/imports/{$progress}")->assertOk()->assertJsonPath('done', null);
+        $this->postJson('/api/systems/other/book/import', ['csv' => $csv, 'progress' => $progress])->assertOk()->assertJsonPath('readings', 8);
+        self::assertGreaterThanOrEqual(0.5, $this->getJson("/api/imports/{$progress}")->json('done'));
         foreach (DB::table('readings')->where('system_id', $this->system->id)->get() as $reading) {
             $twin = DB::table('readings')->where('system_id', $other->id)->where('parameter', $reading->parameter)->first();
             self::assertEqualsWithDelta((float) $reading->value, (float) $twin->value, 1e-3 * max(1, abs((float) $reading->value)), $reading->parameter);

@@ -15,7 +15,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Parameter;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -134,7 +136,19 @@ final class BookController extends Controller
         Gate::authorize('write');
         $system->load(['site', 'vessels']);
 
-        return new JsonResponse($csv->import($system, $this->person($request), $this->text($request), $this->mapping($request)));
+        $key = $request->input('progress');
+        $told = Cache::store('file');
+        $tell = is_string($key) && Str::isUlid($key) ? static fn (float $done): bool => $told->put("import-{$key}", $done, 3600) : null;
+
+        return new JsonResponse($csv->import($system, $this->person($request), $this->text($request), $this->mapping($request), $tell === null ? null : static function (float $done) use ($tell): void {
+            $tell($done);
+        }));
+    }
+
+    /** How far an import is, 0 to 1; nothing before it begins. */
+    public function progress(string $id): JsonResponse
+    {
+        return new JsonResponse(['done' => Cache::store('file')->get("import-{$id}")]);
     }
 
     /** @return ?array{type: string, picture: string} */

@@ -16,6 +16,8 @@ use Illuminate\Support\Facades\Gate;
 use Ironwort\Core\Book\LogFault;
 use Ironwort\Core\Book\LogLine;
 use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
 
 /** The log bar: what a line is understood as, and keeping it. */
 final class LogController extends Controller
@@ -31,7 +33,7 @@ final class LogController extends Controller
         $understood = $meaning->of($system, LatestWater::of($system), $readings);
 
         return new JsonResponse([
-            'readings' => array_values(array_filter($understood['strips'], static fn (array $strip): bool => isset($readings[$strip['parameter']]) || ($strip['figure'] !== null && $readings !== []))),
+            'readings' => array_values(array_filter($understood['strips'], static fn (array $strip): bool => isset($readings[$strip['parameter']]) || self::follows($strip['parameter'], $readings))),
             'taken_at' => $line->time === null ? null : KeepLine::when($line->time, $system->site->timezone)->toIso8601ZuluString(),
             'asks' => $understood['asks'],
             'place' => $line->place,
@@ -39,6 +41,12 @@ final class LogController extends Controller
             'note' => $line->note,
             'faults' => array_map(static fn (LogFault $fault): array => ['at' => $fault->at, 'length' => $fault->length, 'message' => $fault->message], $line->faults),
         ]);
+    }
+
+    /** @param  array<string, Reading>  $typed */
+    private static function follows(mixed $parameter, array $typed): bool
+    {
+        return array_filter(Parameter::tryFrom(is_string($parameter) ? $parameter : '')?->follows() ?? [], static fn (Parameter $of): bool => isset($typed[$of->value])) !== [];
     }
 
     public function store(Request $request, System $system): JsonResponse

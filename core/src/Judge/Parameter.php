@@ -43,6 +43,17 @@ enum Parameter: string
         return [self::UnionisedAmmonia, self::OxygenSaturation, self::CarbonDioxide];
     }
 
+    /** @return list<self> the readings a derived one is worked out from; none for what is measured */
+    public function follows(): array
+    {
+        return match ($this) {
+            self::UnionisedAmmonia => [self::Ammonia, self::Ph, self::Temperature],
+            self::OxygenSaturation => [self::Oxygen, self::Temperature],
+            self::CarbonDioxide => [self::Ph, self::Alkalinity, self::Temperature],
+            default => [],
+        };
+    }
+
     public function name(): string
     {
         return match ($this) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMutation, useQuery } from '@tanstack/vue-query'
-import { useDebounce, useSessionStorage } from '@vueuse/core'
+import { useDebounce, useMediaQuery, useSessionStorage } from '@vueuse/core'
 import { ulid } from 'ulid'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -9,6 +9,7 @@ import { refreshSystem, useSystems } from '@/api/queries'
 import { lastBooked } from '@/state/booked'
 import { clock } from '@/units/time'
 import FigureButton from './FigureButton.vue'
+import LogKeypad from './LogKeypad.vue'
 import StateMark from './StateMark.vue'
 
 defineProps<{ writes: boolean }>()
@@ -18,6 +19,10 @@ const systems = useSystems()
 const line = useSessionStorage('log-line', '')
 const key = useSessionStorage('log-key', ulid())
 const chosen = ref<string>()
+/** On a narrow screen the bar opens its own keys, and the device's keyboard stays away until words are wanted. */
+const narrow = useMediaQuery('(max-width: 720px)')
+const keys = ref(false)
+const keypad = computed(() => narrow.value && keys.value)
 const box = useTemplateRef<HTMLInputElement>('box')
 
 watch(
@@ -69,7 +74,8 @@ defineExpose({ focus: () => box.value?.focus() })
           <option v-for="system in systems.data.value ?? []" :key="system.slug" :value="system.slug">{{ system.name }}</option>
         </select>
       </label>
-      <input ref="box" v-model="line" class="box" aria-label="Readings, as am .5 ni .1 ph 7.8 t 18.5" placeholder="am .5 ni .1 na 20 ph 7.8 t 18.5 do 7.2 kh 6 @7:10" autocomplete="off" autocapitalize="off" spellcheck="false" maxlength="500" :disabled="!writes" />
+      <input ref="box" v-model="line" class="box" aria-label="Readings, as am .5 ni .1 ph 7.8 t 18.5" placeholder="am .5 ni .1 na 20 ph 7.8 t 18.5 do 7.2 kh 6 @7:10" autocomplete="off" autocapitalize="off" spellcheck="false" maxlength="500" :inputmode="keypad ? 'none' : 'text'" :disabled="!writes" />
+      <button v-if="narrow && writes" type="button" class="keys" :aria-expanded="keypad" @click="keys = !keys">123</button>
       <button v-if="busy" type="submit" class="keep" :disabled="keep.isPending.value">{{ keep.isPending.value ? 'Keeping …' : 'Keep' }}</button>
     </div>
     <div v-if="busy" class="understood small" aria-live="polite">
@@ -89,6 +95,7 @@ defineExpose({ focus: () => box.value?.focus() })
         <li v-if="understood.data.value.taken_at" class="soft">taken {{ clock(understood.data.value.taken_at) }}</li>
       </ul>
     </div>
+    <LogKeypad v-if="keypad" v-model="line" @close="keys = false; box?.focus()" />
   </form>
 </template>
 
@@ -156,6 +163,15 @@ select {
   background: var(--water);
   color: var(--on-water);
   cursor: pointer;
+}
+
+.keys {
+  font: inherit;
+  min-width: 3rem;
+  border: 0;
+  border-left: 1px solid var(--hair);
+  background: transparent;
+  color: var(--water);
 }
 
 .understood {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { useMutation } from '@tanstack/vue-query'
+import { useMutation, useQuery } from '@tanstack/vue-query'
 import { NButton } from 'naive-ui'
+import { ulid } from 'ulid'
 import { computed, ref } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem, useVocabulary } from '@/api/queries'
@@ -13,13 +14,22 @@ const columns = ref<{ head: string; parameter: string; unit: string | null }[]>(
 const path = () => ({ params: { path: { system: props.system.slug } } })
 const body = () => ({ csv: text.value, ...(columns.value.length ? { columns: columns.value.map(({ parameter, unit }) => ({ parameter, unit })) } : {}) })
 
+const key = ref('')
+
 const look = useMutation({
   mutationFn: () => answer(() => api.POST('/api/systems/{system}/book/preview', { ...path(), body: body() })),
   onSuccess: (preview: CsvPreview) => (columns.value = preview.columns.map((column) => ({ ...column }))),
 })
 const take = useMutation({
-  mutationFn: () => answer(() => api.POST('/api/systems/{system}/book/import', { ...path(), body: body() })),
+  mutationFn: () => answer(() => api.POST('/api/systems/{system}/book/import', { ...path(), body: { ...body(), progress: key.value } })),
+  onMutate: () => (key.value = ulid()),
   onSuccess: () => refreshSystem(props.system.slug),
+})
+const progress = useQuery({
+  queryKey: ['import', key],
+  enabled: computed(() => take.isPending.value && key.value !== ''),
+  refetchInterval: 400,
+  queryFn: () => answer(() => api.GET('/api/imports/{id}', { params: { path: { id: key.value } } })),
 })
 const trouble = computed(() => {
   const error = take.error.value ?? look.error.value
@@ -68,7 +78,7 @@ function changed(column: { parameter: string; unit: string | null }): void {
         <p>{{ look.data.value.count }} visits with {{ look.data.value.readings }} readings<template v-if="look.data.value.known">; {{ look.data.value.known }} are in the book already and stay out</template>.</p>
         <ul v-if="look.data.value.error_count"><li v-for="fault in look.data.value.errors.slice(0, 10)" :key="fault.at" class="fault">{{ fault.at }}: {{ fault.message }}</li><li v-if="look.data.value.error_count > 10" class="soft">and {{ look.data.value.error_count - 10 }} more</li></ul>
         <NButton type="primary" :loading="take.isPending.value" :disabled="look.data.value.error_count > 0 || look.data.value.count === 0" @click="take.mutate()">Bring them in</NButton>
-        <progress v-if="take.isPending.value" aria-label="Bringing them in" />
+        <progress v-if="take.isPending.value" :value="progress.data.value?.done ?? undefined" max="1" aria-label="Bringing them in" />
         <p v-if="take.data.value" role="status">Kept {{ take.data.value.visits }} visits with {{ take.data.value.readings }} readings.</p>
       </template>
     </div>
