@@ -18,6 +18,7 @@ use App\Http\Controllers\TimerController;
 use App\Http\Controllers\VisitController;
 use App\Http\Controllers\VocabularyController;
 use App\Http\Controllers\VolumeController;
+use App\Http\Controllers\WaterController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('health', HealthController::class)->withoutMiddleware('web');
@@ -70,6 +71,10 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/what-ifs', [FilterController::class, 'whatIfs']);
     Route::put('systems/{system}/what-ifs/{id}', [FilterController::class, 'keepWhatIf'])->whereUlid('id');
     Route::delete('systems/{system}/what-ifs/{id}', [FilterController::class, 'removeWhatIf'])->whereUlid('id');
+
+    Route::get('systems/{system}/water', [WaterController::class, 'show']);
+    Route::put('systems/{system}/changes/{id}', [WaterController::class, 'book'])->whereUlid('id');
+    Route::delete('systems/{system}/changes/{id}', [WaterController::class, 'withdraw'])->whereUlid('id');
 
     Route::get('systems/{system}/plumbing', [PlumbingController::class, 'show']);
     Route::post('systems/{system}/plumbing/what-if', [PlumbingController::class, 'whatIf']);

@@ -14,13 +14,14 @@ use App\Models\ShutOff;
 use App\Models\System;
 use App\Models\Visit;
 use App\Models\VolumeChoice;
+use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 
 /** The entries of a system's book, newest first: what was tested, fed, seen, done, and what came and went. */
 final readonly class BookReport
 {
-    public const KINDS = ['tests', 'feeds', 'notes', 'fish', 'filter'];
+    public const KINDS = ['tests', 'feeds', 'notes', 'water', 'fish', 'filter'];
 
     private const PAGE = 40;
 
@@ -48,7 +49,7 @@ final readonly class BookReport
     public function marks(System $system, Carbon $from, Carbon $to): array
     {
         $marks = [];
-        foreach (['notes', 'fish', 'filter'] as $kind) {
+        foreach (['notes', 'water', 'fish', 'filter'] as $kind) {
             foreach ($this->kind($system, $kind, $to, 200) as $entry) {
                 if ($entry['at'] >= $from->toIso8601ZuluString()) {
                     $marks[] = ['at' => $entry['at'], 'kind' => $kind, 'text' => $entry['text']];
@@ -66,6 +67,7 @@ final readonly class BookReport
             'tests' => $this->tests($system, $before, $most),
             'feeds' => $this->feeds($system, $before, $most),
             'notes' => $this->notes($system, $before, $most),
+            'water' => $this->water($system, $before, $most),
             'fish' => $this->fish($system, $before, $most),
             default => $this->filter($system, $before, $most),
         };
@@ -123,6 +125,15 @@ final readonly class BookReport
 
             return self::entry($event->id, 'fish', $event->happened_on, $event->user?->name, $text.($event->reason === null ? '' : ": {$event->reason}"));
         });
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function water(System $system, Carbon $before, int $most): Collection
+    {
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()->with(['water', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->where('changed_at', '<', $before)->orderByDesc('changed_at')->limit($most)->get();
+
+        return $changes->map(static fn (WaterChange $change): array => self::entry($change->id, 'water', $change->changed_at, $change->user?->name, $change->text()));
     }
 
     /** @return Collection<int, array<string, mixed>> */

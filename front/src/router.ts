@@ -17,6 +17,7 @@ export const router = createRouter({
         { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
         { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
         { path: 'limits', name: 'limits', component: () => import('./views/limits/LimitsPage.vue') },
+        { path: 'water', name: 'water', component: () => import('./views/water/WaterPage.vue') },
         { path: 'plumbing', name: 'plumbing', component: () => import('./views/plumbing/PlumbingPage.vue') },
         { path: 'build', name: 'build', component: () => import('./views/build/BuildPage.vue') },
       ],

@@ -89,6 +89,14 @@ export const useFish = (slug: MaybeRefOrGetter<string>) =>
     queryFn: () => answer(() => api.GET('/api/systems/{system}/fish', { params: { path: { system: toValue(slug) } } })),
   })
 
+/** The water beside the water that comes in; what is typed is asked with it. */
+export const useWater = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['water', computed(() => toValue(slug)), computed(() => toValue(typed))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/water', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+    placeholderData: (previous) => previous,
+  })
+
 /** Kits and source waters of the site. */
 export const useShelf = () => useQuery({ queryKey: ['shelf'], queryFn: () => answer(() => api.GET('/api/shelf')) })
 
@@ -141,6 +149,7 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['shelf'] }),
     queryClient.invalidateQueries({ queryKey: ['score', slug] }),
     queryClient.invalidateQueries({ queryKey: ['filter', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['water', slug] }),
     queryClient.invalidateQueries({ queryKey: ['what-ifs', slug] }),
   ])
 }

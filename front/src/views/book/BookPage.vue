@@ -16,6 +16,7 @@ const KINDS = [
   ['feeds', 'feeds'],
   ['notes', 'notes'],
   ['fish', 'fish'],
+  ['water', 'water'],
   ['filter', 'filter and build'],
 ] as const
 

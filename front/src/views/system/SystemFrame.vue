@@ -22,6 +22,7 @@ const system = useSystem(slug)
           <RouterLink :to="{ name: 'book', params: { system: slug } }">Book</RouterLink>
           <RouterLink :to="{ name: 'capacity', params: { system: slug } }">Capacity</RouterLink>
           <RouterLink :to="{ name: 'fish', params: { system: slug } }">Fish</RouterLink>
+          <RouterLink :to="{ name: 'water', params: { system: slug } }">Water</RouterLink>
           <RouterLink :to="{ name: 'plumbing', params: { system: slug } }">Plumbing</RouterLink>
           <RouterLink :to="{ name: 'build', params: { system: slug } }">Build</RouterLink>
         </nav>

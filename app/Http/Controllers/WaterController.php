@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\TypedInputs;
+use App\Models\System;
+use App\Models\WaterChange;
+use App\Models\WaterSource;
+use App\Reports\LatestWater;
+use App\Reports\VolumeReport;
+use App\Reports\WaterReport;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Measure\Say;
+
+/** Water to be changed, and water that was. */
+final class WaterController extends Controller
+{
+    public function __construct(private readonly WaterReport $report)
+    {
+    }
+
+    public function show(Request $request, System $system): JsonResponse
+    {
+        return new JsonResponse($this->report->of($system->load(['site', 'stages', 'vessels', 'ownLimits']), LatestWater::of($system), (array) $request->query()));
+    }
+
+    /** Books a change or a top-up by litres or percent; the same key again changes nothing. */
+    public function book(Request $request, System $system, string $id, VolumeReport $volumes): JsonResponse
+    {
+        Gate::authorize('write');
+        $values = (new TypedInputs([Input::choice('kind', 'What it was', WaterChange::KINDS), Input::number('change_l', 'Litres', 'L', 0.1, 1e8)->optional(), Input::number('change_pct', 'Share', '%', 0.01, 100)->insteadOf('change_l')]))->read($request->all());
+        $volume = $volumes->inUse($system->load(['site', 'vessels']))->value;
+        $litres = is_numeric($values['change_l'] ?? null) ? (float) $values['change_l'] : (is_numeric($values['change_pct'] ?? null) ? (float) $values['change_pct'] / 100 * $volume : throw BadInput::at('change_l', 'Say how much.'));
+        if ($volume <= 0) {
+            throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
+        }
+        if ($litres > $volume) {
+            throw BadInput::at('change_l', 'No more can be changed than there is: '.Say::number($volume, 4).' L.');
+        }
+        $water = $request->input('water');
+        if (is_string($water) && $water !== '' && ! WaterSource::query()->where('site_id', $system->site_id)->whereKey($water)->exists()) {
+            throw BadInput::at('water', 'There is no such water.');
+        }
+        WaterChange::query()->firstOrCreate(['id' => strtoupper($id)], ['kind' => $values['kind'], 'litres' => $litres, 'volume_l' => $volume, 'water_id' => is_string($water) && $water !== '' ? $water : null, 'changed_at' => now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+
+        return $this->show($request, $system);
+    }
+
+    /** Takes a booked change back; it stays in the book, unseen. */
+    public function withdraw(Request $request, System $system, string $id): JsonResponse
+    {
+        Gate::authorize('write');
+        WaterChange::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->whereNull('withdrawn_at')->update(['withdrawn_at' => now()]);
+
+        return $this->show($request, $system);
+    }
+}

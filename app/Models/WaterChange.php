@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * Water that was changed or topped up.
+ *
+ * @property string $kind batch or topup
+ * @property float $litres
+ * @property float $volume_l of the system as doses used it then
+ * @property Carbon $changed_at
+ * @property ?WaterSource $water
+ * @property ?User $user
+ */
+final class WaterChange extends Part
+{
+    public const KINDS = ['batch', 'topup'];
+
+    protected $table = 'changes';
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['litres' => 'float', 'volume_l' => 'float', 'changed_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<WaterSource, $this> */
+    public function water(): BelongsTo
+    {
+        return $this->belongsTo(WaterSource::class, 'water_id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    public function text(): string
+    {
+        $from = $this->water === null ? '' : " from {$this->water->name}";
+
+        return $this->kind === 'topup'
+            ? number_format($this->litres).' L topped up for evaporation'.$from
+            : number_format($this->litres).' L changed, '.round(100 * $this->litres / $this->volume_l, 1).' % of the water'.$from;
+    }
+}
