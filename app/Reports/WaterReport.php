@@ -139,7 +139,7 @@ final readonly class WaterReport
             $steps[] = ['day' => $step['day'] + 1, 'litres' => $step['change_l'], 'pct' => $step['change_pct'], 'minutes' => $step['minutes'], 'after' => $this->number($goal, $this->mix($step['after'])[$goal->value])];
         }
 
-        return ['reachable' => $result->figures['reachable'], 'reason' => $result->figures['reason'], 'unit' => $goal->symbol(), 'name' => $goal->name(), 'steps' => $steps, 'total' => $result->figures['total_l'] === null ? null : (new Figure('In all', $result->number('total_l'), 'L', 'exchange.plan', 'total_l', $input, $origins))->toArray()];
+        return ['reachable' => $result->figures['reachable'], 'reason' => $result->figures['steps'] === [] && $result->figures['reason'] !== null ? $this->never($goal, $input, $target) : $result->figures['reason'], 'unit' => $goal->symbol(), 'name' => $goal->name(), 'steps' => $steps, 'total' => $result->figures['total_l'] === null ? null : (new Figure('In all', $result->number('total_l'), 'L', 'exchange.plan', 'total_l', $input, $origins))->toArray()];
     }
 
     /**
@@ -215,6 +215,24 @@ final readonly class WaterReport
 
             return [];
         }
+    }
+
+    /**
+     * Why changes cannot reach a goal, in the units the keeper reads.
+     *
+     * @param  array<string, mixed>  $input
+     */
+    private function never(Parameter $goal, array $input, float $target): string
+    {
+        [$now, $new] = [$this->mix($input['now'])[$goal->value], $this->mix($input['source'])[$goal->value]];
+
+        return 'The new water has '.$this->say($goal, $new).': changes cannot bring '.self::inner($goal).' from '.$this->number($goal, $now).' to '.$this->number($goal, $target).'. Blend it with water that has '.($target < $now ? 'less, or take it out by media.' : 'more, or dose it.');
+    }
+
+    /** A name inside a sentence: KH, GH and pH keep their letters. */
+    private static function inner(Parameter $parameter): string
+    {
+        return in_array($parameter, [Parameter::Alkalinity, Parameter::Hardness, Parameter::Ph], true) ? $parameter->name() : lcfirst($parameter->name());
     }
 
     /** @return array<string, float> */

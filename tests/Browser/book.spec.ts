@@ -49,7 +49,7 @@ test('a change is looked at, booked, and stands in the book', async ({ yard: pag
   await page.getByLabel(/^Litres/).fill('900')
   await expect(page.getByRole('columnheader', { name: /^after 900 L/ })).toBeVisible()
   await page.getByLabel(/^Goal/).fill('5')
-  await expect(page.getByText(/changes cannot bring it/)).toBeVisible()
+  await expect(page.getByText(/changes cannot bring nitrate from/)).toBeVisible()
   await page.getByLabel(/^Goal/).fill('18')
   await expect(page.getByText(/^Day 1: change/)).toBeVisible()
   await page.getByRole('region', { name: 'A trickle' }).getByLabel(/^Share/).fill('10')

@@ -101,12 +101,12 @@ final readonly class PlanCalculator implements Calculator
             $from = $now->values[$key];
             $new = $source->values[$key];
             if (abs($from - $goal) > 1e-12 && ($goal - $new) * ($from - $goal) <= 0) {
-                return 'New water holds '.Say::number($new, 3)." of {$key}: changes cannot bring it from ".Say::number($from, 3).' to '.Say::number($goal, 3).'. Blend it with water that '.($goal < $from ? 'has less, or take it out by media.' : 'has more, or dose it.');
+                return 'New water has '.WaterMix::say($key, $new).': changes cannot bring it from '.Say::number($from, 3).' to '.Say::number($goal, 3).'. Blend it with water that '.($goal < $from ? 'has less, or take it out by media.' : 'has more, or dose it.');
             }
         }
         foreach ($limits as $key => $most) {
             if ($most <= 0 && abs($source->values[$key] - $now->values[$key]) > 1e-9) {
-                return "{$key} may not move at all, and every change moves it: match the new water first.";
+                return WaterMix::label($key).' may not move at all, and every change moves it: match the new water first.';
             }
         }
 

@@ -7,6 +7,7 @@ namespace Ironwort\Core\Exchange;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Water\Carbonate;
 
 /**
@@ -37,6 +38,18 @@ final readonly class WaterMix
             Input::number('alkalinity_mg_l', 'Alkalinity', 'mg/L as CaCO₃', 0, 1000), Input::number('hardness_mg_l', 'Hardness', 'mg/L as CaCO₃', 0, 2000),
             Input::number('temp_c', 'Temperature', '°C', 0, 40), Input::number('ph', 'pH', null, 4, 11), Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40),
         ];
+    }
+
+    /** What a key stands for, in words. */
+    public static function label(string $key): string
+    {
+        return (array_column(self::fields(), null, 'key')[$key] ?? null)->label ?? $key;
+    }
+
+    /** A figure of it in words, as “nitrate 3.16 mg/L as N”. */
+    public static function say(string $key, float $value): string
+    {
+        return trim(lcfirst(self::label($key)).' '.Say::number($value, 3).' '.((array_column(self::fields(), null, 'key')[$key] ?? null)->unit ?? ''));
     }
 
     /**

@@ -120,6 +120,17 @@ const whole = (value: number) => new Intl.NumberFormat('en-GB', { maximumFractio
 </template>
 
 <style scoped>
+.numbers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.75rem 3rem;
+}
+
+dt {
+  font-size: 0.85rem;
+  color: var(--soft);
+}
+
 dd :deep(select) {
   width: 12rem;
 }
