@@ -20,6 +20,8 @@ test('the score is read with a cursor, an entry is corrected, and the original s
   await expect(nitrate).not.toHaveValue('')
   await nitrate.fill('12')
   await page.getByRole('button', { name: 'Correct it' }).click()
+  // Booking leads to the system's page; leaving before it has led there would be undone by it.
+  await expect(page.getByRole('heading', { name: 'Latest readings' })).toBeVisible()
   await page.getByRole('navigation', { name: 'Pages of this system' }).getByRole('link', { name: 'Book' }).click()
   await expect(entries.getByText(/corrected; it said/).first()).toBeVisible()
 })
