@@ -48,6 +48,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/limits', [ShelfController::class, 'limits']);
     Route::put('systems/{system}/limits/{parameter}', [ShelfController::class, 'putLimit']);
     Route::delete('systems/{system}/limits/{parameter}', [ShelfController::class, 'removeLimit']);
+    Route::put('systems/{system}/schools/{topic}', [ShelfController::class, 'putSchool']);
     Route::put('systems/{system}/schedule/{parameter}', [ShelfController::class, 'putPlan']);
     Route::put('systems/{system}/source', [ShelfController::class, 'putSource']);
 
@@ -64,6 +65,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('systems/{system}/filter', [FilterController::class, 'show']);
     Route::put('systems/{system}/filter/tests/{id}', [FilterController::class, 'test'])->whereUlid('id');
+    Route::put('systems/{system}/filter/runs/{id}', [FilterController::class, 'run'])->whereUlid('id');
     Route::put('systems/{system}/filter/believed', [FilterController::class, 'believe']);
     Route::put('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'setback'])->whereUlid('id');
     Route::delete('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'removeSetback'])->whereUlid('id');

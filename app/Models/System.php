@@ -32,6 +32,7 @@ use Illuminate\Support\Facades\Auth;
  * @property Collection<int, FishGroup> $fish
  * @property Collection<int, ShutOff> $shutOffs
  * @property Collection<int, OwnLimit> $ownLimits
+ * @property Collection<int, SchoolChoice> $schools
  * @property Collection<int, TestPlan> $testPlans
  */
 final class System extends Model
@@ -130,6 +131,12 @@ final class System extends Model
     public function ownLimits(): HasMany
     {
         return $this->hasMany(OwnLimit::class);
+    }
+
+    /** @return HasMany<SchoolChoice, $this> */
+    public function schools(): HasMany
+    {
+        return $this->hasMany(SchoolChoice::class);
     }
 
     /** @return HasMany<TestPlan, $this> */

@@ -15,6 +15,7 @@ use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Judge\SchoolTable;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -23,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Library::class, static fn (): Library => Library::shipped());
         $this->app->singleton(Registry::class, static fn ($app): Registry => Registry::standard($app->make(Library::class)));
         $this->app->singleton(LimitTable::class, static fn ($app): LimitTable => $app->make(Library::class)->limits());
+        $this->app->singleton(SchoolTable::class, static fn ($app): SchoolTable => $app->make(Library::class)->schools());
         $this->app->singleton(MediaTable::class, static fn ($app): MediaTable => $app->make(Library::class)->media());
         $this->app->singleton(FittingTable::class, static fn ($app): FittingTable => $app->make(Library::class)->fittings());
         $this->app->singleton(StageKinds::class, static fn ($app): StageKinds => $app->make(Library::class)->stageKinds());

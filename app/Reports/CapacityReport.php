@@ -26,9 +26,10 @@ final readonly class CapacityReport
 
     /**
      * @param  array<string, string>  $typed  conditions and what-ifs of the page, as typed
+     * @param  bool  $believing  whether a measurement that is believed stands in for the estimate
      * @return array<string, mixed>
      */
-    public function of(System $system, LatestWater $water, array $typed = []): array
+    public function of(System $system, LatestWater $water, array $typed = [], bool $believing = true): array
     {
         [$conditions, $whatIf] = $this->read($system, $water, $typed);
         $load = $this->load($system, $conditions, $whatIf);
@@ -40,7 +41,8 @@ final readonly class CapacityReport
             return [...$answer, 'capacity' => null, 'grown' => null, 'limits' => [], 'shortest' => null, 'state' => null, 'stages' => [], 'settles' => [], 'room' => null, 'steps' => [],
                 'sentence' => 'No filter is described for this system yet: add its stages under Build.'];
         }
-        $rows = $this->believed($system, $this->question->stages($system, $conditions, $whatIf));
+        $rows = $this->question->stages($system, $conditions, $whatIf);
+        $rows = $believing ? $this->believed($system, $rows) : $rows;
         $input = $this->question->balance($system, $conditions, $whatIf, $rows);
         $balance = $this->registry->run('filter.balance', $input);
         $active = $balance->number('active_pct');
@@ -94,7 +96,7 @@ final readonly class CapacityReport
         if ($test === null || $test->expected_g_d <= 0) {
             return $rows;
         }
-        $ratio = max(0.0, min(5.0, $this->registry->run('filter.single_pass', $test->calculation())->number('removal_g_d') / $test->expected_g_d));
+        $ratio = max(0.0, min(5.0, $this->registry->run($test->calculator(), $test->calculation())->number('removal_g_d') / $test->expected_g_d));
 
         return array_map(static fn (array $row): array => [...$row, 'media_l' => (is_numeric($row['media_l'] ?? null) ? (float) $row['media_l'] : 0.0) * $ratio], $rows);
     }

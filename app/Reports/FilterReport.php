@@ -14,6 +14,7 @@ use App\Models\System;
 use App\Models\Vessel;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Judge\Parameter;
@@ -24,7 +25,7 @@ final readonly class FilterReport
 {
     private const NO3_PER_N = 4.4268;
 
-    public function __construct(private Registry $registry, private FilterQuestion $question, private CapacityReport $capacity, private SystemReport $systems, private VolumeReport $volumes)
+    public function __construct(private Registry $registry, private FilterQuestion $question, private CapacityReport $capacity, private SystemReport $systems, private VolumeReport $volumes, private Judging $judging)
     {
     }
 
@@ -165,11 +166,14 @@ final readonly class FilterReport
         $tests = FilterTest::query()->where('system_id', $system->id)->orderByDesc('tested_at')->limit(10)->get();
 
         return array_values($tests->map(function (FilterTest $test): array {
-            $removal = $this->registry->run('filter.single_pass', $test->calculation())->number('removal_g_d');
+            $removal = $this->registry->run($test->calculator(), $test->calculation())->number('removal_g_d');
+            $origin = $test->run === null
+                ? new Origin('in_mg_l', 'Before and after', Say::number((float) $test->in_mg_l).', '.Say::number((float) $test->out_mg_l).' mg/L', 'measured', 'measured '.Age::of($test->tested_at))
+                : new Origin('readings', 'Readings', count($test->run['readings']).' of ammonia', 'measured', 'from the book, '.Age::of($test->tested_at));
 
             return [
-                'id' => $test->id, 'age' => Age::of($test->tested_at), 'in_use' => $test->in_use, 'expected_g_d' => $test->expected_g_d,
-                'removal' => (new Figure('The filter took', $removal, 'g N/d', 'filter.single_pass', 'removal_g_d', $test->calculation(), [new Origin('in_mg_l', 'Before and after', Say::number($test->in_mg_l).', '.Say::number($test->out_mg_l).' mg/L', 'measured', 'measured '.Age::of($test->tested_at))]))->toArray(),
+                'id' => $test->id, 'age' => Age::of($test->tested_at), 'in_use' => $test->in_use, 'expected_g_d' => $test->expected_g_d, 'run' => $test->run !== null,
+                'removal' => (new Figure('The filter took', $removal, 'g N/d', $test->calculator(), 'removal_g_d', $test->calculation(), [$origin]))->toArray(),
                 'ratio' => $test->expected_g_d > 0 ? $removal / $test->expected_g_d : null,
             ];
         })->all());
@@ -182,40 +186,14 @@ final readonly class FilterReport
      */
     private function size(System $system, Conditions $conditions, float $load): array
     {
-        $rows = [];
-        foreach ([['moving_bed', 'moving_carrier'], ['static_bed', 'floating_bead'], ['matting', 'coarse_matting'], ['shower', 'ball']] as [$kind, $medium]) {
-            $flow = max(1.0, 1.2 * $load / (24 * $conditions->values['tan_mg_l']) * 1000);
-            $litres = $this->litres($kind, $medium, $flow, $load, $conditions);
-            $rows[] = ['kind' => $kind, 'medium' => $medium, 'media_l' => $litres, 'flow_l_h' => 3 * $flow, 'air_l_min' => $kind === 'moving_bed' && $litres !== null ? $litres / 4 : null];
-        }
-        $volume = $this->volumes->inUse($system)->value;
+        $school = $this->judging->following($system)->in('filter_size');
+        $values = $conditions->values;
+        $result = $this->registry->run('filter.size', [
+            'load_g_d' => $load, 'volume_l' => max(1.0, $this->volumes->inUse($system)->value), 'temp_c' => $values['temp_c'], 'ph' => $values['ph'], 'do_in_mg_l' => $values['do_mg_l'], 'tan_mg_l' => $values['tan_mg_l'],
+            'alkalinity_mg_l' => $values['alkalinity_mg_l'], 'rating_times' => max(1.0, $school->figure('times')),
+        ]);
+        $rating = 'A box rated for '.Say::number($result->number('box_rating_l'), 3).' L by the school followed here ('.lcfirst($school->name).'). ';
 
-        return [
-            'rows' => $rows,
-            'rules' => ['A box rated for a pond of '.Say::number(2 * $volume, 3).' L by the rule of twice, of '.Say::number(4 * $volume, 3).' L by the rule of four times for koi (common practice). The rules go by water, this by feed: few fish in much water need less than the rule, many in little need more. Where a small filter measures better, the measurement is believed.'],
-        ];
-    }
-
-    /** Litres of one medium that carry a load at the ammonia allowed; null where flow or oxygen never let it. */
-    private function litres(string $kind, string $medium, float $flow, float $load, Conditions $conditions): ?float
-    {
-        $takes = fn (float $litres): float => $this->registry->run('filter.capacity', [
-            'temp_c' => $conditions->values['temp_c'], 'ph' => $conditions->values['ph'], 'do_in_mg_l' => $conditions->values['do_mg_l'], 'tan_mg_l' => $conditions->values['tan_mg_l'], 'alkalinity_mg_l' => $conditions->values['alkalinity_mg_l'],
-            'stages' => [['kind' => $kind, 'medium' => $medium, 'media_l' => $litres, 'flow_l_h' => 3 * $flow, 'air_l_min' => max(1.0, $litres / 4)]],
-        ])->number('total_g_d');
-        $high = 10.0;
-        while ($takes($high) < $load) {
-            $high *= 2;
-            if ($high > 1e5) {
-                return null;
-            }
-        }
-        $low = 0.0;
-        for ($i = 0; $i < 20; $i++) {
-            $middle = ($low + $high) / 2;
-            [$low, $high] = $takes($middle) < $load ? [$middle, $high] : [$low, $middle];
-        }
-
-        return $high;
+        return ['rows' => $result->figures['options'], 'rules' => [$rating, ...array_map(static fn (Caution $caution): string => $caution->text, $result->cautions)]];
     }
 }

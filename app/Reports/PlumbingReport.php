@@ -31,7 +31,7 @@ use Ironwort\Core\Measure\Say;
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
 final readonly class PlumbingReport
 {
-    public function __construct(private BuiltLoop $built, private CutOff $cutOff, private SystemReport $systems, private VolumeReport $volumes, private Registry $registry)
+    public function __construct(private BuiltLoop $built, private CutOff $cutOff, private SystemReport $systems, private VolumeReport $volumes, private Registry $registry, private Judging $judging)
     {
     }
 
@@ -52,8 +52,8 @@ final readonly class PlumbingReport
         if (self::moves($loop)) {
             try {
                 $flow = LoopFlow::of($loop);
-                $slow = $volume > 0 ? Turnover::check($system->kind, $flow->returned() / $volume) : null;
-                $answer['cautions'] = array_map(static fn (Caution $caution): array => ['level' => $caution->level->value, 'text' => $caution->text], [...LoopCheck::of($loop, $flow), ...($slow === null ? [] : [$slow])]);
+                $slow = $volume > 0 ? Turnover::check($system->kind, $this->judging->following($system), $flow->returned() / $volume, ($flow->returned() + self::circulated($system)) / $volume) : [];
+                $answer['cautions'] = array_map(static fn (Caution $caution): array => ['level' => $caution->level->value, 'text' => $caution->text], [...LoopCheck::of($loop, $flow), ...$slow]);
             } catch (UnsolvableNetwork $unsolvable) {
                 $answer['trouble'] = $unsolvable->getMessage();
             }
@@ -65,7 +65,7 @@ final readonly class PlumbingReport
             ...$answer,
             'flow_l_h' => $returned,
             'turnover' => $returned === null || $volume <= 0 ? null : $this->turnover($volume, $returned)->toArray(),
-            'circulation_l_h' => $system->pumps->sum(static fn (Pump $pump): float => $pump->running ? (float) $pump->rated_l_h : 0.0),
+            'circulation_l_h' => self::circulated($system),
             'power_w' => $power = $system->pumps->sum(static fn (Pump $pump): float => $pump->running ? $pump->power_w : 0.0),
             'kwh_d' => 0.024 * $power,
             'cost_d' => $system->site->price_per_kwh === null ? null : 0.024 * $power * $system->site->price_per_kwh,
@@ -160,6 +160,12 @@ final readonly class PlumbingReport
             new Origin('flow_l_h', 'Flow', Say::number($litres, 5).' L/h', 'computed', 'solved with the whole loop'),
             new Origin('transmittance_pct', 'Water lets through', '85 % per cm', 'assumed', 'assumed: clear pond water'),
         ], say: Say::number($result->number('w_per_m3'), 2)." W/m³ as it burns now: {$enough}.");
+    }
+
+    /** What circulators move within the vessels, L/h. */
+    private static function circulated(System $system): float
+    {
+        return $system->pumps->sum(static fn (Pump $pump): float => $pump->running ? (float) $pump->rated_l_h : 0.0);
     }
 
     private function turnover(float $volume, float $flow): Figure

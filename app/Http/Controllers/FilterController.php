@@ -14,6 +14,7 @@ use App\Models\WhatIf;
 use App\Reports\CapacityReport;
 use App\Reports\CapacityWhatIf;
 use App\Reports\FilterReport;
+use App\Reports\FilterRun;
 use App\Reports\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -44,9 +45,22 @@ final class FilterController extends Controller
         $values = (new TypedInputs($registry->named('filter.single_pass')->inputs()))->read($request->all());
         $system = $this->loaded($system);
         $in = is_numeric($values['in_mg_l']) ? (float) $values['in_mg_l'] : 0.0;
-        $capacity = $this->capacity->of($system, LatestWater::of($system), ['tan_mg_l' => (string) max(0.001, $in)]);
+        $capacity = $this->capacity->of($system, LatestWater::of($system), ['tan_mg_l' => (string) max(0.001, $in)], believing: false);
         $expected = is_array($capacity['capacity'] ?? null) && is_numeric($capacity['capacity']['value'] ?? null) ? (float) $capacity['capacity']['value'] : 0.0;
         FilterTest::query()->firstOrCreate(['id' => strtoupper($id)], [...$values, 'expected_g_d' => $expected, 'tested_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+
+        return $this->show($request, $system);
+    }
+
+    /** What the readings of the last weeks say the filter took, kept with what was expected of it in that water. */
+    public function run(Request $request, System $system, string $id, FilterRun $runs): JsonResponse
+    {
+        Gate::authorize('write');
+        $system = $this->loaded($system);
+        if (! FilterTest::query()->whereKey(strtoupper($id))->exists()) {
+            $run = $runs->of($system, LatestWater::of($system));
+            FilterTest::query()->create([...$run, 'id' => strtoupper($id), 'tested_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        }
 
         return $this->show($request, $system);
     }

@@ -10,10 +10,12 @@ use App\Actions\TypedInputs;
 use App\Actions\Yes;
 use App\Models\Kit;
 use App\Models\OwnLimit;
+use App\Models\SchoolChoice;
 use App\Models\System;
 use App\Models\TestPlan;
 use App\Models\WaterSource;
 use App\Models\WaterTest;
+use App\Reports\Judging;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -24,9 +26,11 @@ use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Judge\Bounds;
-use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Judge\School;
+use Ironwort\Core\Judge\SchoolTable;
+use Ironwort\Core\Judge\Topic;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Measure\TypedNumber;
@@ -141,15 +145,16 @@ final class ShelfController extends Controller
         return $this->show($request);
     }
 
-    public function limits(System $system, LimitTable $limits): JsonResponse
+    public function limits(System $system, Judging $judging): JsonResponse
     {
         $own = OwnLimit::query()->where('system_id', $system->id)->get()->keyBy('parameter');
         $plans = TestPlan::query()->where('system_id', $system->id)->get()->keyBy('parameter');
 
         return new JsonResponse([
             'water_id' => $system->water_id,
-            'limits' => array_map(static function (Parameter $parameter) use ($system, $limits, $own, $plans): array {
-                $shipped = $limits->for($system->life_stage, $parameter);
+            'topics' => $this->topics($system, $judging),
+            'limits' => array_map(static function (Parameter $parameter) use ($system, $judging, $own, $plans): array {
+                $shipped = $judging->usual($system, $parameter);
                 $mine = $own->get($parameter->value);
                 $shown = static fn (?Bounds $bounds): ?array => $bounds === null ? null : ['watch' => $parameter->shown($bounds->watch), 'act' => $parameter->shown($bounds->act), 'emergency' => $parameter->shown($bounds->emergency)];
                 $plan = $plans->get($parameter->value);
@@ -163,7 +168,7 @@ final class ShelfController extends Controller
         ]);
     }
 
-    public function putLimit(Request $request, System $system, string $parameter, LimitTable $limits): JsonResponse
+    public function putLimit(Request $request, System $system, string $parameter, Judging $judging): JsonResponse
     {
         Gate::authorize('write');
         $of = Parameter::tryFrom($parameter) ?? throw BadInput::at('parameter', 'This is not something that is judged here.');
@@ -177,18 +182,49 @@ final class ShelfController extends Controller
         }
         OwnLimit::query()->updateOrCreate(['system_id' => $system->id, 'parameter' => $of->value], [...$sides, 'site_id' => $system->site_id, 'user_id' => $this->person($request)->id, 'reason' => mb_substr(trim($reason), 0, 200)]);
 
-        return $this->limits($system, $limits);
+        return $this->limits($system, $judging);
     }
 
-    public function removeLimit(System $system, string $parameter, LimitTable $limits): JsonResponse
+    public function removeLimit(System $system, string $parameter, Judging $judging): JsonResponse
     {
         Gate::authorize('write');
         OwnLimit::query()->where('system_id', $system->id)->where('parameter', $parameter)->delete();
 
-        return $this->limits($system, $limits);
+        return $this->limits($system, $judging);
     }
 
-    public function putPlan(Request $request, System $system, string $parameter, LimitTable $limits): JsonResponse
+    /** The school a system follows in one topic, or back to what is usual. */
+    public function putSchool(Request $request, System $system, string $topic, Judging $judging, SchoolTable $schools): JsonResponse
+    {
+        Gate::authorize('write');
+        $of = $schools->topics[$topic] ?? throw BadInput::at('school', 'This is nothing keepers differ in here.');
+        $school = $request->input('school');
+        if (! is_string($school) || ! isset($of->schools[$school])) {
+            throw BadInput::at('school', 'There is no such school.');
+        }
+        $reason = $request->input('reason');
+        if ($school === array_key_first($of->schools)) {
+            SchoolChoice::query()->where('system_id', $system->id)->where('topic', $topic)->delete();
+        } else {
+            SchoolChoice::query()->updateOrCreate(['system_id' => $system->id, 'topic' => $topic], ['school' => $school, 'reason' => is_string($reason) && trim($reason) !== '' ? mb_substr(trim($reason), 0, 200) : null, 'site_id' => $system->site_id, 'user_id' => $this->person($request)->id]);
+        }
+        $system->unsetRelation('schools');
+
+        return $this->limits($system, $judging);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function topics(System $system, Judging $judging): array
+    {
+        $following = $judging->following($system);
+
+        return array_values(array_map(static fn (Topic $topic): array => [
+            'id' => $topic->id, 'name' => $topic->name, 'follows' => $following->in($topic->id)->id, 'says' => $following->in($topic->id)->says, 'reason' => $system->schools->firstWhere('topic', $topic->id)?->reason,
+            'schools' => array_values(array_map(static fn (School $school): array => ['id' => $school->id, 'name' => $school->name], $topic->schools)),
+        ], $judging->topics()));
+    }
+
+    public function putPlan(Request $request, System $system, string $parameter, Judging $judging): JsonResponse
     {
         Gate::authorize('write');
         $of = Parameter::tryFrom($parameter) ?? throw BadInput::at('parameter', 'This is not something that is tested here.');
@@ -199,10 +235,10 @@ final class ShelfController extends Controller
             TestPlan::query()->updateOrCreate(['system_id' => $system->id, 'parameter' => $of->value], ['site_id' => $system->site_id, 'every_h' => $values['every_h'] ?? null]);
         }
 
-        return $this->limits($system, $limits);
+        return $this->limits($system, $judging);
     }
 
-    public function putSource(Request $request, System $system, LimitTable $limits): JsonResponse
+    public function putSource(Request $request, System $system, Judging $judging): JsonResponse
     {
         Gate::authorize('write');
         $id = $request->input('water');
@@ -212,7 +248,7 @@ final class ShelfController extends Controller
         $system->water_id = is_string($id) && $id !== '' ? $id : null;
         $system->save();
 
-        return $this->limits($system, $limits);
+        return $this->limits($system, $judging);
     }
 
     private static function expiry(Request $request): ?string

@@ -43,7 +43,7 @@ final class SystemController extends Controller
 
     public function index(Request $request): JsonResponse
     {
-        $systems = System::ofSite($this->person($request)->site)->with(['site', 'ownLimits', 'testPlans'])->get();
+        $systems = System::ofSite($this->person($request)->site)->with(['site', 'ownLimits', 'schools', 'testPlans'])->get();
         $water = LatestWater::ofAll($systems);
 
         return new JsonResponse($systems->map(function (System $system) use ($water): array {

@@ -28,9 +28,11 @@ use Ironwort\Core\Exchange\SeriesCalculator;
 use Ironwort\Core\Exchange\TrickleCalculator;
 use Ironwort\Core\Filter\FilterBalanceCalculator;
 use Ironwort\Core\Filter\FilterCapacityCalculator;
+use Ironwort\Core\Filter\FromReadingsCalculator;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
 use Ironwort\Core\Filter\NoFilterCalculator;
 use Ironwort\Core\Filter\SinglePassCalculator;
+use Ironwort\Core\Filter\SizeCalculator;
 use Ironwort\Core\Filter\SolidsCalculator;
 use Ironwort\Core\Filter\StageRows;
 use Ironwort\Core\Filter\StartDoseCalculator;
@@ -108,6 +110,8 @@ final readonly class Registry
             new FilterBalanceCalculator($rows, $library->stageKinds(), $aeration),
             new SinglePassCalculator,
             new NoFilterCalculator,
+            new FromReadingsCalculator,
+            new SizeCalculator($library->media(), $library->stageKinds()),
             new SolidsCalculator($library->stageKinds()),
             new NitrateSinksCalculator,
             new RunCalculator,

@@ -11,6 +11,7 @@ use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\RationTable;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Judge\SchoolTable;
 
 /**
  * The tables that ship with the core: media, rations, limits and the bibliography.
@@ -61,6 +62,11 @@ final readonly class Library
     public function limits(): LimitTable
     {
         return LimitTable::from($this->table('limits'));
+    }
+
+    public function schools(): SchoolTable
+    {
+        return SchoolTable::from($this->table('schools'));
     }
 
     public function bibliography(): Bibliography

@@ -6,27 +6,38 @@ namespace Ironwort\Core\Loop;
 
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
+use Ironwort\Core\Judge\Following;
 use Ironwort\Core\Measure\Say;
 
 /**
- * How often a system of its kind should go through its filter, times an hour.
+ * How often a system of its kind should go through its filter, and be moved at all, times an hour, by the school it follows.
  *
- * @source cp-turnover
+ * @source cp-turnover, cp-circulation
  */
 final readonly class Turnover
 {
-    private const TARGETS = ['display' => 0.5, 'holding' => 1.0, 'quarantine' => 1.0, 'fry' => 1.0, 'start' => 1.0, 'hospital' => 1.0];
-
-    public static function target(string $kind): float
+    public static function target(string $kind, Following $following): float
     {
-        return self::TARGETS[$kind] ?? 1.0;
+        return $following->in('turnover')->figure($kind === 'display' ? 'display' : 'other');
     }
 
-    public static function check(string $kind, float $turnovers): ?Caution
+    /**
+     * @param  float  $turnovers  volumes an hour through the filter
+     * @param  float  $moved  volumes an hour by filter and circulation pumps together
+     * @return list<Caution>
+     */
+    public static function check(string $kind, Following $following, float $turnovers, float $moved): array
     {
-        $target = self::target($kind);
+        $cautions = [];
+        $target = self::target($kind, $following);
+        if ($turnovers < $target) {
+            $cautions[] = new Caution(Level::Watch, 'The water comes round '.Say::number($turnovers, 2).' times an hour; '.Say::number($target).' or more is asked of this kind of system by the school it follows ('.lcfirst($following->in('turnover')->name).').');
+        }
+        $circulation = $following->in('circulation')->figure('volumes_per_h');
+        if ($moved < $circulation) {
+            $cautions[] = new Caution(Level::Watch, 'Filter and circulation pumps move '.Say::number($moved, 2).' volumes an hour; the school followed here asks for '.Say::number($circulation).'.');
+        }
 
-        return $turnovers >= $target ? null : new Caution(Level::Watch,
-            'The water comes round '.Say::number($turnovers, 2).' times an hour; '.Say::number($target).' or more is common for this kind of system.');
+        return $cautions;
     }
 }

@@ -32,6 +32,7 @@ function edit(row: Row): void {
 const path = (parameter: string) => ({ params: { path: { system: props.system.slug, parameter } } })
 const save = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/limits/{parameter}', { ...path(open.value ?? ''), body: { below: { ...form.below }, above: { ...form.above }, reason: form.reason } })), () => (open.value = undefined))
 const drop = useSend(() => props.system.slug, (parameter: string) => answer(() => api.DELETE('/api/systems/{system}/limits/{parameter}', path(parameter))))
+const follow = useSend(() => props.system.slug, (to: { topic: string; school: string; reason: string }) => answer(() => api.PUT('/api/systems/{system}/schools/{topic}', { params: { path: { system: props.system.slug, topic: to.topic } }, body: { school: to.school, reason: to.reason } })))
 const plan = useSend(() => props.system.slug, (to: { parameter: string; way: string; every_h?: string }) => answer(() => api.PUT('/api/systems/{system}/schedule/{parameter}', { ...path(to.parameter), body: { way: to.way, every_h: to.every_h } })))
 const source = useSend(() => props.system.slug, (water: string) => answer(() => api.PUT('/api/systems/{system}/source', { params: { path: { system: props.system.slug } }, body: { water } })))
 const EVERY = [
@@ -55,6 +56,20 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
     <label>Filled from <select :value="limits.data.value?.water_id ?? ''" :disabled="!writes" @change="source.send(($event.target as HTMLSelectElement).value)"><option value="">no water named</option><option v-for="water in shelf.data.value?.waters ?? []" :key="water.id" :value="water.id">{{ water.name }}</option></select></label>
     <RouterLink class="small" to="/shelf">Waters and kits</RouterLink>
   </p>
+  <section aria-label="Schools">
+    <h2>Schools of practice</h2>
+    <p class="soft small">Where keepers differ and all keep fish. What you follow here goes into targets, limits and programmes of this system.</p>
+    <ul>
+      <li v-for="topic in limits.data.value?.topics ?? []" :key="topic.id" class="topic">
+        <label><b>{{ topic.name }}</b> <select :value="topic.follows" :disabled="!writes" @change="follow.send({ topic: topic.id, school: ($event.target as HTMLSelectElement).value, reason: topic.reason ?? '' })"><option v-for="school in topic.schools" :key="school.id" :value="school.id">{{ school.name }}</option></select></label>
+        <span class="soft">{{ topic.says }}</span>
+        <label v-if="writes && topic.follows !== 'usual'" class="small">why <input :value="topic.reason ?? ''" :aria-label="`Why this school of ${topic.name.toLowerCase()}`" maxlength="200" @change="follow.send({ topic: topic.id, school: topic.follows, reason: ($event.target as HTMLInputElement).value })" /></label>
+        <span v-else-if="topic.reason" class="small">{{ topic.reason }}</span>
+      </li>
+    </ul>
+    <p v-if="follow.trouble.value" class="fault" role="alert">{{ follow.trouble.value }}</p>
+  </section>
+  <h2>Limits and tests</h2>
   <p v-if="limits.isError.value" class="fault" role="alert">{{ limits.error.value?.message }}</p>
   <ul>
     <li v-for="row in limits.data.value?.limits ?? []" :key="row.parameter">
@@ -82,6 +97,33 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
   gap: 1.5rem;
   align-items: baseline;
   margin: 0.75rem 0;
+}
+
+section {
+  margin: 1.25rem 0 1.75rem;
+}
+
+.topic {
+  display: grid;
+  grid-template-columns: 22rem minmax(0, 1fr) 14rem;
+  gap: 0.25rem 1.5rem;
+  align-items: baseline;
+}
+
+.topic > label:first-child {
+  display: grid;
+  grid-template-columns: 9rem minmax(0, 1fr);
+  align-items: baseline;
+}
+
+.topic input {
+  width: 11rem;
+  padding: 0.2rem 0;
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--soft);
 }
 
 .line {
@@ -122,6 +164,7 @@ form {
 }
 
 @media (max-width: 720px) {
+  .topic,
   .line {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * What a filter really takes, from a run of ammonia readings under a known load.
+ *
+ * What the fish gave, less what stayed in the water and what changes carried off, is what the loop took. The
+ * rise is the slope of a least-squares line through the middles of the readings; its band is two standard
+ * errors of that slope. Walls and stones are in it. Readings are intervals, as a kit gives them.
+ *
+ *     10,000 L, 30 g N/d, 0.25 mg/L in week after week  →  30 g N/d at 0.25 mg/L
+ */
+final readonly class FromReadingsCalculator implements Calculator
+{
+    private const LEAST_READINGS = 4;
+
+    private const LEAST_DAYS = 7.0;
+
+    public function name(): string
+    {
+        return 'filter.from_readings';
+    }
+
+    public function title(): string
+    {
+        return 'What a filter takes, from a run of readings';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('volume_l', 'Volume', 'L', 1, 1e8),
+            Input::number('load_g_d', 'Ammonia the fish give', 'g N/d', 0, 1e6),
+            Input::number('change_l_d', 'Water changed', 'L/d', 0, 1e8)->or(0.0),
+            Input::number('source_tan_mg_l', 'Ammonia in new water', 'mg/L as N', 0, 10)->or(0.0),
+            Input::rows('readings', 'Readings of ammonia', [
+                Input::number('day', 'Day', 'd', 0, 3650),
+                Input::number('low_mg_l', 'At least', 'mg/L as N', 0, 1000),
+                Input::number('high_mg_l', 'At most', 'mg/L as N', 0, 1000),
+            ], self::LEAST_READINGS, 2000),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [
+            new Output('removal_g_d', 'g N/d'), new Output('low_g_d', 'g N/d'), new Output('high_g_d', 'g N/d'),
+            new Output('tan_mg_l', 'mg/L as N'), new Output('tan_low_mg_l', 'mg/L as N'), new Output('tan_high_mg_l', 'mg/L as N'), new Output('rise_mg_l_d', 'mg/L'), new Output('days', 'd'),
+        ];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $days = $lows = $highs = $middles = [];
+        foreach ($given->rows('readings') as $i => $row) {
+            if ($row->number('high_mg_l') < $row->number('low_mg_l')) {
+                throw BadInput::at("readings.{$i}.high_mg_l", 'It cannot be less than the least.');
+            }
+            $days[] = $row->number('day');
+            $lows[] = $row->number('low_mg_l');
+            $highs[] = $row->number('high_mg_l');
+            $middles[] = ($row->number('low_mg_l') + $row->number('high_mg_l')) / 2;
+        }
+        $span = $days === [] ? 0.0 : max($days) - min($days);
+        if ($days === [] || $middles === [] || $span < self::LEAST_DAYS) {
+            throw BadInput::at('readings', 'They must lie over a week at least; these cover '.Say::number($span, 2).' days.');
+        }
+        [$slope, $error] = self::slope($days, $middles);
+        $mean = static fn (array $values): float => array_sum($values) / count($values);
+        $litres = $given->number('volume_l');
+        $load = $given->number('load_g_d');
+        $changed = $given->number('change_l_d') / 1000;
+        $out = static fn (float $tan): float => $changed * ($tan - $given->number('source_tan_mg_l'));
+        $removal = static fn (float $rise, float $tan): float => $load - $litres / 1000 * $rise - $out($tan);
+        $middle = $removal($slope, $mean($middles));
+
+        $work = new Working;
+        $work->step('How ammonia rose over the run.', 'slope of the least-squares line', count($days).' readings over '.Say::number($span, 2).' days', Say::number($slope, 2).' ± '.Say::number(2 * $error, 2).' mg/L a day');
+        $work->step('Carried off by changes.', 'change × (TAN − new water)', Say::number($changed).' m³/d × ('.Say::number($mean($middles)).' − '.Say::number($given->number('source_tan_mg_l')).') mg/L', Say::number($out($mean($middles))).' g N/d');
+        $work->step('What is left was taken by the filter, walls and stones with it.', 'load − volume × rise − changes', Say::number($load).' − '.Say::number($litres / 1000).' m³ × '.Say::number($slope, 2).' − '.Say::number($out($mean($middles))), Say::number($middle).' g N/d');
+        $work->cite('mass-balance');
+        if ($mean($lows) <= 0) {
+            $work->note('The kit cannot tell this ammonia from none, so the filter takes this much at '.Say::number($mean($highs), 2).' mg/L or less: it could take more.');
+        }
+        if ($middle < 0) {
+            $work->watch('Ammonia rose faster than the load says it could: more is eaten than is written down, dirt rots somewhere, or the volume is wrong.');
+        }
+
+        return $work->result([
+            'removal_g_d' => $middle, 'low_g_d' => $removal($slope + 2 * $error, $mean($highs)), 'high_g_d' => $removal($slope - 2 * $error, $mean($lows)),
+            'tan_mg_l' => $mean($middles), 'tan_low_mg_l' => $mean($lows), 'tan_high_mg_l' => $mean($highs), 'rise_mg_l_d' => $slope, 'days' => $span,
+        ]);
+    }
+
+    /**
+     * @param  non-empty-list<float>  $x
+     * @param  non-empty-list<float>  $y
+     * @return array{float, float} slope and its standard error
+     */
+    private static function slope(array $x, array $y): array
+    {
+        $n = count($x);
+        $meanX = array_sum($x) / $n;
+        $meanY = array_sum($y) / $n;
+        $xx = $xy = $left = 0.0;
+        foreach ($x as $i => $at) {
+            $xx += ($at - $meanX) ** 2;
+            $xy += ($at - $meanX) * ($y[$i] - $meanY);
+        }
+        $slope = $xy / $xx;
+        foreach ($x as $i => $at) {
+            $left += ($y[$i] - $meanY - $slope * ($at - $meanX)) ** 2;
+        }
+
+        return [$slope, sqrt($left / ($n - 2) / $xx)];
+    }
+}

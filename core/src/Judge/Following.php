@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Judge;
+
+use Ironwort\Core\Measure\Quantity;
+use Ironwort\Core\Measure\Unit;
+
+/** The schools one system follows. */
+final readonly class Following
+{
+    /** @param  array<string, string>  $chosen  school by topic; what is not chosen is as usual */
+    public function __construct(private SchoolTable $schools, private array $chosen = [])
+    {
+    }
+
+    public function in(string $topic): School
+    {
+        return $this->schools->topic($topic)->school($this->chosen[$topic] ?? null);
+    }
+
+    /**
+     * The limits of a life stage with what the school changes in them: the nitrate ceiling of grown fish and
+     * of quarantine. For fry a school only ever makes it stricter, and a filter being started keeps its own.
+     */
+    public function limits(string $stage, Limits $limits): Limits
+    {
+        if ($limits->parameter !== Parameter::Nitrate || $limits->above === null || ! isset($this->chosen['nitrate']) || $stage === 'starting') {
+            return $limits;
+        }
+        $school = $this->in('nitrate');
+        $line = static fn (string $state, float $own): float => $stage === 'fry' ? min($own, self::nitrogen($school->figure($state))) : self::nitrogen($school->figure($state));
+
+        return $limits->with(null, new Bounds($line('watch', $limits->above->watch), $line('act', $limits->above->act), $line('emergency', $limits->above->emergency)));
+    }
+
+    private static function nitrogen(float $nitrate): float
+    {
+        return Unit::AsNitrate->toCanonical($nitrate, Quantity::Nitrate);
+    }
+}
