@@ -135,7 +135,7 @@ final readonly class FilterQuestion
             return $judged->sum(static fn (Stage $stage): float => max(1e-6, $stage->media_l) * (float) $stage->maturity_pct) / $weight;
         }
         $temp = is_numeric($input['temp_c']) ? (float) $input['temp_c'] : 20.0;
-        $colony = new Colony($balance->number('greatest_g_d'), $balance->number('hardest_pct') / 100, $temp);
+        $colony = new Colony($balance->number('greatest_g_d'), $balance->number('flat_out_pct') / 100, $temp);
         /** @var Collection<int, FeedFigure> $plans */
         $plans = FeedFigure::query()->where('system_id', $system->id)->orderBy('since')->get();
         /** @var Collection<int, Setback> $setbacks */

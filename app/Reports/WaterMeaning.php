@@ -10,6 +10,7 @@ use App\Figures\Origin;
 use App\Models\Reading as Entry;
 use App\Models\System;
 use Ironwort\Core\Judge\Derived;
+use Ironwort\Core\Judge\Limits;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Plausible;
 use Ironwort\Core\Judge\Reading;
@@ -24,9 +25,6 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class WaterMeaning
 {
-    /** Salt leaves by changes only; a reading this old still stands, days. */
-    private const SALT_STANDS_D = 14;
-
     public function __construct(private Judging $limits)
     {
     }
@@ -165,7 +163,7 @@ final readonly class WaterMeaning
     private function salt(LatestWater $booked, array $typed): float
     {
         $entry = $booked->get(Parameter::Salinity);
-        $reading = $typed[Parameter::Salinity->value] ?? ($entry === null || $entry->taken_at->diffInDays(now()) > self::SALT_STANDS_D ? null : $entry->judged());
+        $reading = $typed[Parameter::Salinity->value] ?? ($entry === null || $entry->taken_at->diffInDays(now()) > Limits::SALT_STANDS_D ? null : $entry->judged());
 
         return $reading === null ? 0.0 : $reading->interval->low;
     }

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\LayBuild;
-use App\Models\Feed;
 use App\Models\Kit;
-use App\Models\Note;
 use App\Models\Role;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterSource;
+use App\Reports\SystemReport;
+use App\Reports\VolumeReport;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -21,7 +21,7 @@ use Illuminate\Support\Str;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 
-/** The invented demo: Sallow Yard, its three people and six systems, with some weeks of readings ending now. */
+/** The invented demo: Sallow Yard, its three people and six systems, with up to half a year of history ending now. */
 final class DemoSeeder extends Seeder
 {
     private const PASSWORD = 'yarrow-42';
@@ -31,6 +31,10 @@ final class DemoSeeder extends Seeder
         ['name' => 'Tobias', 'email' => 'tobias@sallow.example', 'role' => 'helper', 'says' => 'helper, logs and services'],
         ['name' => 'Ines', 'email' => 'ines@sallow.example', 'role' => 'reader', 'says' => 'visiting vet, reads only'],
     ];
+
+    public function __construct(private readonly DemoWater $water, private readonly VolumeReport $volumes, private readonly SystemReport $systems)
+    {
+    }
 
     /** @return list<array{email: string, password: string, who: string}> */
     public static function logins(): array
@@ -53,9 +57,9 @@ final class DemoSeeder extends Seeder
             $people = array_map(static fn (array $person): User => User::query()->create([
                 'site_id' => $site->id, 'name' => $person['name'], 'email' => $person['email'], 'role' => Role::from($person['role']), 'password' => $hash,
             ]), self::PEOPLE);
-            $well = $this->shelf($site, $people[0]);
+            $waters = $this->shelf($site, $people[0]);
             foreach (DemoSystems::all() as $position => $plan) {
-                $this->system($site, $plan, $position, $people, $well);
+                $this->system($site, $plan, $position, $people, $waters);
             }
         });
     }
@@ -63,40 +67,44 @@ final class DemoSeeder extends Seeder
     /**
      * @param  array<string, mixed>  $plan
      * @param  list<User>  $people
+     * @param  array<string, string>  $waters  keys by what the story calls them
      */
-    private function system(Site $site, array $plan, int $position, array $people, string $water): void
+    private function system(Site $site, array $plan, int $position, array $people, array $waters): void
     {
+        $story = $plan['story'];
         $system = System::query()->create([
             'site_id' => $site->id, 'slug' => Str::slug($plan['name']), 'name' => $plan['name'], 'kind' => $plan['kind'],
-            'life_stage' => $plan['life_stage'], 'position' => $position, 'water_id' => $water,
+            'life_stage' => $plan['life_stage'], 'position' => $position, 'water_id' => $waters[$story['source']],
         ]);
         $own = ['site_id' => $site->id];
         (new LayBuild)->lay($system, ['vessels' => $plan['vessels'], 'stages' => $plan['stages'], ...DemoPlumbing::of($plan['name'])]);
         foreach ($plan['fish'] as $i => $group) {
             $system->fish()->create([...$own, 'condition' => 1.5, ...$group, 'position' => $i]);
         }
-        if ($plan['feed_g_d'] > 0) {
-            $system->feedFigures()->create([...$own, 'user_id' => $people[0]->id, 'since' => Carbon::now()->subDays(24)->toDateString(), 'feed_g_d' => $plan['feed_g_d'], 'protein_pct' => 38]);
-        }
-        $this->readings($system, $plan, $people);
-        $this->feeds($system, (float) $plan['feed_g_d'], $people);
-        foreach ($plan['notes'] ?? [] as [$daysAgo, $seen, $words]) {
-            $system->hasMany(Note::class)->create([...$own, 'user_id' => $people[1]->id, 'taken_at' => Carbon::now()->subDays($daysAgo)->setTime(8, 20), 'seen' => $seen, 'words' => $words]);
-        }
+        $system->load(['site', 'vessels', 'stages', 'fish']);
+        $volume = $this->volumes->inUse($system)->value;
+        $days = $this->water->days($plan, $volume, $this->systems->biomass($system)->value, $site->altitude_m, DemoSystems::SOURCES);
+        (new DemoBook($system, $people, $waters, $volume))->write($plan, $days);
     }
 
-    /** Waters and kits of the yard; the key of its borehole. */
-    private function shelf(Site $site, User $owner): string
+    /**
+     * Waters and kits of the yard.
+     *
+     * @return array<string, string> keys of the waters, by what stories call them
+     */
+    private function shelf(Site $site, User $owner): array
     {
         $reading = static fn (Parameter $parameter, string $typed): array => ['typed' => $typed, 'unit' => ($parameter->units()[0] ?? null)?->value, 'value' => TypedReading::read($parameter, $typed, null)->value];
-        $well = null;
+        $keys = [];
         foreach ([
-            ['Borehole', 'well', null, false, [[Parameter::Nitrate, '14'], [Parameter::Alkalinity, '11'], [Parameter::Hardness, '16'], [Parameter::Chlorine, '0'], [Parameter::Ph, '7.4'], [Parameter::Temperature, '11']]],
-            ['Mains tap', 'tap', 'the carbon train', true, [[Parameter::Nitrate, '22'], [Parameter::Alkalinity, '9'], [Parameter::Hardness, '14'], [Parameter::Chlorine, '.6'], [Parameter::Ph, '7.6']]],
-            ['RO unit', 'ro', null, false, [[Parameter::Nitrate, '1'], [Parameter::Alkalinity, '0'], [Parameter::Hardness, '0']]],
-        ] as $i => [$name, $kind, $unit, $chloramine, $readings]) {
-            $water = WaterSource::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'unit_name' => $unit, 'position' => $i]);
-            $well ??= $water->id;
+            'borehole' => ['Borehole', 'well', null, false, [[Parameter::Nitrate, '14'], [Parameter::Alkalinity, '11'], [Parameter::Hardness, '16'], [Parameter::Chlorine, '0'], [Parameter::Ph, '7.4'], [Parameter::Temperature, '11']]],
+            'mains' => ['Mains tap', 'tap', 'the carbon train', true, [[Parameter::Nitrate, '22'], [Parameter::Alkalinity, '9'], [Parameter::Hardness, '14'], [Parameter::Chlorine, '.6'], [Parameter::Ph, '7.6']]],
+            'ro' => ['RO unit', 'ro', null, false, [[Parameter::Nitrate, '1'], [Parameter::Alkalinity, '0'], [Parameter::Hardness, '0'], [Parameter::Temperature, '14']]],
+            'blend' => ['Blend, 3 RO to 1 borehole', 'blend', null, false, [[Parameter::Nitrate, '4.2'], [Parameter::Alkalinity, '3'], [Parameter::Hardness, '4'], [Parameter::Ph, '7.2'], [Parameter::Temperature, '13']]],
+            'half RO' => ['Half RO, half borehole', 'blend', null, false, [[Parameter::Nitrate, '7.5'], [Parameter::Alkalinity, '5.5'], [Parameter::Hardness, '8'], [Parameter::Ph, '7.3'], [Parameter::Temperature, '20']]],
+        ] as $key => [$name, $kind, $unit, $chloramine, $readings]) {
+            $water = WaterSource::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'unit_name' => $unit, 'position' => count($keys)]);
+            $keys[$key] = $water->id;
             $water->tests()->create(['site_id' => $site->id, 'user_id' => $owner->id, 'side' => 'raw', 'tested_on' => Carbon::now()->subDays(18)->toDateString(), 'chloramine' => $chloramine,
                 'readings' => array_column(array_map(static fn (array $row): array => [$row[0]->value, $reading($row[0], $row[1])], $readings), 1, 0)]);
         }
@@ -107,51 +115,6 @@ final class DemoSeeder extends Seeder
             Kit::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'parameter' => $parameter->value, 'unit' => $unit, 'steps' => $steps, 'resolution' => $resolution, 'tests_left' => $left, 'expires_on' => $left === null ? null : Carbon::now()->addDays(160)->toDateString(), 'in_use' => true]);
         }
 
-        return (string) $well;
-    }
-
-    /**
-     * Two weeks of feeds about the plan, the fish slower on a cool morning.
-     *
-     * @param  list<User>  $people
-     */
-    private function feeds(System $system, float $planned, array $people): void
-    {
-        for ($day = 13; $planned > 0 && $day >= 0; $day--) {
-            $system->hasMany(Feed::class)->create([
-                'site_id' => $system->site_id, 'user_id' => $people[mt_rand(0, 1)]->id, 'fed_at' => Carbon::now()->subDays($day)->subMinutes(mt_rand(60, 200)),
-                'feed_g' => round($planned * mt_rand(85, 110) / 100, $planned < 20 ? 1 : -1), 'came_up' => mt_rand(0, 6) === 0 ? 'slowly' : 'yes', 'left_some' => mt_rand(0, 9) === 0,
-            ]);
-        }
-    }
-
-    /**
-     * @param  array<string, mixed>  $plan
-     * @param  list<User>  $people
-     */
-    private function readings(System $system, array $plan, array $people): void
-    {
-        $kits = Kit::inUse($system->site);
-        foreach ($plan['days'] as $daysAgo) {
-            $at = Carbon::now()->subDays($daysAgo)->subMinutes(40 + mt_rand(0, 90));
-            $visit = $system->visits()->create([
-                'site_id' => $system->site_id, 'user_id' => $people[mt_rand(0, 1)]->id, 'taken_at' => $at, 'booked_at' => $at,
-            ]);
-            $rows = [];
-            foreach ($plan['course'] as $key => [$then, $now, $decimals, $step]) {
-                $parameter = Parameter::from($key);
-                $course = $then + ($now - $then) * (1 - $daysAgo / max($plan['days']));
-                $value = max(0.0, $course + $step * (mt_rand(-100, 100) / 100));
-                $typed = number_format($step > 0 ? round($value / $step) * $step : $value, $decimals, '.', '');
-                $unit = ($parameter->units()[0] ?? null)?->value;
-                $kit = $kits[$key] ?? null;
-                $reading = TypedReading::read($parameter, $typed, $unit, $kit !== null && $kit->unit === $unit ? $kit->judge() : null);
-                $rows[] = [
-                    'site_id' => $system->site_id, 'system_id' => $system->id, 'visit_id' => $visit->id, 'parameter' => $key, 'typed' => $typed, 'unit' => $unit,
-                    'value' => $reading->value, 'low' => $reading->interval->low, 'high' => $reading->interval->high, 'taken_at' => $at,
-                ];
-            }
-            DB::table('readings')->insert($rows);
-        }
+        return $keys;
     }
 }

@@ -9,14 +9,18 @@ use Illuminate\Support\Carbon;
 /**
  * The six invented systems of the demo.
  *
- * A course is, by parameter, the reading at the first visit and at the last, the decimals it is typed
- * with, and the step of the kit it was read on.
+ * A story is the first day's water, how warm it is, what flows in, and what happened by days ago; DemoWater
+ * makes the rest of it. Kits are, by parameter, the decimals that are typed and the step that is read.
  */
 final readonly class DemoSystems
 {
-    private const TWICE_A_WEEK = [24, 21, 17, 14, 10, 7, 3, 0];
-
-    private const DAILY = [9, 8, 7, 6, 5, 4, 3, 2, 1, 0];
+    /** Canonical: mg/L as N, as CaCO3. */
+    public const SOURCES = [
+        'borehole' => ['no3_n_mg_l' => 3.163, 'alkalinity_mg_l' => 196.3],
+        'mains' => ['no3_n_mg_l' => 4.97, 'alkalinity_mg_l' => 160.6],
+        'blend' => ['no3_n_mg_l' => 0.95, 'alkalinity_mg_l' => 53.5],
+        'half RO' => ['no3_n_mg_l' => 1.69, 'alkalinity_mg_l' => 98.2],
+    ];
 
     /** @return list<array<string, mixed>> */
     public static function all(): array
@@ -43,14 +47,39 @@ final readonly class DemoSystems
                 ['name' => 'Three-year koi', 'count' => 13, 'length_cm' => 51],
                 ['name' => 'Sorrel, the old female', 'count' => 1, 'length_cm' => 55, 'weight_g' => 2750, 'condition' => 1.653],
             ],
-            'feed_g_d' => 220,
-            'notes' => [[12, ['fed well'], ''], [5, [], 'Wiped the lamp’s housing, not the sleeve.']],
-            'days' => self::TWICE_A_WEEK,
-            'course' => [
-                'tan_mg_l' => [0.1, 0.14, 2, 0.05], 'no2_n_mg_l' => [0.02, 0.03, 2, 0.02], 'no3_n_mg_l' => [21, 24, 0, 2], 'ph' => [7.7, 7.5, 1, 0.1],
-                'temp_c' => [16.4, 17.6, 1, 0.3], 'do_mg_l' => [8.1, 7.8, 1, 0.2], 'alkalinity_mg_l' => [5.2, 3.9, 1, 0.1],
+            'feed_g_d' => 150,
+            'notes' => [
+                [63, ['gasping at the surface', 'at the returns'], 'Power was off from two to eight in the night. Both air pumps on the battery since half past seven.'],
+                [62, ['off their food'], 'Ammonia binder after the change. No feed.'], [60, [], '9 kg of salt in three steps over the day, against the nitrite to come.'], [58, ['fed well'], 'Fed a little; they came up.'],
+                [28, [], 'Weekly changes from the blend from today: nitrate would not come under 45 with borehole water.'], [12, ['fed well'], ''], [5, [], 'Wiped the lamp’s housing, not the sleeve.'],
+            ],
+            'setbacks' => [[63, 'stop', 90]], 'closely' => [63, 50],
+            'probes' => true, 'every' => 3.5,
+            'story' => [
+                'days' => 180, 'start' => ['tan_mg_l' => 0.08, 'no2_n_mg_l' => 0.02, 'no3_n_mg_l' => 8, 'alkalinity_mg_l' => 135], 'grown' => 0.6, 'warmth' => ['mean' => 15.5, 'swing' => 2.4, 'weather' => 0.4],
+                'oxygen' => 0.86, 'co2_mg_l' => 5, 'trickle_pct_d' => 1.71, 'source' => 'borehole', 'events' => self::pressRoomEvents(),
             ],
         ];
+    }
+
+    /**
+     * Weekly changes, buffer when KH is low, and the six-hour power cut nine weeks ago with what answered it.
+     *
+     * @return array<int, list<array{string, float|int}>>
+     */
+    private static function pressRoomEvents(): array
+    {
+        $events = [];
+        for ($ago = 176; $ago > 0; $ago -= 7) {
+            $events[$ago][] = [$ago > 28 ? 'borehole' : 'blend', 30];
+        }
+        $events[63] = [['killed', 94], ['ammonia', 1.1], ['appetite', 0]];
+        $events[62] = [['borehole', 50]];
+        $events[60] = [['borehole', 40], ['salt', 1]];
+        $events[58] = [['borehole', 40], ['appetite', 0.4]];
+        $events[53] = [['appetite', 1]];
+
+        return $events;
     }
 
     /** @return array<string, mixed> */
@@ -68,10 +97,10 @@ final readonly class DemoSystems
             'fish' => [['name' => 'June shipment', 'count' => 11, 'length_cm' => 36]],
             'feed_g_d' => 35,
             'notes' => [[6, ['flashing'], 'Two of them, against the wall. Scrape under the glass: flukes.'], [2, ['flashing', 'clamped fins'], 'One still.']],
-            'days' => self::DAILY,
-            'course' => [
-                'tan_mg_l' => [0.2, 0.4, 2, 0.05], 'no2_n_mg_l' => [0.05, 0.16, 2, 0.02], 'no3_n_mg_l' => [15, 17, 0, 1], 'ph' => [7.8, 7.8, 1, 0.1],
-                'temp_c' => [21.0, 22.0, 1, 0.2], 'do_mg_l' => [7.6, 7.3, 1, 0.2], 'alkalinity_mg_l' => [9.5, 9.2, 1, 0.2],
+            'every' => 1,
+            'story' => [
+                'days' => 9, 'start' => ['tan_mg_l' => 0.2, 'no2_n_mg_l' => 0.05, 'no3_n_mg_l' => 3.4, 'alkalinity_mg_l' => 180], 'grown' => 0.3, 'warmth' => ['mean' => 20.6, 'swing' => 1.2, 'weather' => 0.2],
+                'oxygen' => 0.86, 'co2_mg_l' => 4, 'trickle_pct_d' => 30, 'source' => 'borehole', 'events' => [],
             ],
         ];
     }
@@ -88,10 +117,10 @@ final readonly class DemoSystems
             ],
             'fish' => [],
             'feed_g_d' => 0,
-            'days' => [22, 19, 16, 13, 10, 7, 4, 2, 0],
-            'course' => [
-                'tan_mg_l' => [4.0, 0.8, 2, 0.1], 'no2_n_mg_l' => [0.1, 11.5, 1, 0.5], 'no3_n_mg_l' => [12, 46, 0, 3], 'ph' => [8.1, 7.8, 1, 0.1],
-                'temp_c' => [22.5, 23.0, 1, 0.2], 'do_mg_l' => [8.0, 7.9, 1, 0.1], 'alkalinity_mg_l' => [10.5, 7.8, 1, 0.2],
+            'every' => 2,
+            'story' => [
+                'days' => 23, 'start' => ['tan_mg_l' => 4, 'no2_n_mg_l' => 0, 'no3_n_mg_l' => 3.2, 'alkalinity_mg_l' => 196], 'grown' => 0.0011, 'warmth' => ['mean' => 22, 'swing' => 1, 'weather' => 0.2],
+                'oxygen' => 0.95, 'co2_mg_l' => 1.6, 'trickle_pct_d' => 0, 'source' => 'borehole', 'events' => [11 => [['ammonia', 4]], 7 => [['ammonia', 4]], 4 => [['ammonia', 3]]],
             ],
         ];
     }
@@ -103,7 +132,7 @@ final readonly class DemoSystems
             'name' => 'Yard Pond', 'kind' => 'display', 'life_stage' => 'adult',
             'vessels' => [['name' => 'Pond', 'kind' => 'pond', 'shape' => 'sections', 'measures' => ['stations' => [
                 ['at_m' => 0, 'area_m2' => 0], ['at_m' => 1.75, 'area_m2' => 3.9], ['at_m' => 3.5, 'area_m2' => 6.4], ['at_m' => 5.25, 'area_m2' => 5.2], ['at_m' => 7, 'area_m2' => 0.4],
-            ]], 'overflow' => true, 'float_valve' => true, 'shade' => 'part', 'plants_m2' => 5, 'silt_m2' => 6]],
+            ]], 'overflow' => true, 'float_valve' => true, 'shade' => 'part', 'plants_m2' => 9, 'silt_m2' => 6]],
             'stages' => [
                 ['name' => 'Brushes', 'kind' => 'brush', 'medium' => 'brush', 'media_l' => 420, 'flow_l_h' => 14000, 'cleaned_on' => self::daysAgo(16), 'loss_mm' => 15, 'rim_mm' => 60],
                 ['name' => 'Matting bay', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 420, 'flow_l_h' => 14000, 'cleaned_on' => self::daysAgo(31), 'loss_mm' => 10, 'rim_mm' => 60, 'may_drop_mm' => 150],
@@ -111,12 +140,16 @@ final readonly class DemoSystems
                 ['name' => 'UV lamp', 'kind' => 'uv', 'flow_l_h' => 14000, 'bypassable' => true, 'lamp_w' => 110, 'lamp_fitted_on' => self::daysAgo(160), 'sleeve_wiped_on' => self::daysAgo(101)],
             ],
             'fish' => [['name' => 'Pond koi', 'count' => 16, 'length_cm' => 58], ['name' => 'Old females', 'count' => 6, 'length_cm' => 69]],
-            'feed_g_d' => 300,
-            'notes' => [[20, ['green water'], 'Disc seen to 40 cm at the bridge.'], [3, ['clear water', 'leaves'], '']],
-            'days' => self::TWICE_A_WEEK,
-            'course' => [
-                'tan_mg_l' => [0.06, 0.08, 2, 0.03], 'no2_n_mg_l' => [0.02, 0.02, 2, 0.01], 'no3_n_mg_l' => [9, 11, 0, 1], 'ph' => [8.2, 8.4, 1, 0.1],
-                'temp_c' => [17.5, 20.5, 1, 0.5], 'do_mg_l' => [8.4, 5.8, 1, 0.2], 'alkalinity_mg_l' => [8.0, 7.6, 1, 0.1],
+            'feed_g_d' => 180,
+            'schools' => ['nitrate' => ['forty', 'grown fish; plants and bog do the rest']],
+            'notes' => [
+                [104, ['green water'], 'Disc seen to 40 cm at the bridge. Fish well.'], [97, ['green water'], 'UV on. 35 cm at the bridge.'], [90, [], '60 cm at the bridge.'],
+                [38, ['hanging'], 'Oxygen 4.9 at five in the morning after a warm, still night. Second stone in.'], [37, ['fed well'], '6.1 at dawn with two stones.'], [3, ['clear water', 'leaves'], ''],
+            ],
+            'probes' => true, 'every' => 3.5,
+            'story' => [
+                'days' => 180, 'start' => ['tan_mg_l' => 0.05, 'no2_n_mg_l' => 0.01, 'no3_n_mg_l' => 3, 'alkalinity_mg_l' => 150], 'grown' => 0.5, 'warmth' => ['mean' => 13, 'swing' => 8, 'weather' => 1.5],
+                'oxygen' => 0.8, 'daily_swing' => ['temp_c' => 0.9, 'do_mg_l' => 1.1, 'ph' => 0.15], 'co2_mg_l' => 1.2, 'trickle_pct_d' => 2.5, 'source' => 'borehole', 'plants_m2' => 9, 'bog_m2' => 8, 'events' => [],
             ],
         ];
     }
@@ -134,14 +167,14 @@ final readonly class DemoSystems
             ],
             'stages' => [
                 ['name' => 'Sponge', 'kind' => 'sponge', 'medium' => 'foam_20ppi', 'media_l' => 25, 'flow_l_h' => 2400, 'fouling_pct' => 15, 'loss_mm' => 40],
-                ['name' => 'Bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 2400, 'loss_mm' => 150],
+                ['name' => 'Bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 160, 'flow_l_h' => 2400, 'loss_mm' => 150],
             ],
             'fish' => [['name' => 'Fry, first cull', 'count' => 380, 'length_cm' => 6], ['name' => 'Fry, forward', 'count' => 220, 'length_cm' => 8.2]],
-            'feed_g_d' => 70,
-            'days' => self::DAILY,
-            'course' => [
-                'tan_mg_l' => [0.08, 0.12, 2, 0.02], 'no2_n_mg_l' => [0.02, 0.03, 2, 0.01], 'no3_n_mg_l' => [7, 9, 0, 1], 'ph' => [7.9, 7.8, 1, 0.1],
-                'temp_c' => [23.5, 24.0, 1, 0.2], 'do_mg_l' => [7.4, 7.2, 1, 0.1], 'alkalinity_mg_l' => [7.0, 6.5, 1, 0.1],
+            'feed_g_d' => 35,
+            'every' => 1.5,
+            'story' => [
+                'days' => 70, 'start' => ['tan_mg_l' => 0.05, 'no2_n_mg_l' => 0.02, 'no3_n_mg_l' => 1.7, 'alkalinity_mg_l' => 100], 'grown' => 0.3, 'warmth' => ['mean' => 22.5, 'swing' => 1.5, 'weather' => 0.3],
+                'oxygen' => 0.86, 'co2_mg_l' => 3, 'trickle_pct_d' => 40, 'source' => 'half RO', 'events' => [],
             ],
         ];
     }
@@ -155,10 +188,10 @@ final readonly class DemoSystems
             'stages' => [['name' => 'Air-driven sponge', 'kind' => 'sponge', 'medium' => 'foam_10ppi', 'media_l' => 8, 'flow_l_h' => 500, 'loss_mm' => 2, 'inside' => 'Tub', 'fed' => 'air']],
             'fish' => [['name' => 'Ulcer, left flank', 'count' => 1, 'length_cm' => 47]],
             'feed_g_d' => 3,
-            'days' => [6, 5, 4, 3, 2, 1, 0],
-            'course' => [
-                'tan_mg_l' => [0.1, 0.22, 2, 0.03], 'no2_n_mg_l' => [0.02, 0.04, 2, 0.01], 'no3_n_mg_l' => [12, 15, 0, 1], 'ph' => [7.6, 7.5, 1, 0.1],
-                'temp_c' => [20.5, 21.5, 1, 0.2], 'do_mg_l' => [7.8, 7.7, 1, 0.1], 'alkalinity_mg_l' => [8.0, 7.4, 1, 0.2],
+            'every' => 1,
+            'story' => [
+                'days' => 12, 'start' => ['tan_mg_l' => 0.1, 'no2_n_mg_l' => 0.02, 'no3_n_mg_l' => 3.2, 'alkalinity_mg_l' => 190], 'grown' => 0.2, 'load_share' => 0.35, 'warmth' => ['mean' => 20, 'swing' => 1, 'weather' => 0.2],
+                'oxygen' => 0.88, 'co2_mg_l' => 4, 'trickle_pct_d' => 10, 'source' => 'borehole', 'events' => [],
             ],
         ];
     }

@@ -31,7 +31,7 @@ final readonly class Colony
 
     /**
      * @param  float  $greatest  g N/d that the whole grown surface takes at this temperature, nothing short
-     * @param  float  $hardest  most of that rate that the water allows, 0 to 1 (ammonia allowed, oxygen, pH, alkalinity)
+     * @param  float  $hardest  most of that rate that the water allows, 0 to 1: at the ammonia allowed for what is to come; at any ammonia for what has been, since ammonia then rose until the load was taken
      */
     public function __construct(private float $greatest, private float $hardest, private float $tempC)
     {

@@ -74,7 +74,7 @@ final readonly class FromReadingsCalculator implements Calculator
             $middles[] = ($row->number('low_mg_l') + $row->number('high_mg_l')) / 2;
         }
         $span = $days === [] ? 0.0 : max($days) - min($days);
-        if ($days === [] || $middles === [] || $span < self::LEAST_DAYS) {
+        if ($span < self::LEAST_DAYS || $middles === []) {
             throw BadInput::at('readings', 'They must lie over a week at least; these cover '.Say::number($span, 2).' days.');
         }
         [$slope, $error] = self::slope($days, $middles);

@@ -74,6 +74,7 @@ final readonly class Advice
         if ($nitrite === [] || $line === null || $nitrite[0]->high <= $line || $nitrite[0]->daysAgo > 7) {
             return null;
         }
+        $salt = array_values(array_filter($salt, static fn (Point $point): bool => $point->daysAgo <= Limits::SALT_STANDS_D));
         // Salt is 60.7 % chloride by weight.
         $chloride = $salt === [] ? null : 606.6 * $salt[0]->value;
         $ratio = $chloride === null ? null : $chloride / max(1e-6, $nitrite[0]->value);
@@ -81,13 +82,13 @@ final readonly class Advice
             return new self('There is '.Say::number($ratio, 2).' times as much chloride as nitrite in the water: it keeps most of the nitrite out of the fish.', 'Ten parts of chloride to one of nitrite nitrogen are usually held to protect.', 'nitrite '.self::ago($nitrite[0]->daysAgo).', salt '.self::ago($salt[0]->daysAgo));
         }
 
-        return new self('Nitrite is up'.($salt === [] ? ', and salt was never measured' : ', with too little salt to shield the fish').': '.Say::number(max(0.0, 10 * $nitrite[0]->value / 606.6 - ($salt[0]->value ?? 0.0)), 2).' g/L of salt would.', 'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.', 'nitrite '.self::ago($nitrite[0]->daysAgo));
+        return new self('Nitrite is up'.($salt === [] ? ', and salt was not measured in two weeks' : ', with too little salt to shield the fish').': '.Say::number(max(0.0, 10 * $nitrite[0]->value / 606.6 - ($salt[0]->value ?? 0.0)), 2).' g/L of salt would.', 'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.', 'nitrite '.self::ago($nitrite[0]->daysAgo));
     }
 
     /** @param  list<Point>  $alkalinity */
     private static function alkalinityFalls(array $alkalinity): ?self
     {
-        $run = array_values(array_filter($alkalinity, static fn (Point $point): bool => $point->daysAgo <= 60));
+        $run = self::sinceTheLastRise(array_values(array_filter($alkalinity, static fn (Point $point): bool => $point->daysAgo <= 60)));
         if (count($run) < 4 || $run[count($run) - 1]->daysAgo - $run[0]->daysAgo < 10) {
             return null;
         }
@@ -99,7 +100,7 @@ final readonly class Advice
         $weeks = ($now - self::KH_FLOOR) / $fall;
         $left = $weeks <= 0 ? 'it is at 2.8 dKH already, where pH is no longer held' : Say::number(floor($weeks)).' weeks left until 2.8 dKH';
 
-        return new self('KH falls by '.Say::number($fall / self::MG_PER_DKH, 2)." dKH a week, {$left}.", 'A straight line through the readings of the last sixty days; 2.8 dKH is 50 mg/L.', count($run).' readings of KH, the last '.self::ago($run[0]->daysAgo));
+        return new self('KH falls by '.Say::number($fall / self::MG_PER_DKH, 2)." dKH a week, {$left}.", 'A straight line through the readings since KH last rose, sixty days back at most; 2.8 dKH is 50 mg/L.', count($run).' readings of KH, the last '.self::ago($run[0]->daysAgo));
     }
 
     /**
@@ -155,6 +156,23 @@ final readonly class Advice
         $co2 = (new Carbonate($temperature[0]->value ?? 20.0, $alkalinity[0]->value))->co2($ph[0]->value);
 
         return $co2 > 40 ? new self('pH and KH together would mean '.Say::number($co2, 2).' mg/L of CO₂: either the surface is hardly broken, or one of the two was misread. Test both again.', 'CO₂ follows from pH and alkalinity; above 40 mg/L koi would gasp.', 'pH and KH '.self::ago($ph[0]->daysAgo)) : null;
+    }
+
+    /**
+     * The newest readings up to where buffer or new water last lifted them by half a degree or more.
+     *
+     * @param  list<Point>  $run  newest first
+     * @return list<Point>
+     */
+    private static function sinceTheLastRise(array $run): array
+    {
+        foreach ($run as $i => $point) {
+            if ($i > 0 && $run[$i - 1]->value - $point->value >= 0.5 * self::MG_PER_DKH) {
+                return array_slice($run, 0, $i);
+            }
+        }
+
+        return $run;
     }
 
     /**

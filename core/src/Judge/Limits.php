@@ -9,6 +9,9 @@ use Ironwort\Core\Measure\Interval;
 /** What one parameter may be for one life stage. A reading is judged by its worse end. */
 final readonly class Limits
 {
+    /** Salt leaves by changes only: a reading this old still stands, days. Common practice, no source. */
+    public const SALT_STANDS_D = 14.0;
+
     public function __construct(
         public Parameter $parameter,
         public ?Bounds $below,
