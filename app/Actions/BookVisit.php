@@ -32,7 +32,7 @@ final readonly class BookVisit
      *
      * @throws BadInput
      */
-    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed, ?string $vesselId = null, ?Visit $corrects = null): Visit
+    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed, ?string $vesselId = null, ?Visit $corrects = null, ?string $spot = null): Visit
     {
         if ($readings === []) {
             throw BadInput::at('readings', 'Type at least one reading.');
@@ -44,9 +44,9 @@ final readonly class BookVisit
             throw BadInput::at('taken_at', 'This time is too long ago.');
         }
 
-        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed, $vesselId, $corrects): Visit {
+        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed, $vesselId, $corrects, $spot): Visit {
             $booked = DB::table('visits')->insertOrIgnore([
-                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $vesselId, 'corrects_id' => $corrects?->id,
+                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $vesselId, 'corrects_id' => $corrects?->id, 'spot' => isset($readings[Parameter::Clarity->value]) ? $spot : null,
                 'taken_at' => $takenAt, 'booked_at' => now()->max($takenAt),
             ]);
             $visit = Visit::query()->findOrFail($id);

@@ -22,7 +22,7 @@ use Ironwort\Core\Judge\Reading;
 /** One line of the log bar, from a page or a shell: read, and kept whole or not at all. */
 final readonly class KeepLine
 {
-    public function __construct(private BookVisit $book)
+    public function __construct(private BookVisit $book, private BookChange $changes)
     {
     }
 
@@ -44,7 +44,7 @@ final readonly class KeepLine
         if ($line->faults !== []) {
             throw BadInput::at('line', $line->faults[0]->message);
         }
-        if ($line->entries === [] && $line->feedG === null && $line->note === null) {
+        if ($line->entries === [] && $line->feedG === null && $line->note === null && $line->changeL === null && $line->changePct === null) {
             throw BadInput::at('line', 'Type at least one reading, as am .5 ph 7.8 t 18.');
         }
         $at = self::when($line->time, $system->site->timezone);
@@ -64,6 +64,9 @@ final readonly class KeepLine
             if ($line->note !== null) {
                 Note::query()->firstOrCreate(['id' => $id], [...$own, 'words' => mb_substr($line->note, 0, 1000), 'seen' => [], 'taken_at' => $at]);
             }
+            if ($line->changeL !== null || $line->changePct !== null) {
+                $this->changes->fromLine($system, $user, $id, $at, $line);
+            }
             if ($line->entries === []) {
                 return null;
             }
@@ -72,7 +75,7 @@ final readonly class KeepLine
                 $typed[$entry->reading->parameter->value] = ['typed' => $entry->typed, 'unit' => $entry->unit];
             }
             try {
-                return $this->book->book($id, $system, $user, $at, self::readings($line), $typed, $system->vessels->firstWhere('name', $line->place)?->id);
+                return $this->book->book($id, $system, $user, $at, self::readings($line), $typed, $system->vessels->firstWhere('name', $line->place)?->id, spot: $line->spot);
             } catch (BadInput $bad) {
                 throw BadInput::at('line', implode(' ', $bad->errors));
             }

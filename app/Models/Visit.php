@@ -25,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property System $system
  * @property ?User $user
  * @property ?Vessel $vessel
+ * @property ?string $spot where the disc was let down
  * @property ?string $corrects_id
  * @property ?Visit $corrects
  * @property Collection<int, Reading> $readings

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $kind
  * @property Collection<int, WaterTest> $tests
  * @property ?string $unit_name the keeper's own treatment unit behind it
+ * @property bool $softened whether that unit takes hardness out and leaves KH
  */
 final class WaterSource extends Model
 {

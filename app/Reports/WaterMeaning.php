@@ -9,6 +9,7 @@ use App\Figures\Figure;
 use App\Figures\Origin;
 use App\Models\Reading as Entry;
 use App\Models\System;
+use App\Models\WaterSource;
 use Ironwort\Core\Judge\Derived;
 use Ironwort\Core\Judge\Limits;
 use Ironwort\Core\Judge\Parameter;
@@ -60,7 +61,7 @@ final readonly class WaterMeaning
             }
         }
 
-        return ['strips' => array_column($strips, 1), 'asks' => (object) Plausible::ask($typed, $last, $saturation), ...$this->worst($system, array_column($strips, 0), $salt)];
+        return ['strips' => array_column($strips, 1), 'asks' => (object) Plausible::ask($typed, $last, $saturation, $system->water_id !== null && WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists()), ...$this->worst($system, array_column($strips, 0), $salt)];
     }
 
     /**

@@ -207,6 +207,22 @@ final class FishAndCapacityTest extends TestCase
         $this->putJson('/api/systems/long-vat/filter/believed', ['test' => 'nothing'])->assertUnprocessable()->assertJsonStructure(['errors' => ['test']]);
     }
 
+    public function test_a_run_of_readings_measures_the_filter_and_a_second_one_is_not_held_against_the_first(): void
+    {
+        $run = fn (string $id): TestResponse => $this->putJson("/api/systems/long-vat/filter/runs/01JD000000000000000000000{$id}");
+        $run('1')->assertUnprocessable()->assertJsonPath('errors.readings', 'The book holds 1 readings of ammonia in the last 28 days. Four over a week or more are needed.');
+        foreach ([20, 15, 10, 5] as $i => $ago) {
+            $at = now()->subDays($ago)->toDateTimeString('minute');
+            $this->postJson('/api/systems/long-vat/visits', ['id' => "01JD00000000000000000000R{$i}", 'taken_at' => $at, 'readings' => $this->typed(['tan_mg_l' => '0.2'])])->assertCreated();
+        }
+        $test = $run('1')->assertOk()->json('tests.0');
+        self::assertTrue($test['run']);
+        // Nothing rose and nothing was changed: all that the fish gave was taken, 200 g/d × 38 % × 0.092.
+        self::assertEqualsWithDelta(6.99, $test['removal']['value'], 0.2);
+        $this->putJson('/api/systems/long-vat/filter/believed', ['test' => $test['id']])->assertOk();
+        self::assertEqualsWithDelta($test['ratio'], $run('2')->json('tests.0.ratio'), 1e-6);
+    }
+
     public function test_behind_the_capacity_stand_oxygen_dirt_nitrate_and_sizing(): void
     {
         $page = $this->getJson('/api/systems/long-vat/filter')->assertOk();

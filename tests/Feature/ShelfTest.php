@@ -134,6 +134,37 @@ final class ShelfTest extends TestCase
         self::assertSame('incident', $this->getJson('/api/systems/long-vat')->json('schedule.context'));
     }
 
+    public function test_a_school_is_followed_with_its_reason_and_goes_into_the_limits_under_ones_own(): void
+    {
+        $follow = fn (string $topic, string $school): TestResponse => $this->putJson("/api/systems/long-vat/schools/{$topic}", ['school' => $school, 'reason' => 'old fish']);
+        $this->log('na 30');
+        self::assertSame('watch', $this->strip('no3_n_mg_l')['state']);
+        $nitrate = collect($follow('nitrate', 'forty')->assertOk()->json('topics'))->firstWhere('id', 'nitrate');
+        self::assertSame(['forty', 'old fish'], [$nitrate['follows'], $nitrate['reason']]);
+        self::assertSame('good', $this->strip('no3_n_mg_l')['state']);
+        $this->putJson('/api/systems/long-vat/limits/no3_n_mg_l', ['above' => ['watch' => '28', 'act' => '60', 'emergency' => '90'], 'reason' => 'these show it early'])->assertOk();
+        self::assertSame('watch', $this->strip('no3_n_mg_l')['state'], 'what the keeper set stands over the school');
+        $this->deleteJson('/api/systems/long-vat/limits/no3_n_mg_l')->assertOk();
+        $follow('nitrate', 'usual')->assertOk();
+        self::assertSame('watch', $this->strip('no3_n_mg_l')['state']);
+        $follow('nitrate', 'ninety')->assertUnprocessable()->assertJsonStructure(['errors' => ['school']]);
+        $follow('music', 'usual')->assertUnprocessable();
+    }
+
+    public function test_clarity_is_seen_at_a_spot_and_kh_above_gh_is_asked_about_unless_a_softener_makes_it(): void
+    {
+        $this->log('cy 60 at the bridge');
+        self::assertSame(['the bridge'], $this->getJson('/api/systems/long-vat')->json('spots'));
+        $this->postJson('/api/systems/long-vat/visits', ['id' => '01JD00000000000000000000V8', 'spot' => 'the bridge', 'readings' => $this->typed(['clarity_cm' => '40'])])->assertCreated()->assertJsonPath('spot', 'the bridge');
+        $this->postJson('/api/systems/long-vat/visits', ['id' => '01JD00000000000000000000V7', 'spot' => 'nowhere', 'readings' => $this->typed(['ph' => '7.4'])])->assertCreated()->assertJsonPath('spot', null);
+
+        $asks = fn (): array => $this->postJson('/api/systems/long-vat/meaning', ['readings' => $this->typed(['alkalinity_mg_l' => '9', 'hardness_mg_l' => '2'])])->json('asks');
+        self::assertArrayHasKey('alkalinity_mg_l', $asks());
+        $this->putJson('/api/waters/'.self::WATER, ['name' => 'Tap', 'kind' => 'tap', 'unit_name' => 'softener', 'softened' => 'yes'])->assertOk()->assertJsonPath('waters.0.softened', true);
+        $this->putJson('/api/systems/long-vat/source', ['water' => self::WATER])->assertOk();
+        self::assertArrayNotHasKey('alkalinity_mg_l', $asks());
+    }
+
     public function test_whoever_only_reads_changes_none_of_it(): void
     {
         $this->actingAs($this->person('reader@yard.example', \App\Models\Role::Reader));
@@ -141,5 +172,6 @@ final class ShelfTest extends TestCase
         $this->putJson('/api/waters/'.self::WATER, ['name' => 'Tap', 'kind' => 'tap'])->assertForbidden();
         $this->putJson('/api/systems/long-vat/limits/ph', [])->assertForbidden();
         $this->putJson('/api/systems/long-vat/source', [])->assertForbidden();
+        $this->putJson('/api/systems/long-vat/schools/nitrate', ['school' => 'forty'])->assertForbidden();
     }
 }

@@ -45,6 +45,19 @@ final class WaterTest extends TestCase
         self::assertStringContainsString('add it there', $this->water('?change_pct=20')['missing']);
     }
 
+    public function test_a_change_is_booked_from_the_log_bar_and_no_more_than_there_is(): void
+    {
+        $this->source();
+        $this->putJson('/api/systems/long-vat/source', ['water' => self::WATER])->assertOk();
+        $log = fn (string $line, string $id): TestResponse => $this->postJson('/api/systems/long-vat/log', ['id' => "01JD00000000000000000000{$id}", 'line' => $line]);
+        $log('wc 10% am .2', 'B1')->assertCreated();
+        $log('wc 10% am .2', 'B1')->assertSuccessful();
+        $volume = $this->water()['volume']['value'];
+        self::assertCount(1, $this->water()['changes']);
+        self::assertStringContainsString(number_format(0.1 * $volume).' L changed, 10 % of the water from Well', $this->water()['changes'][0]['text']);
+        $log('wc 900000', 'B2')->assertUnprocessable()->assertJsonStructure(['errors' => ['line']]);
+    }
+
     public function test_without_a_volume_nothing_is_booked(): void
     {
         $this->source();

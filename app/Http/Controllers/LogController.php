@@ -38,6 +38,9 @@ final class LogController extends Controller
             'asks' => $understood['asks'],
             'place' => $line->place,
             'feed_g' => $line->feedG,
+            'change_l' => $line->changeL,
+            'change_pct' => $line->changePct,
+            'spot' => $line->spot,
             'note' => $line->note,
             'faults' => array_map(static fn (LogFault $fault): array => ['at' => $fault->at, 'length' => $fault->length, 'message' => $fault->message], $line->faults),
         ]);
@@ -60,7 +63,7 @@ final class LogController extends Controller
         if ($visit === null) {
             $at = KeepLine::when($line->time, $system->site->timezone);
 
-            return new JsonResponse(['id' => $id, 'taken_at' => $at->toIso8601ZuluString(), 'age' => Age::of($at), 'by' => $this->person($request)->name, 'bay' => null, 'readings' => []], 201);
+            return new JsonResponse(['id' => $id, 'taken_at' => $at->toIso8601ZuluString(), 'age' => Age::of($at), 'by' => $this->person($request)->name, 'bay' => null, 'spot' => null, 'readings' => []], 201);
         }
         $visit->load(['readings', 'user', 'vessel']);
 

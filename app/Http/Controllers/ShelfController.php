@@ -54,7 +54,7 @@ final class ShelfController extends Controller
                 'expires_on' => $kit->expires_on?->toDateString(), 'expired' => $kit->expires_on?->isPast() ?? false, 'tests_left' => $kit->tests_left, 'in_use' => $kit->in_use,
             ])->all()),
             'waters' => array_values($waters->map(static fn (WaterSource $water): array => [
-                'id' => $water->id, 'name' => $water->name, 'kind' => $water->kind, 'unit_name' => $water->unit_name,
+                'id' => $water->id, 'name' => $water->name, 'kind' => $water->kind, 'unit_name' => $water->unit_name, 'softened' => $water->softened,
                 'tests' => array_values($water->tests->map(static fn (WaterTest $test): array => ['id' => $test->id, 'side' => $test->side, 'on' => $test->tested_on->toDateString(), 'chloramine' => $test->chloramine, 'readings' => array_map(static fn (string $parameter, array $reading): array => [
                     'parameter' => $parameter, 'name' => Parameter::from($parameter)->name(), 'typed' => $reading['typed'], 'unit' => Parameter::from($parameter)->symbol(), 'value' => $reading['value'],
                 ], array_keys($test->readings), array_values($test->readings))])->all()),
@@ -110,7 +110,7 @@ final class ShelfController extends Controller
             ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.', 'kind.required' => 'Say what water it is.'],
         );
         $water = WaterSource::query()->where('site_id', $site->id)->find(strtoupper($id)) ?? new WaterSource(['id' => strtoupper($id), 'site_id' => $site->id]);
-        $water->fill([...$given, 'unit_name' => ($given['unit_name'] ?? '') === '' ? null : $given['unit_name']])->save();
+        $water->fill([...$given, 'softened' => Yes::said($request->input('softened')), 'unit_name' => ($given['unit_name'] ?? '') === '' ? null : $given['unit_name']])->save();
 
         return $this->show($request);
     }

@@ -83,6 +83,7 @@ final class SystemController extends Controller
             'capacity' => $capacity->of($system, $water),
             'build' => BuildResource::of($system),
             'visits' => array_map(VisitResource::of(...), $visits->all()),
+            'spots' => Visit::query()->where('system_id', $system->id)->whereNotNull('spot')->distinct()->orderBy('spot')->limit(20)->pluck('spot')->all(),
         ]);
     }
 

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\BookChange;
 use App\Actions\TypedInputs;
 use App\Models\System;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
 use App\Reports\LatestWater;
-use App\Reports\VolumeReport;
 use App\Reports\WaterReport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Measure\Say;
 
 /** Water to be changed, and water that was. */
 final class WaterController extends Controller
@@ -31,23 +31,17 @@ final class WaterController extends Controller
     }
 
     /** Books a change or a top-up by litres or percent; the same key again changes nothing. */
-    public function book(Request $request, System $system, string $id, VolumeReport $volumes): JsonResponse
+    public function book(Request $request, System $system, string $id, BookChange $changes): JsonResponse
     {
         Gate::authorize('write');
         $values = (new TypedInputs([Input::choice('kind', 'What it was', WaterChange::KINDS), Input::number('change_l', 'Litres', 'L', 0.1, 1e8)->optional(), Input::number('change_pct', 'Share', '%', 0.01, 100)->insteadOf('change_l')]))->read($request->all());
-        $volume = $volumes->inUse($system->load(['site', 'vessels']))->value;
+        $volume = $changes->volume($system);
         $litres = is_numeric($values['change_l'] ?? null) ? (float) $values['change_l'] : (is_numeric($values['change_pct'] ?? null) ? (float) $values['change_pct'] / 100 * $volume : throw BadInput::at('change_l', 'Say how much.'));
-        if ($volume <= 0) {
-            throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
-        }
-        if ($litres > $volume) {
-            throw BadInput::at('change_l', 'No more can be changed than there is: '.Say::number($volume, 4).' L.');
-        }
         $water = $request->input('water');
         if (is_string($water) && $water !== '' && ! WaterSource::query()->where('site_id', $system->site_id)->whereKey($water)->exists()) {
             throw BadInput::at('water', 'There is no such water.');
         }
-        WaterChange::query()->firstOrCreate(['id' => strtoupper($id)], ['kind' => $values['kind'], 'litres' => $litres, 'volume_l' => $volume, 'water_id' => is_string($water) && $water !== '' ? $water : null, 'changed_at' => now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        $changes->book($id, $system, $this->person($request), Carbon::now(), is_string($values['kind']) ? $values['kind'] : 'batch', $litres, ['water_id' => is_string($water) && $water !== '' ? $water : null]);
 
         return $this->show($request, $system);
     }

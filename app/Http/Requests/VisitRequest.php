@@ -42,6 +42,14 @@ final class VisitRequest extends FormRequest
         return $this->string('id')->upper()->toString();
     }
 
+    /** Where the disc was let down, if it was. */
+    public function spot(): ?string
+    {
+        $spot = $this->string('spot')->trim()->limit(40, '')->toString();
+
+        return $spot === '' ? null : $spot;
+    }
+
     /** When it was taken; now, when nothing is said. A time without a zone is the site's own. */
     public function takenAt(string $timezone): Carbon
     {

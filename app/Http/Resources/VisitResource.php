@@ -21,6 +21,7 @@ final readonly class VisitResource
             'age' => Age::of($visit->taken_at),
             'by' => $visit->user?->name,
             'bay' => $visit->vessel?->name,
+            'spot' => $visit->spot,
             'readings' => $visit->readings->map(static fn (Reading $reading): array => [
                 'parameter' => $reading->parameter->value,
                 'name' => $reading->parameter->name(),

@@ -23,6 +23,7 @@ use Ironwort\Core\Water\Oxygen;
  * A code is followed by its number; a unit may stand right behind the number (`na 4.5n`, `t 64f`,
  * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before; `/bay 2` says where.
  * `do 85%` is saturation at the temperature and salt of the same line, written down in mg/L.
+ * `cy 40 at bridge` says where the disc was let down; `wc 10%` or `wc 900` is a change of water, in litres.
  * `feed 220` is feed in grams, and all behind `note` is kept in the keeper's own words. Every fault is
  * pointed at by its place in the line.
  */
@@ -41,7 +42,7 @@ final readonly class LogLine
      * @param  list<LogEntry>  $entries
      * @param  list<LogFault>  $faults
      */
-    private function __construct(public array $entries, public ?LogTime $time, public array $faults, public ?string $place = null, public ?float $feedG = null, public ?string $note = null)
+    private function __construct(public array $entries, public ?LogTime $time, public array $faults, public ?string $place = null, public ?float $feedG = null, public ?string $note = null, public ?string $spot = null, public ?float $changeL = null, public ?float $changePct = null)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class LogLine
         $words = array_map(static fn (array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))), $found[0]);
         $entries = [];
         $faults = [];
-        $time = $place = $feed = $note = null;
+        $time = $place = $feed = $note = $spot = $litres = $percent = null;
         $share = null;
         $bare = 0;
         for ($i = 0; $i < count($words); $i++) {
@@ -104,6 +105,27 @@ final readonly class LogLine
 
                 continue;
             }
+            if (mb_strtolower($word->text) === 'wc') {
+                [$litres, $percent] = self::change($next) ?? [null, null];
+                if ($litres === null && $percent === null) {
+                    $faults[] = new LogFault($word->at, 2, 'A change is written wc 10% or wc 900, in litres.');
+                }
+                $i += $next === null ? 0 : 1;
+
+                continue;
+            }
+            if (mb_strtolower($word->text) === 'at') {
+                $from = $i;
+                while (isset($words[$i + 1]) && ! self::begins($words[$i + 1]->text)) {
+                    $i++;
+                }
+                $spot = mb_substr(implode(' ', array_map(static fn (Word $said): string => $said->text, array_slice($words, $from + 1, $i - $from))), 0, 40);
+                if ($spot === '') {
+                    $faults[] = new LogFault($word->at, 2, 'At which spot? As cy 40 at bridge.');
+                }
+
+                continue;
+            }
             if (preg_match('/^[<>]?[\d.,]/', $word->text) === 1 || $word->text === '-') {
                 $meant = $order[$bare++] ?? null;
                 if ($meant === null) {
@@ -140,7 +162,7 @@ final readonly class LogLine
             self::takeShare($share, $entries, $faults, $altitudeM);
         }
 
-        return new self(array_values($entries), $time, $faults, $place, $feed, $note);
+        return new self(array_values($entries), $time, $faults, $place, $feed, $note, $spot, $litres, $percent);
     }
 
     /**
@@ -228,6 +250,31 @@ final readonly class LogLine
     private static function suffix(Parameter $parameter, string $suffix): ?string
     {
         return $parameter === Parameter::Hardness && $suffix === 'dgh' ? 'dgh' : ($suffix === '%' && $parameter === Parameter::Salinity ? 'pct' : self::SUFFIXES[$suffix] ?? null);
+    }
+
+    /** Whether a word begins something of its own: a code, a number, a time, a bay, feed, a change or a note. */
+    private static function begins(string $text): bool
+    {
+        return self::parameter($text) !== null || preg_match('/^[@\/<>\d.,-]/', $text) === 1 || in_array(mb_strtolower($text), ['feed', 'note', 'wc', 'yesterday'], true);
+    }
+
+    /** @return ?array{?float, ?float} litres or percent */
+    private static function change(?Word $said): ?array
+    {
+        if ($said === null) {
+            return null;
+        }
+        try {
+            $value = TypedNumber::read(rtrim(mb_strtolower($said->text), 'l%'))->value;
+        } catch (UnreadableNumber) {
+            return null;
+        }
+
+        return match (true) {
+            $value <= 0 => null,
+            str_ends_with($said->text, '%') => $value <= 100 ? [null, $value] : null,
+            default => [$value, null],
+        };
     }
 
     private static function parameter(string $code): ?Parameter

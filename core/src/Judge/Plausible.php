@@ -22,9 +22,10 @@ final readonly class Plausible
     /**
      * @param  array<string, Reading>  $typed  by parameter
      * @param  array<string, Reading>  $last  what the book had before
+     * @param  bool  $softened  whether the water it is filled from comes through a softener
      * @return array<string, string> a question by parameter
      */
-    public static function ask(array $typed, array $last, ?float $saturationPct): array
+    public static function ask(array $typed, array $last, ?float $saturationPct, bool $softened = false): array
     {
         $asks = [];
         foreach ($typed as $key => $reading) {
@@ -42,8 +43,8 @@ final readonly class Plausible
         if ($saturationPct !== null && isset($typed['do_mg_l']) && $saturationPct > 150) {
             $asks['do_mg_l'] = 'That is '.Say::number($saturationPct, 3).' % of what the water can hold. Is the probe dry, or the temperature wrong?';
         }
-        if ($value(Parameter::Alkalinity) !== null && $value(Parameter::Hardness) !== null && $value(Parameter::Alkalinity) > 1.5 * $value(Parameter::Hardness) + 18) {
-            $asks['alkalinity_mg_l'] = 'KH stands far above GH. That is so behind a softener; otherwise one of them was misread.';
+        if (! $softened && $value(Parameter::Alkalinity) !== null && $value(Parameter::Hardness) !== null && $value(Parameter::Alkalinity) > 1.5 * $value(Parameter::Hardness) + 18) {
+            $asks['alkalinity_mg_l'] = 'KH stands far above GH. That is so behind a softener, and none is on the shelf for this water: was one of them misread?';
         }
         if ($value(Parameter::Ph) !== null && $value(Parameter::Alkalinity) !== null) {
             $co2 = (new Carbonate($value(Parameter::Temperature) ?? 20.0, $value(Parameter::Alkalinity)))->co2($value(Parameter::Ph));

@@ -48,6 +48,16 @@ final class LogLineTest extends TestCase
         self::assertSame([[0, 1], [6, 4]], $faults('é ph  7psu'), 'a unit unknown here');
     }
 
+    public function test_a_change_and_the_spot_of_the_disc_stand_in_the_line(): void
+    {
+        $line = LogLine::read('wc 10% cy 40 at the bridge ph 7.8');
+        self::assertSame([[], 10.0, null, 'the bridge', 2], [$line->faults, $line->changePct, $line->changeL, $line->spot, count($line->entries)]);
+        self::assertSame([900.0, null], [LogLine::read('wc 900l')->changeL, LogLine::read('wc 900')->changePct]);
+        foreach (['wc', 'wc 140%', 'wc 0', 'wc some', 'cy 40 at', 'cy 40 at ph 7'] as $wrong) {
+            self::assertCount(1, LogLine::read($wrong)->faults, $wrong);
+        }
+    }
+
     public function test_oxygen_in_percent_is_read_at_the_temperature_of_its_line(): void
     {
         // 9.092 mg/L at 20 °C, 1 atm (Standard Methods 4500-O, table of saturation).

@@ -85,12 +85,15 @@ defineExpose({ focus: () => box.value?.focus() })
       </p>
       <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
       <p v-for="(ask, parameter) in understood.data.value?.asks ?? {}" :key="parameter" class="ask">{{ ask }}</p>
-      <ul v-if="understood.data.value && (understood.data.value.readings.length || understood.data.value.feed_g !== null || understood.data.value.note)">
+      <ul v-if="understood.data.value && (understood.data.value.readings.length || understood.data.value.feed_g !== null || understood.data.value.change_l !== null || understood.data.value.change_pct !== null || understood.data.value.note)">
         <li v-for="strip in understood.data.value.readings" :key="strip.parameter">
           {{ strip.name }} <FigureButton v-if="strip.figure" :figure="strip.figure" /><template v-else><b>{{ strip.text }}</b> {{ strip.unit }}</template> <StateMark :state="strip.state" />
         </li>
         <li v-if="understood.data.value.feed_g !== null">Feed <b>{{ understood.data.value.feed_g }}</b> g</li>
+        <li v-if="understood.data.value.change_pct !== null">Change <b>{{ understood.data.value.change_pct }}</b> % of the water</li>
+        <li v-if="understood.data.value.change_l !== null">Change <b>{{ understood.data.value.change_l }}</b> L of water</li>
         <li v-if="understood.data.value.note">Note <b>{{ understood.data.value.note }}</b></li>
+        <li v-if="understood.data.value.spot" class="soft">clarity at {{ understood.data.value.spot }}</li>
         <li v-if="understood.data.value.place" class="soft">in {{ understood.data.value.place }}</li>
         <li v-if="understood.data.value.taken_at" class="soft">taken {{ clock(understood.data.value.taken_at) }}</li>
       </ul>

@@ -19,10 +19,10 @@ const CAUTIONS: Record<string, string> = {
 }
 
 const adding = ref(false)
-const water = reactive({ name: '', kind: 'tap', unit_name: '' })
+const water = reactive({ name: '', kind: 'tap', unit_name: '', softened: 'no' })
 const add = useSend(() => '', () => answer(() => api.PUT('/api/waters/{id}', { params: { path: { id: ulid() } }, body: { ...water } })), () => {
   adding.value = false
-  Object.assign(water, { name: '', kind: 'tap', unit_name: '' })
+  Object.assign(water, { name: '', kind: 'tap', unit_name: '', softened: 'no' })
 })
 const testing = ref<string>()
 const test = reactive({ side: 'raw', tested_on: '', chloramine: 'no', readings: {} as Record<string, { typed: string; unit: string | null }> })
@@ -40,7 +40,7 @@ const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/t
     <p class="soft small">Changes mix towards these: nitrate cannot go below theirs. Test before your own treatment unit and behind it; some pass nitrate unchanged.</p>
     <ul>
       <li v-for="row in shelf.waters" :key="row.id">
-        <div class="line"><b>{{ row.name }}</b> <span class="soft">{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template></span> <button v-if="writes" type="button" class="link-button small" :aria-label="`Test ${row.name}`" @click="begin(row.id)">Test it</button></div>
+        <div class="line"><b>{{ row.name }}</b> <span class="soft">{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template><template v-if="row.softened">, softened</template></span> <button v-if="writes" type="button" class="link-button small" :aria-label="`Test ${row.name}`" @click="begin(row.id)">Test it</button></div>
         <p v-if="CAUTIONS[row.kind]" class="small">{{ CAUTIONS[row.kind] }}</p>
         <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="small"><span class="soft">{{ done.on }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span> <template v-for="(reading, i) in done.readings" :key="reading.parameter"><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{ reading.unit ? ` ${reading.unit}` : '' }}</template><template v-if="done.chloramine">, chloramine</template></p>
         <form v-if="testing === row.id" novalidate @submit.prevent="book.send(undefined)">
@@ -57,6 +57,7 @@ const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/t
       <TypedField v-model="water.name" label="Name of the water" words :error="add.errors.value.name" />
       <FormField v-slot="{ id, status }" label="Comes from"><ChoiceField :id="id" v-model="water.kind" :status="status" :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))" /></FormField>
       <TypedField v-model="water.unit_name" label="Your treatment unit" words hint="carbon, softener; empty: none" :error="add.errors.value.unit_name" />
+      <FormField v-slot="{ id, status }" label="It softens"><ChoiceField :id="id" v-model="water.softened" :status="status" :choices="[{ value: 'no', label: 'no' }, { value: 'yes', label: 'yes: GH out, KH stays' }]" /></FormField>
       <div class="whole"><NButton type="primary" attr-type="submit" :loading="add.pending.value">Add it</NButton></div>
     </form>
     <button v-else-if="writes" type="button" class="link-button" @click="adding = true">Add a water</button>

@@ -24,12 +24,13 @@ type Typed = Record<string, { typed: string; unit: string | null }>
 
 /** What is typed outlives a reload or a dropped connection, with the key that lets a retry book only once. */
 const corrects = typeof route.query.corrects === 'string' ? route.query.corrects : null
-const draft = useSessionStorage<{ id: string; at: string; bay: string; readings: Typed }>(`test-${props.system.slug}${corrects ? `-${corrects}` : ''}`, { id: ulid(), at: '', bay: '', readings: {} })
+const draft = useSessionStorage<{ id: string; at: string; bay: string; spot?: string; readings: Typed }>(`test-${props.system.slug}${corrects ? `-${corrects}` : ''}`, { id: ulid(), at: '', bay: '', spot: '', readings: {} })
 const original = useQuery({ queryKey: ['visit', corrects], enabled: corrects !== null, queryFn: () => answer(() => api.GET('/api/visits/{visit}', { params: { path: { visit: corrects ?? '' } } })) })
 watch(original.data, (visit) => {
   if (!visit || Object.values(draft.value.readings).some((row) => row.typed !== '')) return
   for (const reading of visit.readings) draft.value.readings[reading.parameter] = { typed: reading.typed, unit: unitOf(reading.parameter, reading.unit) }
   draft.value.at = visit.taken_at
+  draft.value.spot = visit.spot ?? ''
   draft.value.bay = props.system.build.vessels.find((vessel) => vessel.name === visit.bay)?.id ?? ''
 })
 const unitOf = (parameter: string, symbol: string | null) => parameters.value.find((p) => p.id === parameter)?.units.find((unit) => unit.symbol === symbol)?.id ?? null
@@ -57,12 +58,12 @@ const save = useMutation({
     answer(() =>
       api.POST('/api/systems/{system}/visits', {
         params: { path: { system: props.system.slug } },
-        body: { id: draft.value.id, taken_at: draft.value.at || null, readings: filled.value, vessel_id: draft.value.bay || null, corrects },
+        body: { id: draft.value.id, taken_at: draft.value.at || null, readings: filled.value, vessel_id: draft.value.bay || null, spot: draft.value.spot || null, corrects },
       }),
     ),
   onSuccess: async (visit) => {
     lastBooked.value = { visit: visit.id, slug: props.system.slug, system: props.system.name, count: visit.readings.length }
-    draft.value = { id: ulid(), at: '', bay: '', readings: {} }
+    draft.value = { id: ulid(), at: '', bay: '', spot: draft.value.spot, readings: {} }
     await refreshSystem(props.system.slug)
     await router.push({ name: 'system', params: { system: props.system.slug } })
   },
@@ -117,6 +118,7 @@ function submit(): void {
         <NInput v-model:value="draft.at" :status="status" placeholder="" :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }" />
       </FormField>
       <FormField v-if="system.build.vessels.length > 1" v-slot="{ id, status }" label="Taken in"><ChoiceField :id="id" v-model="draft.bay" :status="status" :choices="[{ value: '', label: 'no bay in particular' }, ...system.build.vessels.map((v) => ({ value: v.id, label: v.name }))]" /></FormField>
+      <FormField v-if="filled.clarity_cm" v-slot="{ id, status, described }" label="Clarity seen at" hint="one spot, always the same"><NInput v-model:value="draft.spot" :status="status" placeholder="" :maxlength="40" :input-props="{ id, list: 'spots', 'aria-describedby': described }" /><datalist id="spots"><option v-for="spot in system.spots" :key="spot" :value="spot" /></datalist></FormField>
       <div>
         <NButton type="primary" size="large" attr-type="submit" :loading="save.isPending.value" :disabled="!system">{{ corrects ? 'Correct it' : 'Book the test' }}</NButton>
         <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>

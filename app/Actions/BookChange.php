@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\System;
+use App\Models\User;
+use App\Models\WaterChange;
+use App\Reports\VolumeReport;
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Book\LogLine;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Measure\Say;
+
+/** Books water changed or topped up; the same key again changes nothing. */
+final readonly class BookChange
+{
+    public function __construct(private VolumeReport $volumes)
+    {
+    }
+
+    /** A `wc 10%` of the log bar, from the water the system is filled from. */
+    public function fromLine(System $system, User $user, string $id, Carbon $at, LogLine $line): WaterChange
+    {
+        try {
+            $volume = $this->volume($system);
+
+            return $this->book($id, $system, $user, $at, 'batch', $line->changeL ?? (float) $line->changePct / 100 * $volume, ['water_id' => $system->water_id]);
+        } catch (BadInput $bad) {
+            throw BadInput::at('line', implode(' ', $bad->errors));
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $more  further columns
+     *
+     * @throws BadInput at `change_l`
+     */
+    public function book(string $id, System $system, User $user, Carbon $at, string $kind, float $litres, array $more = []): WaterChange
+    {
+        $volume = $this->volume($system);
+        if ($litres > $volume * (1 + 1e-9)) {
+            throw BadInput::at('change_l', 'No more can be changed than there is: '.Say::number($volume, 4).' L.');
+        }
+
+        return WaterChange::query()->firstOrCreate(['id' => strtoupper($id)], [...$more, 'kind' => $kind, 'litres' => min($litres, $volume), 'volume_l' => $volume, 'changed_at' => $at, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id]);
+    }
+
+    public function volume(System $system): float
+    {
+        $volume = $this->volumes->inUse($system->load(['site', 'vessels']))->value;
+
+        return $volume > 0 ? $volume : throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
+    }
+}
