@@ -22,8 +22,10 @@ use Ironwort\Core\Exchange\BatchCalculator;
 use Ironwort\Core\Exchange\BlendCalculator;
 use Ironwort\Core\Exchange\CarbonCalculator;
 use Ironwort\Core\Exchange\DechlorinateCalculator;
+use Ironwort\Core\Exchange\HeatBalanceCalculator;
 use Ironwort\Core\Exchange\HeatCalculator;
 use Ironwort\Core\Exchange\PlanCalculator;
+use Ironwort\Core\Exchange\SchoolsCalculator;
 use Ironwort\Core\Exchange\SeriesCalculator;
 use Ironwort\Core\Exchange\TrickleCalculator;
 use Ironwort\Core\Filter\FilterBalanceCalculator;
@@ -129,6 +131,8 @@ final readonly class Registry
             new SeriesCalculator,
             new TrickleCalculator,
             new PlanCalculator,
+            new SchoolsCalculator($library->schools()),
+            new HeatBalanceCalculator,
             new BlendCalculator,
             new DechlorinateCalculator,
             new CarbonCalculator,

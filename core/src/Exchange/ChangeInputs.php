@@ -40,21 +40,26 @@ final readonly class ChangeInputs
         return $litres === null ? $percent / 100 : $litres / $given->number('volume_l');
     }
 
-    /** @source cp-shock  temperature 2 °C, pH 0.3, nitrate 40 mg/L as NO3 */
+    /** @see Shock */
     public static function warn(Working $work, WaterMix $now, WaterMix $source, WaterMix $after): void
     {
         $by = static fn (string $key): float => ($after->values[$key] ?? 0.0) - ($now->values[$key] ?? 0.0);
         if (($source->values['temp_c'] ?? 0.0) - ($now->values['temp_c'] ?? INF) >= 8) {
             $work->danger('The new water is 8 °C hotter or more: cool it first, whatever the mix comes to; where it comes in it scalds.');
         }
-        if (abs($by('temp_c')) > 2) {
+        if (abs($by('temp_c')) > Shock::A_DAY['temp_c']) {
             $work->watch('The temperature moves by '.Say::number(abs($by('temp_c')), 2).' °C: more than 2 at once is a shock.');
         }
-        if (abs($by('ph')) > 0.3) {
+        if (abs($by('ph')) > Shock::A_DAY['ph']) {
             $work->watch('pH moves by '.Say::number(abs($by('ph')), 2).': more than 0.3 at once is a shock.');
         }
-        if (abs($by('no3_n_mg_l')) > 9) {
+        if (abs($by('no3_n_mg_l')) > Shock::A_DAY['no3_n_mg_l']) {
             $work->watch('Nitrate moves by more than 40 mg/L as NO₃ at once: a sudden fall shocks as a rise does.');
+        }
+        foreach (['alkalinity_mg_l' => 'KH', 'hardness_mg_l' => 'GH', 'salinity_g_l' => 'Salt'] as $key => $name) {
+            if (abs($by($key)) > Shock::A_DAY[$key]) {
+                $work->watch("{$name} moves by more than a day’s worth at once.");
+            }
         }
         $work->cite('cp-shock', 'mass-balance');
     }

@@ -30,6 +30,12 @@ final readonly class WaterMix
         return Input::object($key, $label, self::fields());
     }
 
+    /** By how much each may move: from nothing up, pH too. */
+    public static function limits(string $key, string $label): Input
+    {
+        return Input::object($key, $label, array_map(static fn (Input $field): Input => Input::number($field->key, $field->label, $field->unit, 0, $field->max ?? 1000), self::fields()));
+    }
+
     /** @return list<Input> */
     public static function fields(): array
     {

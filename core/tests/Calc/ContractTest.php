@@ -43,6 +43,8 @@ final class ContractTest extends TestCase
         'exchange.batch' => ['volume_l' => 1000, 'change_pct' => 25, 'now' => ['no3_n_mg_l' => 10], 'source' => ['no3_n_mg_l' => 2]],
         'exchange.series' => ['volume_l' => 1000, 'change_pct' => 25, 'changes' => 2, 'now' => ['no3_n_mg_l' => 10], 'source' => ['no3_n_mg_l' => 2]],
         'exchange.trickle' => ['volume_l' => 10000, 'pct_per_week' => 10, 'now' => ['no3_n_mg_l' => 10], 'source' => ['no3_n_mg_l' => 2], 'production_g_d' => ['no3_n_mg_l' => 1], 'days' => 7],
+        'exchange.schools' => ['volume_l' => 10000, 'now' => ['no3_n_mg_l' => 20, 'temp_c' => 18], 'source' => ['no3_n_mg_l' => 3, 'temp_c' => 11], 'tan_g_d' => 5],
+        'exchange.heat_balance' => ['volume_l' => 600, 'temp_c' => 22, 'air_c' => 10, 'surface_m2' => 0.95, 'walls_m2' => 3, 'flow_l_h' => 6, 'source_temp_c' => 11, 'heater_w' => 300],
         'exchange.plan' => ['volume_l' => 1000, 'now' => ['no3_n_mg_l' => 20], 'source' => ['no3_n_mg_l' => 2], 'target' => ['no3_n_mg_l' => 8], 'max_change_per_day' => ['no3_n_mg_l' => 4]],
         'exchange.blend' => ['sources' => [['hardness_mg_l' => 0], ['hardness_mg_l' => 200]], 'target' => ['hardness_mg_l' => 80], 'volume_l' => 500],
         'exchange.dechlorinate' => ['volume_l' => 1000, 'chlorine_mg_l' => 0.6, 'kind' => 'chloramine'],

@@ -83,6 +83,8 @@ final class ExchangeTest extends TestCase
         }
         self::assertEqualsWithDelta(7.0, $water['no3_n_mg_l'], 1e-9);
         // With room for half at a time: 22 → 12.5 → 7.75 → 7, three.
+        // The whole exchanged as a trickle: 3 + 19 e^(-litres/volume).
+        self::assertEqualsWithDelta(3 + 19 * exp(-$plan->number('total_l') / 1000), $plan->figures['trickle_after']['no3_n_mg_l'], 1e-9);
         $free = $this->calculate('exchange.plan', ['volume_l' => 1000, 'now' => ['no3_n_mg_l' => 22], 'source' => ['no3_n_mg_l' => 3], 'target' => ['no3_n_mg_l' => 7]]);
         self::assertCount(3, $free->figures['steps']);
         $up = $this->calculate('exchange.plan', ['volume_l' => 1000, 'now' => ['alkalinity_mg_l' => 40], 'source' => ['alkalinity_mg_l' => 196], 'target' => ['alkalinity_mg_l' => 100]]);
