@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BookController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CalcController;
@@ -74,8 +75,14 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/what-ifs/{id}', [FilterController::class, 'keepWhatIf'])->whereUlid('id');
     Route::delete('systems/{system}/what-ifs/{id}', [FilterController::class, 'removeWhatIf'])->whereUlid('id');
 
+    Route::get('systems/{system}/bench/blend', [BenchController::class, 'blend']);
+    Route::get('systems/{system}/bench/{bench}', [BenchController::class, 'show'])->where('bench', '[a-z_]+');
     Route::get('systems/{system}/water', [WaterController::class, 'show']);
     Route::put('systems/{system}/changes/{id}', [WaterController::class, 'book'])->whereUlid('id');
+    Route::put('systems/{system}/changes/{id}/flow', [WaterController::class, 'flow'])->whereUlid('id');
+    Route::put('systems/{system}/changes/{id}/put-back/{what}', [WaterController::class, 'putIn'])->whereUlid('id');
+    Route::put('systems/{system}/trickles/{id}', [WaterController::class, 'open'])->whereUlid('id');
+    Route::delete('systems/{system}/trickles/{id}', [WaterController::class, 'close'])->whereUlid('id');
     Route::delete('systems/{system}/changes/{id}', [WaterController::class, 'withdraw'])->whereUlid('id');
 
     Route::get('systems/{system}/plumbing', [PlumbingController::class, 'show']);

@@ -14,6 +14,13 @@ use Illuminate\Support\Carbon;
  * @property float $litres
  * @property float $volume_l of the system as doses used it then
  * @property Carbon $changed_at
+ * @property bool $pump_off whether a pump was switched off for it
+ * @property ?float $planned_min how long the pump was to be off
+ * @property ?float $danger_min how long it may be off
+ * @property ?string $danger_by oxygen, ammonia or filter
+ * @property ?Carbon $flow_seen_at
+ * @property ?Carbon $withdrawn_at
+ * @property list<array{what: string, name: string, text: string, done: bool}> $put_back what the new water is still short of
  * @property ?WaterSource $water
  * @property ?User $user
  */
@@ -26,7 +33,7 @@ final class WaterChange extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['litres' => 'float', 'volume_l' => 'float', 'changed_at' => 'datetime'];
+        return ['litres' => 'float', 'volume_l' => 'float', 'changed_at' => 'datetime', 'pump_off' => 'boolean', 'planned_min' => 'float', 'danger_min' => 'float', 'flow_seen_at' => 'datetime', 'withdrawn_at' => 'datetime', 'put_back' => 'array'];
     }
 
     /** @return BelongsTo<WaterSource, $this> */
@@ -39,6 +46,12 @@ final class WaterChange extends Part
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** Whether its pump is off still, as far as anybody has said. */
+    public function running(): bool
+    {
+        return $this->pump_off && $this->flow_seen_at === null;
     }
 
     public function text(): string

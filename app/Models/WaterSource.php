@@ -37,6 +37,12 @@ final class WaterSource extends Model
         return $relation;
     }
 
+    /** Whether its chlorine is chloramine, as last tested. */
+    public function chloramine(): bool
+    {
+        return $this->tests->first(static fn (WaterTest $test): bool => isset($test->readings['chlorine_mg_l']))->chloramine ?? false;
+    }
+
     /** The newest reading of a parameter, behind the treatment unit where there is one. */
     public function reading(string $parameter): ?float
     {

@@ -21,7 +21,10 @@ final readonly class Score
     /** Never more points a strip than this. */
     public const MOST_POINTS = 2000;
 
-    public function __construct(private Judging $limits, private BookReport $book, private ProbeBook $probes)
+    /** Over a longer time single changes are too close together to be told apart. */
+    private const EXPECTED_DAYS = 400;
+
+    public function __construct(private Judging $limits, private BookReport $book, private ProbeBook $probes, private ExpectedWater $expected)
     {
     }
 
@@ -53,6 +56,9 @@ final readonly class Score
                 $strips[] = $this->strip($system, $parameter, $points[$parameter->value]);
             }
         }
+
+        $expected = $to->diffInDays($from, true) <= self::EXPECTED_DAYS ? $this->expected->course($system, $from, $to) : [];
+        $strips = array_map(static fn (array $strip): array => [...$strip, 'expected' => $expected[is_string($strip['parameter']) ? $strip['parameter'] : ''] ?? []], $strips);
 
         return ['from' => $from->getTimestamp(), 'to' => $to->getTimestamp(), 'strips' => $strips, 'marks' => array_map(static fn (array $mark): array => ['t' => Carbon::parse($mark['at'])->getTimestamp(), 'kind' => $mark['kind'], 'text' => $mark['text']], $this->book->marks($system, $from, $to))];
     }

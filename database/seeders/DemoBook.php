@@ -10,6 +10,7 @@ use App\Models\Kit;
 use App\Models\Note;
 use App\Models\Setback;
 use App\Models\System;
+use App\Models\Trickle;
 use App\Models\User;
 use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
@@ -53,6 +54,9 @@ final readonly class DemoBook
         }
         foreach ($plan['setbacks'] ?? [] as [$ago, $kind, $lost]) {
             $this->system->hasMany(Setback::class)->create([...$this->own(0), 'happened_on' => $this->at($ago, 8)->toDateString(), 'kind' => $kind, 'lost_pct' => $lost]);
+        }
+        if ($plan['story']['trickle_pct_d'] > 0) {
+            $this->system->hasMany(Trickle::class)->create([...$this->own(0), 'water_id' => $this->waters[$plan['story']['source']], 'flow_l_h' => $this->volumeL * $plan['story']['trickle_pct_d'] / 2400, 'started_at' => $this->at($plan['story']['days'], 8)]);
         }
         foreach ($plan['schools'] ?? [] as $topic => [$school, $reason]) {
             $this->system->schools()->create([...$this->own(0), 'topic' => $topic, 'school' => $school, 'reason' => $reason]);

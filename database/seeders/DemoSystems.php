@@ -53,6 +53,7 @@ final readonly class DemoSystems
                 [62, ['off their food'], 'Ammonia binder after the change. No feed.'], [60, [], '9 kg of salt in three steps over the day, against the nitrite to come.'], [58, ['fed well'], 'Fed a little; they came up.'],
                 [28, [], 'Weekly changes from the blend from today: nitrate would not come under 45 with borehole water.'], [12, ['fed well'], ''], [5, [], 'Wiped the lamp’s housing, not the sleeve.'],
             ],
+            'schools' => ['exchange' => ['weekly', 'and the trickle besides']],
             'setbacks' => [[63, 'stop', 90]], 'closely' => [63, 50],
             'probes' => true, 'every' => 3.5,
             'story' => [

@@ -17,7 +17,16 @@ export const router = createRouter({
         { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
         { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
         { path: 'limits', name: 'limits', component: () => import('./views/limits/LimitsPage.vue') },
-        { path: 'water', name: 'water', component: () => import('./views/water/WaterPage.vue') },
+        {
+          path: 'water',
+          component: () => import('./views/water/WaterFrame.vue'),
+          children: [
+            { path: '', name: 'water', component: () => import('./views/water/ChangePage.vue') },
+            { path: 'trickle', name: 'trickle', component: () => import('./views/water/TricklePage.vue') },
+            { path: 'make', name: 'make-water', component: () => import('./views/water/MakePage.vue') },
+            { path: 'buffer', name: 'buffer', component: () => import('./views/water/BufferPage.vue') },
+          ],
+        },
         { path: 'plumbing', name: 'plumbing', component: () => import('./views/plumbing/PlumbingPage.vue') },
         { path: 'build', name: 'build', component: () => import('./views/build/BuildPage.vue') },
       ],

@@ -46,20 +46,6 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
   await expect(page.getByText('Kept 2 visits with 2 readings.')).toBeVisible()
 })
 
-test('a change is looked at, booked, and stands in the book', async ({ yard: page }) => {
-  await page.goto('/press-room/water')
-  await page.getByLabel(/^Litres/).fill('900')
-  await expect(page.getByRole('columnheader', { name: /^after 900 L/ })).toBeVisible()
-  await page.getByLabel(/^Goal/).fill('5')
-  await expect(page.getByText(/changes cannot bring nitrate from/)).toBeVisible()
-  await page.getByLabel(/^Goal/).fill('18')
-  await expect(page.getByText(/^Day 1: change/)).toBeVisible()
-  await page.getByRole('region', { name: 'A trickle' }).getByLabel(/^Share/).fill('10')
-  await expect(page.getByText(/the jug fills in/)).toBeVisible()
-  await page.getByRole('button', { name: 'Book it as done' }).click()
-  await expect(page.getByRole('region', { name: 'Changes in the book' })).toContainText('900 L changed')
-})
-
 test('on a phone the log bar has keys of its own, with the steps of the kit', async ({ yard: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto('/arrivals')

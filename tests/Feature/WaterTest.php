@@ -123,4 +123,140 @@ final class WaterTest extends TestCase
         $this->actingAs($this->person('vet@yard.example', Role::Reader));
         $this->book(['change_pct' => '5'], '01JD00000000000000000000C3')->assertForbidden();
     }
+
+    public function test_a_change_is_told_by_level_or_meter_too_and_the_meter_never_runs_back(): void
+    {
+        $this->source();
+        // 2 × 1 m of bay: 20 L to the centimetre.
+        self::assertEqualsWithDelta(200, $this->water('?level_cm=10')['change']['litres'], 1e-6);
+        self::assertEqualsWithDelta(350, $this->water('?meter_before=1200&meter_after=1550')['change']['litres'], 1e-9);
+        self::assertStringContainsString('backwards', $this->water('?meter_before=1550&meter_after=1200')['errors']['meter_after']);
+        self::assertArrayHasKey('level_cm', $this->water('?level_cm=140')['errors']);
+        self::assertArrayHasKey('change_pct', $this->water('?change_l=10&change_pct=10')['errors']);
+        $this->book(['meter_before' => '1550', 'meter_after' => '1200'])->assertUnprocessable()->assertJsonStructure(['errors' => ['meter_after']]);
+        $this->book(['level_cm' => '10'])->assertOk();
+        self::assertStringContainsString('200 L changed, 10 %', $this->water()['changes'][0]['text']);
+    }
+
+    public function test_water_eight_degrees_hotter_is_refused_at_its_field_and_nothing_is_booked(): void
+    {
+        $this->putJson('/api/waters/'.self::WATER, ['name' => 'Boiler', 'kind' => 'tap', 'unit_name' => ''])->assertOk();
+        $this->putJson('/api/waters/'.self::WATER.'/tests/01JD00000000000000000000T2', ['side' => 'raw', 'readings' => ['temp_c' => ['typed' => '31', 'unit' => 'c']]])->assertOk();
+        $page = $this->water('?change_pct=10&water='.self::WATER);
+        self::assertStringContainsString('11 °C hotter', $page['errors']['water']);
+        self::assertNull($page['change']);
+        $this->book(['change_pct' => '10'])->assertUnprocessable()->assertJsonStructure(['errors' => ['water']]);
+    }
+
+    public function test_a_change_with_the_pump_off_stays_open_until_flow_is_seen(): void
+    {
+        $this->source();
+        $this->book(['change_pct' => '20', 'pump_off' => 'yes'])->assertUnprocessable()->assertJsonStructure(['errors' => ['planned_min']]);
+        $this->putJson('/api/systems/long-vat/fish/01JD00000000000000000000F1', ['name' => 'Koi', 'count' => '20', 'length_cm' => '50'])->assertOk();
+        $this->book(['change_pct' => '20', 'pump_off' => 'yes', 'planned_min' => '25'])->assertOk();
+        $timer = $this->getJson('/api/timers')->assertOk()->json('0');
+        self::assertSame(['pump_off', 25, 'oxygen'], [$timer['kind'], $timer['planned'], $timer['by']]);
+        // 37.5 kg of unfed koi at 20 °C breathe 3.75 g an hour; 1,600 L hold 6.09 mg/L over the dangerous three.
+        self::assertEqualsWithDelta(1600 * 6.09 / 3.75 / 1000 * 60, $timer['minutes'], 1.0);
+        $this->deleteJson('/api/systems/long-vat/changes/'.self::CHANGE)->assertUnprocessable()->assertJsonStructure(['errors' => ['flow']]);
+        self::assertTrue($this->water()['changes'][0]['running']);
+        $this->putJson('/api/systems/long-vat/changes/'.self::CHANGE.'/flow')->assertOk();
+        self::assertSame([], $this->getJson('/api/timers')->json());
+        $this->deleteJson('/api/systems/long-vat/changes/'.self::CHANGE)->assertOk();
+    }
+
+    public function test_after_a_change_the_page_reckons_on_and_the_score_shows_what_to_expect(): void
+    {
+        $this->source();
+        $this->travel(1)->minutes();
+        $this->book(['change_pct' => '25'])->assertOk();
+        $this->travel(1)->minutes();
+        $rows = collect($this->water()['rows'])->keyBy('parameter');
+        // By hand: 3/4 of 60 and 1/4 of 20.
+        self::assertSame(['50', 'reckoned'], [$rows['no3_n_mg_l']['now'], $rows['no3_n_mg_l']['age']]);
+        $strip = collect($this->getJson('/api/systems/long-vat/score?from='.urlencode(now()->subDay()->toIso8601String()).'&to='.urlencode(now()->toIso8601String()).'&pixels=400')->assertOk()->json('strips'))->firstWhere('parameter', 'no3_n_mg_l');
+        self::assertEqualsWithDelta(50, $strip['expected'][0]['v'], 1e-9);
+        // A new reading stands over what was reckoned.
+        $this->postJson('/api/systems/long-vat/log', ['id' => '01JD0000000000000000000002', 'line' => 'na 47'])->assertCreated();
+        self::assertSame('47', collect($this->water()['rows'])->firstWhere('parameter', 'no3_n_mg_l')['now']);
+    }
+
+    public function test_what_the_new_water_lacks_is_put_back_for_the_new_water_only(): void
+    {
+        $this->putJson('/api/waters/'.self::WATER, ['name' => 'Tap', 'kind' => 'tap', 'unit_name' => ''])->assertOk();
+        $this->putJson('/api/waters/'.self::WATER.'/tests/01JD00000000000000000000T3', ['side' => 'raw', 'chloramine' => 'yes', 'readings' => ['chlorine_mg_l' => ['typed' => '0.5', 'unit' => null], 'alkalinity_mg_l' => ['typed' => '2', 'unit' => 'dkh']]])->assertOk();
+        $this->postJson('/api/systems/long-vat/log', ['id' => '01JD0000000000000000000003', 'line' => 'sa 3'])->assertCreated();
+        $items = collect($this->water('?change_l=400')['change']['put_back'])->keyBy('what');
+        // 0.5 mg/L in 400 L, 7.0 g a gram; 3 g/L in 400 L; 4 dKH in 400 L at 29.96 g per 1,000 L and degree.
+        self::assertEqualsWithDelta(1.4, $items['conditioner']['figure']['value'], 0.01);
+        self::assertEqualsWithDelta(1200, $items['salt']['figure']['value'], 1e-6);
+        self::assertEqualsWithDelta(4 * 0.4 * 29.96, $items['buffer']['figure']['value'], 0.1);
+        $this->book(['change_l' => '400'])->assertOk();
+        $this->putJson('/api/systems/long-vat/changes/'.self::CHANGE.'/put-back/salt')->assertOk();
+        self::assertSame(['conditioner' => false, 'salt' => true, 'buffer' => false], collect($this->water()['changes'][0]['put_back'])->pluck('done', 'what')->all());
+    }
+
+    public function test_ammonia_decides_over_nitrate_where_it_must_be_acted_on(): void
+    {
+        $this->source();
+        $this->postJson('/api/systems/long-vat/log', ['id' => '01JD0000000000000000000004', 'line' => 'am 2 na 160 ph 8 t 20'])->assertCreated();
+        $plan = $this->water('?goal=tan_mg_l&target=1&delivery=vat&vat_l=1500')['plan'];
+        self::assertStringContainsString('Ammonia decides', $plan['rule']);
+        self::assertStringNotContainsString('NO₃', $plan['limits']);
+        self::assertStringContainsString('NO₃', $this->water('?goal=no3_n_mg_l&target=100')['plan']['limits']);
+        $dosed = $this->water('?goal=dosed&target=10&max_change_pct=40&delivery=bucket&bucket_l=15')['plan'];
+        self::assertSame(['what was dosed', '10'], [$dosed['name'], end($dosed['steps'])['after']]);
+        self::assertSame((int) ceil($dosed['steps'][0]['litres'] / 15), $dosed['steps'][0]['buckets']);
+    }
+
+    public function test_a_trickle_runs_one_at_a_time_and_counts_towards_the_schools_minimum(): void
+    {
+        $this->source();
+        $this->putJson('/api/systems/long-vat/schools/exchange', ['school' => 'trickle'])->assertOk();
+        self::assertEqualsWithDelta(200, $this->water()['minimum']['week_l'], 1e-9);
+        $open = fn (array $typed, string $id): TestResponse => $this->putJson("/api/systems/long-vat/trickles/01JD00000000000000000000{$id}", ['water' => self::WATER, ...$typed]);
+        $open([], 'R1')->assertUnprocessable()->assertJsonStructure(['errors' => ['pct_per_week']]);
+        $open(['pct_per_week' => '10'], 'R1')->assertOk();
+        $open(['jug_s' => '30', 'jug_l' => '2'], 'R2')->assertOk();
+        $running = $this->water()['running'];
+        self::assertEqualsWithDelta(15, $running['jug_s'], 1e-9);
+        $this->travel(24)->hours();
+        self::assertEqualsWithDelta(240 * 24, $this->water()['minimum']['done_l'], 1);
+        self::assertArrayHasKey('trickle_meter_after', $this->water('?trickle_meter_before=50&trickle_meter_after=20&trickle_meter_h=2')['errors']);
+        $this->deleteJson("/api/systems/long-vat/trickles/{$running['id']}")->assertOk();
+        self::assertNull($this->water()['running']);
+        $followed = collect($this->water()['schools'])->firstWhere('followed', true);
+        self::assertSame('trickle', $followed['id']);
+    }
+
+    public function test_benches_fill_in_what_the_book_knows_and_refuse_what_would_burn(): void
+    {
+        $bench = fn (string $name, string $query = ''): array => $this->getJson("/api/systems/long-vat/bench/{$name}{$query}")->assertOk()->json();
+        $buffer = $bench('buffer', '?target_alkalinity_mg_l=8&agent=sodium_bicarbonate&tan_mg_l=0');
+        // 2 dKH in 2,000 L at 29.96 g per 1,000 L and degree.
+        self::assertEqualsWithDelta(2 * 2 * 29.96, $buffer['figures'][0]['value'], 0.2);
+        self::assertSame('119 g', $buffer['measure'], 'weighed down to a gram, never up');
+        $burns = $bench('buffer', '?target_alkalinity_mg_l=9&agent=sodium_carbonate&tan_mg_l=2');
+        self::assertTrue($burns['refused']);
+        self::assertNull($burns['measure']);
+        self::assertNotContains('g', array_column($burns['figures'], 'unit'));
+        self::assertArrayHasKey('target_alkalinity_mg_l', $bench('buffer', '?target_alkalinity_mg_l=3&agent=sodium_bicarbonate')['errors']);
+        self::assertArrayHasKey('volume_l', $bench('dechlorinate', '?volume_l=lots')['errors']);
+        self::assertContains('New water', $bench('dechlorinate')['missing']);
+        $this->getJson('/api/systems/long-vat/bench/nothing')->assertNotFound();
+    }
+
+    public function test_water_is_made_of_two_and_minerals_do_the_rest(): void
+    {
+        $this->source();
+        $this->putJson('/api/waters/01JD00000000000000000000W2', ['name' => 'RO', 'kind' => 'ro', 'unit_name' => ''])->assertOk();
+        $this->putJson('/api/waters/01JD00000000000000000000W2/tests/01JD00000000000000000000T4', ['side' => 'raw', 'readings' => ['no3_n_mg_l' => ['typed' => '0', 'unit' => 'mg_l_no3'], 'alkalinity_mg_l' => ['typed' => '0', 'unit' => 'dkh']]])->assertOk();
+        $blend = $this->getJson('/api/systems/long-vat/bench/blend?target_no3_n_mg_l=5&volume_l=200')->assertOk()->json();
+        self::assertEqualsWithDelta(['RO' => 75, 'Well' => 25], array_column($blend['parts'], 'share_pct', 'name'), 1e-6);
+        self::assertTrue($blend['reached']);
+        self::assertStringContainsString('no minerals', implode(' ', $blend['cautions']));
+        $short = $this->getJson('/api/systems/long-vat/bench/blend?target_no3_n_mg_l=5&target_alkalinity_mg_l=6&volume_l=200')->assertOk()->json();
+        self::assertStringContainsString('sodium bicarbonate', implode(' ', $short['minerals']));
+        self::assertArrayHasKey('water_2', $this->getJson('/api/systems/long-vat/bench/blend?target_hardness_mg_l=6')->json('errors'));
+    }
 }

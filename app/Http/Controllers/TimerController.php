@@ -6,10 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Models\ShutOff;
 use App\Models\System;
+use App\Models\WaterChange;
 use App\Reports\CutOff;
 use App\Reports\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 
 /** What is open and must not be forgotten, for the foot of every page. */
 final class TimerController extends Controller
@@ -23,8 +25,14 @@ final class TimerController extends Controller
         $systems->whereIn('id', $ids);
         foreach ($systems->get() as $system) {
             foreach ($cutOff->times($system, LatestWater::of($system)) as $time) {
-                $timers[] = ['kind' => 'shut_off', 'system' => $system->slug, 'system_name' => $system->name, 'name' => $time['name'], 'since' => $time['since'], 'minutes' => $time['minutes']];
+                $timers[] = ['kind' => 'shut_off', 'id' => $time['vessel_id'], 'planned' => null, 'by' => null, 'system' => $system->slug, 'system_name' => $system->name, 'name' => $time['name'], 'since' => $time['since'], 'minutes' => $time['minutes']];
             }
+        }
+
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()->with('system')->where('site_id', $site->id)->where('pump_off', true)->whereNull('flow_seen_at')->orderBy('changed_at')->limit(50)->get();
+        foreach ($changes as $change) {
+            $timers[] = ['kind' => 'pump_off', 'id' => $change->id, 'system' => $change->system->slug, 'system_name' => $change->system->name, 'name' => 'Pump', 'since' => $change->changed_at->toIso8601ZuluString(), 'minutes' => $change->danger_min, 'planned' => $change->planned_min, 'by' => $change->danger_by];
         }
 
         return new JsonResponse($timers);

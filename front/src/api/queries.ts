@@ -93,7 +93,23 @@ export const useFish = (slug: MaybeRefOrGetter<string>) =>
 export const useWater = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
     queryKey: ['water', computed(() => toValue(slug)), computed(() => toValue(typed))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/water', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/water', { params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } } })),
+    placeholderData: (previous) => previous,
+  })
+
+/** Something worked out for one system, with what the book knows filled in. */
+export const useBench = (slug: MaybeRefOrGetter<string>, bench: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['bench', computed(() => toValue(slug)), computed(() => toValue(bench)), computed(() => toValue(typed))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/bench/{bench}', { params: { path: { system: toValue(slug), bench: toValue(bench) }, query: { typed: toValue(typed) } } })),
+    placeholderData: (previous) => previous,
+  })
+
+/** Water made from several. */
+export const useBlend = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['bench', computed(() => toValue(slug)), 'blend', computed(() => toValue(typed))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/bench/blend', { params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } } })),
     placeholderData: (previous) => previous,
   })
 
@@ -150,6 +166,8 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['score', slug] }),
     queryClient.invalidateQueries({ queryKey: ['filter', slug] }),
     queryClient.invalidateQueries({ queryKey: ['water', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['bench', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['timers'] }),
     queryClient.invalidateQueries({ queryKey: ['what-ifs', slug] }),
   ])
 }

@@ -5,11 +5,11 @@ import { refreshSystem } from './queries'
 import type { FieldErrors } from './types'
 
 /** Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line. */
-export function useSend<T>(slug: () => string, send: (input: T) => Promise<unknown>, done?: () => void) {
+export function useSend<T>(slug: (input: T) => string, send: (input: T) => Promise<unknown>, done?: () => void) {
   const mutation = useMutation({
     mutationFn: send,
-    onSuccess: async () => {
-      await refreshSystem(slug())
+    onSuccess: async (_answer, input) => {
+      await refreshSystem(slug(input))
       done?.()
     },
   })

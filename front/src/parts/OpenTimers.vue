@@ -1,18 +1,32 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
-import { useTimers } from '@/api/queries'
+import { answer, api } from '@/api/client'
+import { useSession, useTimers } from '@/api/queries'
+import type { Timer } from '@/api/types'
+import { useSend } from '@/api/useSend'
 
 const timers = useTimers()
-const now = useNow({ interval: 10_000 })
+const session = useSession()
+const now = useNow({ interval: 5_000 })
+const BY: Record<string, string> = { oxygen: 'oxygen is dangerous', ammonia: 'ammonia is dangerous', filter: 'the filter goes foul' }
 
 const rows = computed(() =>
   (timers.data.value ?? []).map((timer) => {
     const gone = Math.max(0, (now.value.getTime() - new Date(timer.since).getTime()) / 60_000)
     const left = timer.minutes === null ? null : timer.minutes - gone
-    return { ...timer, gone: duration(gone), left: left === null ? null : duration(Math.max(0, left)), state: left === null ? 'watch' : left <= 0 ? 'emergency' : left <= 0.5 * (timer.minutes ?? 0) ? 'act' : 'watch' }
+    const late = timer.planned === null ? left !== null && left <= 0.5 * (timer.minutes ?? 0) : gone >= timer.planned
+    return { ...timer, gone: duration(gone), left: left === null ? null : duration(Math.max(0, left)), state: left !== null && left <= 0 ? 'emergency' : late ? 'act' : 'watch' }
   }),
 )
+type Row = (typeof rows.value)[number]
+function says(timer: Row): string {
+  if (timer.kind === 'shut_off') return timer.left === null ? '' : timer.state === 'emergency' ? 'its time is over: open it, or give it air' : `${timer.left} left`
+  if (timer.state === 'emergency') return `${BY[timer.by ?? ''] ?? 'its time is over'} now: pump on, and air`
+  return `${timer.state === 'act' ? `planned for ${timer.planned} min and over` : `planned for ${timer.planned} min`}${timer.left === null ? '' : `; ${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`}`
+}
+const page = (timer: Timer) => ({ name: timer.kind === 'pump_off' ? 'water' : 'plumbing', params: { system: timer.system } })
+const flows = useSend((timer: Timer) => timer.system, (timer: Timer) => answer(() => api.PUT('/api/systems/{system}/changes/{id}/flow', { params: { path: { system: timer.system, id: timer.id } } })))
 
 function duration(minutes: number): string {
   if (minutes < 90) return `${Math.floor(minutes)} min`
@@ -23,9 +37,10 @@ function duration(minutes: number): string {
 <!-- What is open and must not be forgotten, on every page. -->
 <template>
   <ul v-if="rows.length" class="timers" aria-label="Open timers">
-    <li v-for="timer in rows" :key="`${timer.kind} ${timer.system} ${timer.name}`" :class="timer.state">
-      <RouterLink :to="{ name: 'plumbing', params: { system: timer.system } }"><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</RouterLink>
-      <span v-if="timer.left !== null"> · {{ timer.state === 'emergency' ? 'its time is over: open it, or give it air' : `${timer.left} left` }}</span>
+    <li v-for="timer in rows" :key="`${timer.kind} ${timer.id}`" :class="timer.state">
+      <RouterLink :to="page(timer)"><template v-if="timer.kind === 'pump_off'"><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template><template v-else><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template></RouterLink>
+      <span v-if="says(timer)"> · {{ says(timer) }}</span>
+      <button v-if="timer.kind === 'pump_off' && session.data.value?.person?.writes" type="button" class="seen" @click="flows.send(timer)">Flow seen</button>
     </li>
   </ul>
 </template>
@@ -55,5 +70,17 @@ li {
 
 .emergency a {
   color: inherit;
+}
+
+.seen {
+  padding: 0.15rem 0.7rem;
+  margin-left: 0.6rem;
+  border: 1px solid currentcolor;
+  border-radius: 2px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-weight: 700;
+  cursor: pointer;
 }
 </style>

@@ -112,6 +112,7 @@ const csv = computed(() => `/api/systems/${props.system.slug}/book.csv?from=${en
           <line v-for="limit in lane.limits" :key="limit" x1="0" :x2="drawn" :y1="limit" :y2="limit" class="limit" />
           <line v-for="bar in lane.bars" :key="bar.x" :x1="bar.x" :x2="bar.x" :y1="bar.y1" :y2="bar.y2" class="spread" />
           <path :d="lane.d" class="course" />
+          <path v-for="point in lane.expected" :key="point.x" :d="`M${point.x - 4} ${point.y}l4 -4l4 4l-4 4z`" class="expected"><title>{{ `expected after the change: ${lane.name} ${number(point.v)} ${lane.unit ?? ''}` }}</title></path>
           <text x="6" :y="lane.top + 13" class="name">{{ lane.name }}<tspan v-if="lane.unit" class="unit">{{ ` ${lane.unit}` }}</tspan></text>
           <text :x="drawn - 6" :y="lane.top + 13" class="end">{{ number(lane.low) }} to {{ number(lane.high) }}</text>
         </g>
@@ -121,7 +122,7 @@ const csv = computed(() => `/api/systems/${props.system.slug}/book.csv?from=${en
     </div>
     <p class="under small" aria-live="polite">
       <template v-if="at !== undefined"><b>{{ when }}</b> <span v-for="row in under" :key="row.name">{{ row.name }} <b>{{ row.text }}</b></span> <span v-if="markNear" class="soft">{{ markNear }}</span></template>
-      <span v-else class="soft">Bars are what each reading may be; dotted lines the limits; upright lines what happened. Point at it, or use the arrow keys.</span>
+      <span v-else class="soft">Bars are what each reading may be; open lozenges what a change should have brought; dotted lines the limits; upright lines what happened. Point at it, or use the arrow keys.</span>
     </p>
   </section>
 </template>
@@ -162,6 +163,12 @@ svg {
   stroke: var(--leaf);
   opacity: 0.35;
   stroke-width: 3;
+}
+
+.expected {
+  fill: var(--paper);
+  stroke: var(--leaf);
+  stroke-width: 1.5;
 }
 
 .course {

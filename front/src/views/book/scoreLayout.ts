@@ -12,6 +12,7 @@ export interface Lane {
   top: number
   d: string
   bars: { x: number; y1: number; y2: number }[]
+  expected: { x: number; y: number; v: number }[]
   limits: number[]
   high: number
   low: number
@@ -50,6 +51,7 @@ export function layOutScore(score: Score, width: number, zone: string): Drawing 
       top,
       d: strip.points.map((point, n) => `${n ? 'L' : 'M'}${x(point.t).toFixed(1)} ${y(point.v).toFixed(1)}`).join(''),
       bars: strip.points.map((point) => ({ x: x(point.t), y1: y(point.low), y2: y(point.high) })),
+      expected: strip.expected.map((point) => ({ x: x(point.t), y: y(point.v), v: point.v })),
       limits: near.map(y),
       high: most,
       low: least,

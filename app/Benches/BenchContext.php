@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Benches;
+
+use App\Figures\Age;
+use App\Figures\Origin;
+use App\Models\Good;
+use App\Models\System;
+use App\Models\Trickle;
+use App\Models\WaterSource;
+use App\Reports\CapacityReport;
+use App\Reports\ExpectedWater;
+use App\Reports\FilterQuestion;
+use App\Reports\LatestWater;
+use App\Reports\VolumeReport;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Say;
+
+/** What is known of a system, by the keys under which calculators ask for it, with where it is from. */
+final readonly class BenchContext
+{
+    private const READINGS = ['tan_mg_l', 'no2_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'ph', 'temp_c', 'salinity_g_l', 'do_mg_l'];
+
+    /** A reading older than this is called stale, days. Common practice, no source. */
+    private const STALE_D = 7;
+
+    public function __construct(private VolumeReport $volumes, private ExpectedWater $expected, private FilterQuestion $question, private CapacityReport $capacity)
+    {
+    }
+
+    /** @return array<string, array{float|string, Origin}> by key; a reading that is stale says so */
+    public function of(System $system, LatestWater $water): array
+    {
+        $known = [];
+        $keep = static function (string $key, string $label, float|string $value, string $text, string $kind, string $from) use (&$known): void {
+            $known[$key] = [$value, new Origin($key, $label, $text, $kind, $from)];
+        };
+        $volume = $this->volumes->inUse($system)->value;
+        if ($volume > 0) {
+            $keep('volume_l', 'Volume', $volume, Say::number($volume, 5).' L', 'build', 'as doses use it');
+        }
+        $reckoned = $this->expected->now($system, $water);
+        foreach (self::READINGS as $key) {
+            $entry = $water->get(Parameter::from($key));
+            if ($entry === null) {
+                continue;
+            }
+            $parameter = Parameter::from($key);
+            $value = $reckoned[$key] ?? $entry->value;
+            $stale = $entry->taken_at->diffInDays(now()) > self::STALE_D ? ', stale: test again' : '';
+            $keep($key, $parameter->name(), $value, trim(Say::number($parameter->shown($value), 3).' '.$parameter->symbol()), isset($reckoned[$key]) ? 'computed' : 'measured', (isset($reckoned[$key]) ? 'reckoned since the reading ' : 'measured ').Age::of($entry->taken_at).$stale);
+        }
+        if (isset($known['salinity_g_l'])) {
+            $known['now_g_l'] = $known['salinity_g_l'];
+        }
+        $this->source($system, $keep);
+        $surface = $this->question->surface($system);
+        $keep('surface_m2', 'Open surface', $surface, Say::number($surface, 3).' m²', 'build', 'from the shapes of the vessels');
+        $walls = $this->question->walls($system);
+        $keep('walls_m2', 'Walls and floor', $walls, Say::number($walls, 3).' m²', 'build', 'from the shapes of the vessels');
+        $load = $system->fish->isEmpty() ? null : $this->capacity->of($system, $water)['load'];
+        if (is_array($load) && is_numeric($load['value'] ?? null)) {
+            $keep('production_g_d', 'Ammonia made', (float) $load['value'], Say::number((float) $load['value'], 3).' g N/d', 'computed', 'all that the fish give');
+        }
+
+        return $known;
+    }
+
+    /** @param  \Closure(string, string, float|string, string, string, string): void  $keep */
+    private function source(System $system, \Closure $keep): void
+    {
+        $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
+        if ($source !== null) {
+            $chlorine = $source->reading('chlorine_mg_l');
+            if ($chlorine !== null) {
+                $keep('chlorine_mg_l', 'Chlorine', $chlorine, Say::number($chlorine).' mg/L', 'measured', "test of {$source->name}");
+                $keep('kind', 'It is', $source->chloramine() ? 'chloramine' : 'free', $source->chloramine() ? 'chloramine' : 'free chlorine', 'measured', "test of {$source->name}");
+            }
+            $temp = $source->reading('temp_c');
+            if ($temp !== null) {
+                $keep('source_temp_c', 'New water', $temp, Say::number($temp).' °C', 'measured', "test of {$source->name}");
+            }
+        }
+        $trickle = Trickle::running($system);
+        if ($trickle !== null) {
+            $keep('flow_l_h', 'Trickle', $trickle->flow_l_h, Say::number($trickle->flow_l_h, 3).' L/h', 'plan', 'the trickle that runs');
+            $keep('trickle_l_min', 'Trickle', $trickle->flow_l_h / 60, Say::number($trickle->flow_l_h / 60, 3).' L/min', 'plan', 'the trickle that runs');
+        }
+        $good = Good::query()->where('site_id', $system->site_id)->where('kind', 'conditioner')->orderBy('name')->first();
+        foreach ($good->label ?? [] as $key => $value) {
+            $keep($key, 'Label', $value, is_float($value) || is_int($value) ? Say::number((float) $value) : $value, 'typed', "label of {$good?->name}");
+        }
+    }
+}

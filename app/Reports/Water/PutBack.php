@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports\Water;
+
+use App\Figures\Figure;
+use App\Models\Good;
+use App\Models\System;
+use App\Reports\Judging;
+use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Judge\Parameter;
+
+/** What new water lacks that the old had, or has that fish must not meet: for the new water only, in the keeper's measures. */
+final readonly class PutBack
+{
+    /** Less salt than this was put in by nobody, g/L. */
+    private const SALTED_G_L = 0.2;
+
+    /** A difference of KH that is worth a scale, mg/L as CaCO3 (half a degree). */
+    private const KH_MG_L = 8.9;
+
+    public function __construct(private Registry $registry, private Judging $judging)
+    {
+    }
+
+    /** @return list<array{what: string, name: string, text: string, figure: array<string, mixed>}> */
+    public function of(System $system, TwoWaters $waters, float $litres): array
+    {
+        if ($litres <= 0 || $waters->source === null) {
+            return [];
+        }
+        $items = [];
+        $chlorine = $waters->source->reading(Parameter::Chlorine->value) ?? 0.0;
+        if ($chlorine > 0) {
+            $items[] = $this->conditioner($system, $waters, $litres, $chlorine);
+        }
+        $salt = $waters->now['salinity_g_l'] ?? 0.0;
+        if ($salt >= self::SALTED_G_L) {
+            $input = ['volume_l' => $litres, 'now_g_l' => $waters->new['salinity_g_l'] ?? 0.0, 'target_g_l' => $salt, 'steps' => 1];
+            $grams = $this->registry->run('dose.salt', $input)->number('total_g');
+            $items[] = ['what' => 'salt', 'name' => 'Salt', 'text' => Measures::grams($grams, true).' of salt, dissolved, for the new water; not with zeolite in the loop', 'figure' => (new Figure('Salt', $grams, 'g', 'dose.salt', 'total_g', $input, $waters->origins))->toArray()];
+        }
+        $lacks = ($waters->now['alkalinity_mg_l'] ?? 0.0) - ($waters->new['alkalinity_mg_l'] ?? INF);
+        if ($lacks > self::KH_MG_L) {
+            $input = ['volume_l' => $litres, 'alkalinity_mg_l' => $waters->new['alkalinity_mg_l'], 'target_alkalinity_mg_l' => $waters->now['alkalinity_mg_l'], 'agent' => 'sodium_bicarbonate', 'ph' => $waters->now['ph'] ?? 7.5, 'temp_c' => $waters->now['temp_c'] ?? 18.0, 'max_step_mg_l' => 1000];
+            $grams = $this->registry->run('carbonate.buffer', $input)->number('dose_g');
+            $items[] = ['what' => 'buffer', 'name' => 'Buffer', 'text' => Measures::grams($grams).' of sodium bicarbonate, so that KH stays', 'figure' => (new Figure('Bicarbonate', $grams, 'g', 'carbonate.buffer', 'dose_g', $input, $waters->origins))->toArray()];
+        }
+
+        return $items;
+    }
+
+    /** @return array{what: string, name: string, text: string, figure: array<string, mixed>} */
+    private function conditioner(System $system, TwoWaters $waters, float $litres, float $chlorine): array
+    {
+        $kind = $waters->source?->chloramine() === true ? 'chloramine' : 'free';
+        $good = Good::query()->where('site_id', $system->site_id)->where('kind', 'conditioner')->orderBy('name')->first();
+        $input = ['volume_l' => $litres, 'chlorine_mg_l' => $chlorine, 'kind' => $kind, ...($good === null ? [] : $good->label)];
+        $result = $this->registry->run('exchange.dechlorinate', $input);
+        $key = is_numeric($result->figures['conditioner_ml']) ? 'conditioner_ml' : 'thiosulfate_g';
+        $text = $key === 'conditioner_ml' ? Measures::millilitres($result->number($key), $good?->cap_ml)." of {$good?->name}" : Measures::grams($result->number($key)).' of sodium thiosulfate, or the conditioner of your own label';
+        $school = $this->judging->following($system)->in('dechlorination');
+        $how = match (true) {
+            $school->id === 'spray' && $kind === 'chloramine' => '; spraying does not help, it is chloramine',
+            $school->id === 'spray' => '; or sprayed in, which drives free chlorine off',
+            $school->id === 'carbon' => '; or through the carbon, slowly enough',
+            default => '',
+        };
+
+        return ['what' => 'conditioner', 'name' => 'Chlorine', 'text' => $text.', before fish meet it'.$how, 'figure' => (new Figure($key === 'conditioner_ml' ? 'Conditioner' : 'Thiosulfate', $result->number($key), $key === 'conditioner_ml' ? 'mL' : 'g', 'exchange.dechlorinate', $key, $input, $waters->origins))->toArray()];
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Dose;
+
+use Ironwort\Core\Measure\Say;
+
+/**
+ * Amounts in the tools keepers have: kitchen scales, a jewellery scale for little, measuring cups, caps, teaspoons.
+ *
+ * Rounded down to the step of the tool, so that what is weighed is never more than what was worked out. A
+ * teaspoon is 5 mL; of salt it weighs 6 g.
+ *
+ *     1,243.6 g  →  1,240 g;   7.46 mL with caps of 5 mL  →  7.4 mL (1.4 caps)
+ *
+ * @source cp-teaspoon-salt
+ */
+final readonly class Measures
+{
+    private const TEASPOON_SALT_G = 6.0;
+
+    private const TEASPOON_ML = 5.0;
+
+    /** A dose this small is split into teaspoons no more. */
+    private const SPOONS_UP_TO = 12.0;
+
+    /** @param  bool  $salt  whether teaspoons of table or pond salt can be said beside */
+    public static function grams(float $grams, bool $salt = false): string
+    {
+        $weighed = self::down($grams);
+        $said = $weighed >= 10000 ? Say::number($weighed / 1000, 4).' kg' : Say::number($weighed, 5).' g';
+        $spoons = $weighed / self::TEASPOON_SALT_G;
+
+        return $said.($salt && $spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO ? ' ('.Say::number(floor(4 * $spoons) / 4, 3).' teaspoons)' : '');
+    }
+
+    public static function millilitres(float $ml, ?float $capMl = null): string
+    {
+        $poured = self::down($ml);
+        $said = $poured >= 10000 ? Say::number($poured / 1000, 4).' L' : Say::number($poured, 5).' mL';
+        if ($capMl !== null && $capMl > 0) {
+            return $said.' ('.Say::number(floor(10 * $poured / $capMl) / 10, 3).' caps)';
+        }
+        $spoons = $poured / self::TEASPOON_ML;
+
+        return $said.($spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO ? ' ('.Say::number(floor(4 * $spoons) / 4, 3).' teaspoons)' : '');
+    }
+
+    /** Down to the step of the scale or cup that would be used for so much. */
+    public static function down(float $amount): float
+    {
+        $step = match (true) {
+            $amount < 1 => 0.01,
+            $amount < 20 => 0.1,
+            $amount < 500 => 1.0,
+            $amount < 5000 => 10.0,
+            default => 50.0,
+        };
+
+        return floor($amount / $step + 1e-9) * $step;
+    }
+}
