@@ -7,6 +7,7 @@ use App\Http\Controllers\BookController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CalcController;
 use App\Http\Controllers\CapacityController;
+use App\Http\Controllers\DoseController;
 use App\Http\Controllers\FilterController;
 use App\Http\Controllers\FishController;
 use App\Http\Controllers\HealthController;
@@ -43,6 +44,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('shelf', [ShelfController::class, 'show']);
     Route::put('kits/{id}', [ShelfController::class, 'putKit'])->whereUlid('id');
     Route::delete('kits/{id}', [ShelfController::class, 'removeKit'])->whereUlid('id');
+    Route::put('goods/{id}', [ShelfController::class, 'putGood'])->whereUlid('id');
+    Route::delete('goods/{id}', [ShelfController::class, 'removeGood'])->whereUlid('id');
     Route::put('waters/{id}', [ShelfController::class, 'putWater'])->whereUlid('id');
     Route::delete('waters/{id}', [ShelfController::class, 'removeWater'])->whereUlid('id');
     Route::put('waters/{water}/tests/{id}', [ShelfController::class, 'testWater'])->whereUlid(['water', 'id']);
@@ -74,6 +77,17 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/what-ifs', [FilterController::class, 'whatIfs']);
     Route::put('systems/{system}/what-ifs/{id}', [FilterController::class, 'keepWhatIf'])->whereUlid('id');
     Route::delete('systems/{system}/what-ifs/{id}', [FilterController::class, 'removeWhatIf'])->whereUlid('id');
+
+    Route::get('systems/{system}/dose', [DoseController::class, 'show']);
+    Route::put('systems/{system}/doses/{id}', [DoseController::class, 'give'])->whereUlid('id');
+    Route::put('systems/{system}/doses/{id}/end', [DoseController::class, 'end'])->whereUlid('id');
+    Route::delete('systems/{system}/doses/{id}', [DoseController::class, 'withdraw'])->whereUlid('id');
+    Route::get('systems/{system}/courses', [DoseController::class, 'courses']);
+    Route::put('systems/{system}/courses/{course}/doses/{id}', [DoseController::class, 'carryOn'])->whereUlid(['course', 'id']);
+    Route::put('systems/{system}/courses/{course}/end', [DoseController::class, 'stop'])->whereUlid('course');
+    Route::put('systems/{system}/courses/{course}/after/{step}', [DoseController::class, 'returned'])->whereUlid('course');
+    Route::put('systems/{system}/charges/{id}', [DoseController::class, 'charge'])->whereUlid('id');
+    Route::put('systems/{system}/charges/{id}/out', [DoseController::class, 'takeOut'])->whereUlid('id');
 
     Route::get('systems/{system}/bench/blend', [BenchController::class, 'blend']);
     Route::get('systems/{system}/bench/{bench}', [BenchController::class, 'show'])->where('bench', '[a-z_]+');

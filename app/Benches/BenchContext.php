@@ -54,6 +54,9 @@ final readonly class BenchContext
         }
         if (isset($known['salinity_g_l'])) {
             $known['now_g_l'] = $known['salinity_g_l'];
+            // Salt is 60.66 % chloride by weight.
+            $chloride = 606.6 * (float) $known['salinity_g_l'][0];
+            $keep('chloride_mg_l', 'Chloride', $chloride, Say::number($chloride, 3).' mg/L', 'computed', 'from the salt '.$known['salinity_g_l'][1]->from);
         }
         $this->source($system, $keep);
         $surface = $this->question->surface($system);

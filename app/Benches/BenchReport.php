@@ -32,11 +32,13 @@ final readonly class BenchReport
 
     /**
      * @param  array<array-key, mixed>  $typed
+     * @param  array<string, mixed>  $fixed  input that is no field: what the caller knows better
      * @return array<string, mixed>
      */
-    public function of(Bench $bench, System $system, LatestWater $water, array $typed): array
+    public function of(Bench $bench, System $system, LatestWater $water, array $typed, array $fixed = []): array
     {
-        $known = array_diff_key($this->context->of($system, $water), array_flip($bench->asked));
+        $known = array_diff_key([...$this->context->of($system, $water), ...$this->labels($fixed)], array_flip($bench->asked));
+        $fixed = array_diff_key($fixed, array_flip($bench->fields));
         $inputs = array_column($this->registry->named($bench->calculator)->inputs(), null, 'key');
         $values = $errors = $origins = $fields = [];
         $touched = false;
@@ -66,13 +68,14 @@ final readonly class BenchReport
                 $from = '';
             }
             $fields[$key] = [
-                'key' => $key, 'label' => str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label), 'unit' => $parameter === null ? $input->unit : $parameter->symbol(), 'choices' => self::choices($bench, $input), 'value' => $shown, 'from' => $from, 'filled' => isset($known[$key]) || $input->default !== null, 'needed' => $input->required && ! isset($values[$key]) && $text === '',
+                'key' => $key, 'label' => str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label), 'unit' => $parameter === null ? $input->unit : $parameter->symbol(), 'choices' => self::choices($bench, $input), 'value' => $shown, 'from' => $from, 'filled' => ! in_array($key, $bench->asked, true) && (isset($known[$key]) || $input->default !== null), 'needed' => $input->required && ! isset($values[$key]) && $text === '',
             ];
         }
         $result = null;
         $missing = array_filter($fields, static fn (array $field): bool => $field['needed']);
         if ($errors === [] && $missing === []) {
             try {
+                $values = [...$fixed, ...$values];
                 $result = $this->registry->run($bench->calculator, $values);
             } catch (BadInput $bad) {
                 $errors = $bad->errors;
@@ -84,7 +87,7 @@ final readonly class BenchReport
             'name' => $bench->name, 'title' => $bench->title, 'fields' => array_values($fields), 'errors' => (object) ($touched || $missing === [] ? $errors : []),
             'missing' => array_values(array_map(static fn (array $field): string => $field['label'], $missing)),
             'refused' => $refused, 'figures' => $result === null ? [] : $this->figures($bench, $result, $values, $origins, $refused),
-            'measure' => $result === null || $refused ? null : self::measure($bench, $result), 'steps' => $result === null || $refused ? [] : self::steps($result),
+            'input' => (object) $values, 'measure' => $result === null || $refused ? null : self::measure($bench, $result), 'steps' => $result === null || $refused ? [] : self::steps($result),
             'cautions' => $result === null ? [] : $result->toArray()['cautions'],
         ];
     }
@@ -106,6 +109,24 @@ final readonly class BenchReport
         }
 
         return $figures;
+    }
+
+    /**
+     * Fixed input that is a field of the bench as well: filled in, and to be typed over.
+     *
+     * @param  array<string, mixed>  $fixed
+     * @return array<string, array{float|string, Origin}>
+     */
+    private function labels(array $fixed): array
+    {
+        $known = [];
+        foreach ($fixed as $key => $value) {
+            if (is_float($value) || is_string($value)) {
+                $known[$key] = [$value, new Origin($key, 'Label', is_float($value) ? Say::number($value) : $value, 'typed', 'from the shelf')];
+            }
+        }
+
+        return $known;
     }
 
     /** The answer in the keeper's tools, where it is something to weigh or pour. */
@@ -146,7 +167,10 @@ final readonly class BenchReport
     /** @return list<array{value: string, label: string}> */
     private static function choices(Bench $bench, Input $input): array
     {
-        return array_map(static fn (string $id): array => ['value' => $id, 'label' => $bench->words[$id] ?? str_replace('_', ' ', $id)], $input->allowed);
+        // Where a bench names only some of them, only those can be chosen.
+        $allowed = $bench->asked !== [] && array_intersect($input->allowed, array_keys($bench->words)) !== [] ? array_values(array_intersect($input->allowed, array_keys($bench->words))) : $input->allowed;
+
+        return array_map(static fn (string $id): array => ['value' => $id, 'label' => $bench->words[$id] ?? str_replace('_', ' ', $id)], $allowed);
     }
 
     /** @throws UnreadableNumber|UnreadableReading */

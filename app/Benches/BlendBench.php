@@ -37,10 +37,8 @@ final readonly class BlendBench
         $typed = new TypedFields($query);
         $litres = $typed->number(Input::number('volume_l', 'To make', 'L', 0.1, 1e8)) ?? 100.0;
         $target = $this->targets($typed);
-        $chosen = array_values(array_filter(array_map(static fn (string $key): ?WaterSource => $waters->firstWhere('id', $typed->text($key)), ['water_1', 'water_2', 'water_3'])));
-        if ($chosen === []) {
-            $chosen = array_values($waters->filter(static fn (WaterSource $water): bool => $water->kind !== 'blend')->take(2)->all());
-        }
+        $usual = array_values($waters->filter(static fn (WaterSource $water): bool => $water->kind !== 'blend')->take(2)->all());
+        $chosen = array_values(array_filter(array_map(static fn (string $key, int $i): ?WaterSource => $waters->firstWhere('id', $typed->text($key)) ?? $usual[$i] ?? null, ['water_1', 'water_2', 'water_3'], [0, 1, 2])));
         $answer = ['waters' => array_values($waters->map(static fn (WaterSource $water): array => ['id' => $water->id, 'name' => $water->name])->all()), 'chosen' => array_map(static fn (WaterSource $water): string => $water->id, $chosen), 'litres' => $litres, 'parts' => [], 'after' => [], 'reached' => null, 'minerals' => [], 'cautions' => self::cautions($chosen)];
         if (count($chosen) < 2) {
             $typed->refuse('water_2', 'Two waters at least make a blend.');

@@ -26,7 +26,7 @@ final readonly class WholeBook
     /** In the order in which they can be written again: what is referred to comes first. */
     private const TABLES = [
         'sites', 'users', 'waters', 'water_tests', 'kits', 'systems', 'vessels', 'stages', 'pumps', 'lines', 'shut_offs', 'fish_groups', 'fish_measures', 'fish_events', 'feed_figures', 'feeds',
-        'visits', 'readings', 'notes', 'photos', 'changes', 'trickles', 'goods', 'volume_measures', 'volume_choices', 'setbacks', 'filter_tests', 'what_ifs', 'own_limits', 'school_choices', 'test_plans', 'probe_readings', 'probe_sums',
+        'visits', 'readings', 'notes', 'photos', 'changes', 'trickles', 'goods', 'courses', 'doses', 'charges', 'volume_measures', 'volume_choices', 'setbacks', 'filter_tests', 'what_ifs', 'own_limits', 'school_choices', 'test_plans', 'probe_readings', 'probe_sums',
     ];
 
     /** Columns that refer to another row of their own table, written in a second round. */

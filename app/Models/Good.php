@@ -25,6 +25,9 @@ final class Good extends Model
     /** What each kind's label must say, by the keys of its calculator. */
     public const LABELS = [
         'conditioner' => ['label_ml', 'label_treats_l', 'label_chlorine_mg_l'],
+        'binder' => ['label_ml', 'label_treats_l', 'label_binds_mg_l'],
+        'culture' => ['label_ml', 'label_treats_l'],
+        'agent' => ['label_ml', 'label_treats_l'],
     ];
 
     protected $guarded = [];

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
 use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Data\Library;
+use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Flow\FittingTable;
@@ -26,6 +27,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(LimitTable::class, static fn ($app): LimitTable => $app->make(Library::class)->limits());
         $this->app->singleton(SchoolTable::class, static fn ($app): SchoolTable => $app->make(Library::class)->schools());
         $this->app->singleton(MediaTable::class, static fn ($app): MediaTable => $app->make(Library::class)->media());
+        $this->app->singleton(AgentTable::class, static fn ($app): AgentTable => $app->make(Library::class)->agents());
         $this->app->singleton(FittingTable::class, static fn ($app): FittingTable => $app->make(Library::class)->fittings());
         $this->app->singleton(StageKinds::class, static fn ($app): StageKinds => $app->make(Library::class)->stageKinds());
     }

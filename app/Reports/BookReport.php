@@ -6,6 +6,7 @@ namespace App\Reports;
 
 use App\Figures\Age;
 use App\Http\Resources\VisitResource;
+use App\Models\Dose;
 use App\Models\Feed;
 use App\Models\FishEvent;
 use App\Models\Note;
@@ -21,9 +22,13 @@ use Illuminate\Support\Collection;
 /** The entries of a system's book, newest first: what was tested, fed, seen, done, and what came and went. */
 final readonly class BookReport
 {
-    public const KINDS = ['tests', 'feeds', 'notes', 'water', 'fish', 'filter'];
+    public const KINDS = ['tests', 'feeds', 'notes', 'water', 'doses', 'fish', 'filter'];
 
     private const PAGE = 40;
+
+    public function __construct(private CutOff $cutOff)
+    {
+    }
 
     /**
      * @param  list<string>  $kinds
@@ -49,7 +54,7 @@ final readonly class BookReport
     public function marks(System $system, Carbon $from, Carbon $to): array
     {
         $marks = [];
-        foreach (['notes', 'water', 'fish', 'filter'] as $kind) {
+        foreach (['notes', 'water', 'doses', 'fish', 'filter'] as $kind) {
             foreach ($this->kind($system, $kind, $to, 200) as $entry) {
                 if ($entry['at'] >= $from->toIso8601ZuluString()) {
                     $marks[] = ['at' => $entry['at'], 'kind' => $kind, 'text' => $entry['text']];
@@ -68,6 +73,7 @@ final readonly class BookReport
             'feeds' => $this->feeds($system, $before, $most),
             'notes' => $this->notes($system, $before, $most),
             'water' => $this->water($system, $before, $most),
+            'doses' => $this->doses($system, $before, $most),
             'fish' => $this->fish($system, $before, $most),
             default => $this->filter($system, $before, $most),
         };
@@ -134,6 +140,22 @@ final readonly class BookReport
         $changes = WaterChange::query()->with(['water', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->where('changed_at', '<', $before)->orderByDesc('changed_at')->limit($most)->get();
 
         return $changes->map(static fn (WaterChange $change): array => self::entry($change->id, 'water', $change->changed_at, $change->user?->name, $change->text()));
+    }
+
+    /** @return Collection<int, array<string, mixed>> each with what a volume corrected since makes of it */
+    private function doses(System $system, Carbon $before, int $most): Collection
+    {
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()->with(['vessel', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->where('given_at', '<', $before)->orderByDesc('given_at')->limit($most)->get();
+        if ($doses->isEmpty()) {
+            return $doses->map(static fn (): array => []);
+        }
+        $volumes = [];
+        foreach ($this->cutOff->bodies($system->loadMissing(['site', 'vessels', 'lines'])) as $body) {
+            $volumes[$body['vessel_id'] ?? ''] = $body['volume_l'];
+        }
+
+        return $doses->map(static fn (Dose $dose): array => self::entry($dose->id, 'doses', $dose->given_at, $dose->user?->name, implode(' ', array_filter([ucfirst($dose->text()).'.', $dose->override_reason === null ? null : "Given all the same: {$dose->override_reason}.", $dose->afterwards($volumes[$dose->vessel_id ?? ''] ?? 0.0)]))));
     }
 
     /** @return Collection<int, array<string, mixed>> */

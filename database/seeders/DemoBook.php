@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Book\ProbeBook;
+use App\Models\Charge;
+use App\Models\Course;
+use App\Models\Dose;
 use App\Models\Feed;
 use App\Models\Kit;
 use App\Models\Note;
@@ -15,6 +18,7 @@ use App\Models\User;
 use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Water\Oxygen;
@@ -54,6 +58,12 @@ final readonly class DemoBook
         }
         foreach ($plan['setbacks'] ?? [] as [$ago, $kind, $lost]) {
             $this->system->hasMany(Setback::class)->create([...$this->own(0), 'happened_on' => $this->at($ago, 8)->toDateString(), 'kind' => $kind, 'lost_pct' => $lost]);
+        }
+        foreach ($plan['charges'] ?? [] as [$ago, $kind, $grams, $cycles]) {
+            $this->system->hasMany(Charge::class)->create([...$this->own(1), 'kind' => $kind, 'mass_g' => $grams, 'capacity_mg_n_per_g' => 1.5, 'cycles' => $cycles, 'put_in_at' => $this->at($ago, 9)]);
+        }
+        if (isset($plan['course'])) {
+            $this->course(...$plan['course']);
         }
         if ($plan['story']['trickle_pct_d'] > 0) {
             $this->system->hasMany(Trickle::class)->create([...$this->own(0), 'water_id' => $this->waters[$plan['story']['source']], 'flow_l_h' => $this->volumeL * $plan['story']['trickle_pct_d'] / 2400, 'started_at' => $this->at($plan['story']['days'], 8)]);
@@ -98,7 +108,7 @@ final readonly class DemoBook
         $visit = $this->system->visits()->create([...$this->own(mt_rand(0, 1)), 'taken_at' => $at, 'booked_at' => $at]);
         $rows = [];
         foreach (self::KITS as $key => [$decimals, $step]) {
-            if ($key === 'salinity_g_l' && $water[$key] < 0.005) {
+            if ($key === 'salinity_g_l' && $water[$key] < 0.02) {
                 continue;
             }
             $parameter = Parameter::from($key);
@@ -148,6 +158,22 @@ final readonly class DemoBook
                     $this->system->hasMany(WaterChange::class)->create([...$this->own(1), 'water_id' => $this->waters[$what], 'kind' => 'batch', 'litres' => round($this->volumeL * $value / 100, -1), 'volume_l' => $this->volumeL, 'changed_at' => $this->at((int) $ago, 10, 30)]);
                 }
             }
+        }
+    }
+
+    /**
+     * A course whose doses went in on some days.
+     *
+     * @param  non-empty-list<int>  $days  ago
+     */
+    private function course(string $thing, string $name, float $level, int $repeats, array $days): void
+    {
+        $course = $this->system->hasMany(Course::class)->create([...$this->own(0), 'thing' => $thing, 'way' => 'prolonged', 'dose_mg_l' => $level, 'repeats' => $repeats, 'started_at' => $this->at(max($days), 10)]);
+        foreach ($days as $ago) {
+            $this->system->hasMany(Dose::class)->create([
+                ...$this->own(0), 'course_id' => $course->getKey(), 'thing' => $thing, 'name' => $name, 'way' => 'prolonged', 'amount' => Measures::down($level * $this->volumeL / 1000), 'unit' => 'g', 'mg_l' => $level, 'volume_l' => $this->volumeL,
+                'calc' => 'dose.treatment', 'input' => ['agent' => $thing, 'volume_l' => $this->volumeL, 'dose_mg_l' => $level], 'given_at' => $this->at($ago, 10),
+            ]);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\LayBuild;
+use App\Models\Good;
 use App\Models\Kit;
 use App\Models\Role;
 use App\Models\Site;
@@ -113,6 +114,13 @@ final class DemoSeeder extends Seeder
             ['KH drops', 'drops', Parameter::Alkalinity, 'dkh', [], 0.5, 80], ['pH probe', 'probe', Parameter::Ph, null, [], 0.1, null],
         ] as [$name, $kind, $parameter, $unit, $steps, $resolution, $left]) {
             Kit::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'parameter' => $parameter->value, 'unit' => $unit, 'steps' => $steps, 'resolution' => $resolution, 'tests_left' => $left, 'expires_on' => $left === null ? null : Carbon::now()->addDays(160)->toDateString(), 'in_use' => true]);
+        }
+
+        foreach ([
+            ['conditioner', 'Water conditioner, blue can', ['label_ml' => 10.0, 'label_treats_l' => 200.0, 'label_chlorine_mg_l' => 1.0], 25.0],
+            ['binder', 'Ammonia binder, 5 L can', ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0], 30.0],
+        ] as [$kind, $name, $label, $cap]) {
+            Good::query()->create(['site_id' => $site->id, 'kind' => $kind, 'name' => $name, 'label' => $label, 'cap_ml' => $cap, 'expires_on' => Carbon::now()->addDays(300)->toDateString()]);
         }
 
         return $keys;

@@ -96,7 +96,7 @@ final readonly class DemoSystems
                 ['name' => 'Matting', 'kind' => 'matting', 'medium' => 'coarse_matting', 'media_l' => 60, 'flow_l_h' => 4500, 'loss_mm' => 15, 'rim_mm' => 90, 'may_drop_mm' => 130],
             ],
             'fish' => [['name' => 'June shipment', 'count' => 11, 'length_cm' => 36]],
-            'feed_g_d' => 35,
+            'feed_g_d' => 35, 'course' => ['praziquantel', 'Praziquantel', 2.5, 3, [5]],
             'notes' => [[6, ['flashing'], 'Two of them, against the wall. Scrape under the glass: flukes.'], [2, ['flashing', 'clamped fins'], 'One still.']],
             'every' => 1,
             'story' => [
@@ -150,7 +150,7 @@ final readonly class DemoSystems
             'probes' => true, 'every' => 3.5,
             'story' => [
                 'days' => 180, 'start' => ['tan_mg_l' => 0.05, 'no2_n_mg_l' => 0.01, 'no3_n_mg_l' => 3, 'alkalinity_mg_l' => 150], 'grown' => 0.5, 'warmth' => ['mean' => 13, 'swing' => 8, 'weather' => 1.5],
-                'oxygen' => 0.8, 'daily_swing' => ['temp_c' => 0.9, 'do_mg_l' => 1.1, 'ph' => 0.15], 'co2_mg_l' => 1.2, 'trickle_pct_d' => 2.5, 'source' => 'borehole', 'plants_m2' => 9, 'bog_m2' => 8, 'events' => [],
+                'oxygen' => 0.8, 'daily_swing' => ['temp_c' => 0.9, 'do_mg_l' => 1.1, 'ph' => 0.15], 'co2_mg_l' => 1.7, 'trickle_pct_d' => 2.5, 'source' => 'borehole', 'plants_m2' => 9, 'bog_m2' => 8, 'events' => [],
             ],
         ];
     }
@@ -188,7 +188,8 @@ final readonly class DemoSystems
             'vessels' => [['name' => 'Tub', 'kind' => 'tub', 'shape' => 'cylinder', 'measures' => ['diameter_m' => 1.1, 'depth_m' => 0.75], 'freeboard_m' => 0.12, 'netted' => true]],
             'stages' => [['name' => 'Air-driven sponge', 'kind' => 'sponge', 'medium' => 'foam_10ppi', 'media_l' => 8, 'flow_l_h' => 500, 'loss_mm' => 2, 'inside' => 'Tub', 'fed' => 'air']],
             'fish' => [['name' => 'Ulcer, left flank', 'count' => 1, 'length_cm' => 47]],
-            'feed_g_d' => 3,
+            'feed_g_d' => 3, 'charges' => [[6, 'zeolite', 900, 1]],
+            'notes' => [[6, ['ulcer'], 'Moved here from the Yard Pond. Sponge is young, so a charge of zeolite for the ammonia.'], [1, [], 'Salt would do the sore good; the charge has to come out first.']],
             'every' => 1,
             'story' => [
                 'days' => 12, 'start' => ['tan_mg_l' => 0.1, 'no2_n_mg_l' => 0.02, 'no3_n_mg_l' => 3.2, 'alkalinity_mg_l' => 190], 'grown' => 0.2, 'load_share' => 0.35, 'warmth' => ['mean' => 20, 'swing' => 1, 'weather' => 0.2],

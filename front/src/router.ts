@@ -27,6 +27,8 @@ export const router = createRouter({
             { path: 'buffer', name: 'buffer', component: () => import('./views/water/BufferPage.vue') },
           ],
         },
+        { path: 'dose', name: 'dose', component: () => import('./views/dose/DosePage.vue') },
+        { path: 'course', name: 'course', component: () => import('./views/dose/CoursePage.vue') },
         { path: 'plumbing', name: 'plumbing', component: () => import('./views/plumbing/PlumbingPage.vue') },
         { path: 'build', name: 'build', component: () => import('./views/build/BuildPage.vue') },
       ],

@@ -8,6 +8,7 @@ use App\Actions\Day;
 use App\Actions\ReadTypedReadings;
 use App\Actions\TypedInputs;
 use App\Actions\Yes;
+use App\Models\Good;
 use App\Models\Kit;
 use App\Models\OwnLimit;
 use App\Models\SchoolChoice;
@@ -48,7 +49,11 @@ final class ShelfController extends Controller
         /** @var Collection<int, WaterSource> $waters */
         $waters = WaterSource::query()->where('site_id', $site->id)->with('tests')->orderBy('position')->orderBy('name')->get();
 
+        /** @var Collection<int, Good> $goods */
+        $goods = Good::query()->where('site_id', $site->id)->orderBy('kind')->orderBy('name')->limit(200)->get();
+
         return new JsonResponse([
+            'goods' => array_values($goods->map(static fn (Good $good): array => ['id' => $good->id, 'kind' => $good->kind, 'name' => $good->name, 'label' => (object) $good->label, 'cap_ml' => $good->cap_ml, 'expires_on' => $good->expires_on?->toDateString(), 'expired' => $good->expires_on?->isPast() ?? false])->all()),
             'kits' => array_values($kits->map(static fn (Kit $kit): array => [
                 'id' => $kit->id, 'name' => $kit->name, 'kind' => $kit->kind, 'parameter' => $kit->parameter, 'unit' => $kit->unit, 'steps' => $kit->steps, 'resolution' => $kit->resolution,
                 'expires_on' => $kit->expires_on?->toDateString(), 'expired' => $kit->expires_on?->isPast() ?? false, 'tests_left' => $kit->tests_left, 'in_use' => $kit->in_use,
@@ -88,6 +93,34 @@ final class ShelfController extends Controller
             $kit = Kit::query()->where('site_id', $site->id)->find(strtoupper($id)) ?? new Kit(['id' => strtoupper($id)]);
             $kit->fill($columns)->save();
         });
+
+        return $this->show($request);
+    }
+
+    /** Something on the shelf with what its label says: no brand and no dose is assumed. */
+    public function putGood(Request $request, string $id): JsonResponse
+    {
+        Gate::authorize('write');
+        $site = $this->person($request)->site;
+        /** @var array{name: string, kind: string} $given */
+        $given = $request->validate(
+            ['name' => ['required', 'string', 'max:60', Rule::unique('goods', 'name')->where('site_id', $site->id)->ignore(strtoupper($id))], 'kind' => ['required', Rule::in(array_keys(Good::LABELS))]],
+            ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.', 'kind.required' => 'Say what it is.'],
+        );
+        $fields = ['label_ml' => Input::number('label_ml', 'By its label', 'mL', 0.0001, 100000), 'label_treats_l' => Input::number('label_treats_l', 'treats', 'L', 0.1, 1e7), 'label_chlorine_mg_l' => Input::number('label_chlorine_mg_l', 'holding so much chlorine', 'mg/L', 0.01, 20)->optional(), 'label_binds_mg_l' => Input::number('label_binds_mg_l', 'and binds', 'mg/L as N', 0.01, 100)];
+        $asked = array_values(array_intersect_key($fields, array_flip(Good::LABELS[$given['kind']])));
+        $values = (new TypedInputs([...$asked, Input::number('cap_ml', 'A cap holds', 'mL', 0.1, 1000)->optional()]))->read($request->all());
+        $label = array_map(static fn (mixed $value): float => is_numeric($value) ? (float) $value : 0.0, array_diff_key($values, ['cap_ml' => 0]));
+        $good = Good::query()->where('site_id', $site->id)->find(strtoupper($id)) ?? new Good(['id' => strtoupper($id), 'site_id' => $site->id]);
+        $good->fill([...$given, 'label' => [...$label, ...($request->input('unit') === 'g' ? ['unit' => 'g'] : [])], 'cap_ml' => $values['cap_ml'] ?? null, 'expires_on' => self::expiry($request)])->save();
+
+        return $this->show($request);
+    }
+
+    public function removeGood(Request $request, string $id): JsonResponse
+    {
+        Gate::authorize('write');
+        Good::query()->where('site_id', $this->person($request)->site_id)->whereKey(strtoupper($id))->delete();
 
         return $this->show($request);
     }

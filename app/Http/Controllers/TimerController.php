@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\Dose;
 use App\Models\ShutOff;
 use App\Models\System;
 use App\Models\WaterChange;
@@ -33,6 +34,12 @@ final class TimerController extends Controller
         $changes = WaterChange::query()->with('system')->where('site_id', $site->id)->where('pump_off', true)->whereNull('flow_seen_at')->orderBy('changed_at')->limit(50)->get();
         foreach ($changes as $change) {
             $timers[] = ['kind' => 'pump_off', 'id' => $change->id, 'system' => $change->system->slug, 'system_name' => $change->system->name, 'name' => 'Pump', 'since' => $change->changed_at->toIso8601ZuluString(), 'minutes' => $change->danger_min, 'planned' => $change->planned_min, 'by' => $change->danger_by];
+        }
+
+        /** @var Collection<int, Dose> $baths */
+        $baths = Dose::query()->with('system')->where('site_id', $site->id)->whereNotNull('minutes')->whereNull('ended_at')->whereNull('withdrawn_at')->orderBy('given_at')->limit(50)->get();
+        foreach ($baths as $bath) {
+            $timers[] = ['kind' => 'bath', 'id' => $bath->id, 'system' => $bath->system->slug, 'system_name' => $bath->system->name, 'name' => $bath->name, 'since' => $bath->given_at->toIso8601ZuluString(), 'minutes' => $bath->minutes, 'planned' => null, 'by' => null];
         }
 
         return new JsonResponse($timers);

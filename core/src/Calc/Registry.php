@@ -9,6 +9,7 @@ use Ironwort\Core\Aeration\DegassingCalculator;
 use Ironwort\Core\Aeration\OxygenBudgetCalculator;
 use Ironwort\Core\Data\Library;
 use Ironwort\Core\Dose\BinderCalculator;
+use Ironwort\Core\Dose\ChargeCalculator;
 use Ironwort\Core\Dose\ChlorideGuardCalculator;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\ConflictsCalculator;
@@ -122,6 +123,7 @@ final readonly class Registry
             new TreatmentCalculator($library->agents(), $conflicts),
             new BinderCalculator,
             new ZeoliteCalculator,
+            new ChargeCalculator,
             new SaltCalculator,
             new ChlorideGuardCalculator,
             new ResidualCalculator,

@@ -12,6 +12,9 @@ final readonly class Agent
     /**
      * @param  ?array{float, float, float}  $prolonged
      * @param  ?array{float, float, float}  $bath
+     * @param  ?array{float, float, float}  $dip
+     * @param  list<string>  $purposes
+     * @param  ?float  $halfLifeH  hours until half is gone by itself in a running system; null where nothing takes it
      * @param  list<array{float, float}>  $intervals  up to a temperature, days
      */
     private function __construct(
@@ -36,6 +39,10 @@ final readonly class Agent
         public string $disposal,
         public string $storage,
         public string $source,
+        public array $purposes,
+        public ?float $halfLifeH,
+        public ?array $dip,
+        public ?float $dipMin,
     ) {
     }
 
@@ -59,7 +66,32 @@ final readonly class Agent
             $row->text('id'), $row->text('name'), $row->text('basis'), $row->text('unit'), $row->numberOrNull('strength_pct'), $row->flag('needs_strength'), $row->flag('oxidiser'), $row->flag('on_filter'), $row->number('oxygen_per_mg_l'),
             $range('prolonged_mg_l'), $range('bath_mg_l'), $row->numberOrNull('bath_min'), $row->numberOrNull('warm_c'), $row->numberOrNull('bath_warm_max'), (int) $row->number('repeats'), $intervals,
             $row->text('hazards'), $row->text('stop'), $row->text('disposal'), $row->text('storage'), $row->text('source'),
+            $row->texts('purpose'), $row->numberOrNull('half_life_h'), $range('dip_mg_l'), $row->numberOrNull('dip_min'),
         );
+    }
+
+    /**
+     * Least, most and usual of one way of giving it; null where it is not given so.
+     *
+     * @return ?array{float, float, float}
+     */
+    public function range(string $way): ?array
+    {
+        return match ($way) {
+            'bath' => $this->bath,
+            'dip' => $this->dip,
+            default => $this->prolonged,
+        };
+    }
+
+    /** How long fish may be in it, minutes; null where it stays in the water. */
+    public function exposure(string $way): ?float
+    {
+        return match ($way) {
+            'bath' => $this->bathMin,
+            'dip' => $this->dipMin,
+            default => null,
+        };
     }
 
     /** Days until the next dose of a course, by temperature. */

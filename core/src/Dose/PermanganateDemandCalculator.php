@@ -33,7 +33,9 @@ final readonly class PermanganateDemandCalculator implements Calculator
     public function inputs(): array
     {
         return [
-            Input::rows('samples', 'Samples', [Input::number('dose_mg_l', 'Given', 'mg/L', 0.1, 30), Input::flag('pink', 'Pink after 15 minutes')], 2, 20),
+            Input::rows('samples', 'Samples', [Input::number('dose_mg_l', 'Given', 'mg/L', 0.1, 30), Input::flag('pink', 'Pink after 15 minutes')], 2, 20)->optional(),
+            Input::number('brown_mg_l', 'Most that turned brown in 15 min', 'mg/L', 0.1, 30)->optional(),
+            Input::number('pink_mg_l', 'Least that stayed pink', 'mg/L', 0.1, 30)->optional(),
             Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
         ];
     }
@@ -52,6 +54,14 @@ final readonly class PermanganateDemandCalculator implements Calculator
             } else {
                 $brown[] = $sample->number('dose_mg_l');
             }
+        }
+        foreach (['brown_mg_l', 'pink_mg_l'] as $key) {
+            if ($given->numberOrNull($key) !== null) {
+                $key === 'pink_mg_l' ? $pink[] = $given->number($key) : $brown[] = $given->number($key);
+            }
+        }
+        if ($pink === [] && $brown === []) {
+            throw BadInput::at('pink_mg_l', 'What is the least that stayed pink for a quarter of an hour?');
         }
         if ($pink === []) {
             throw BadInput::at('samples', 'None stayed pink: the water takes more than the strongest sample. Clean it first; so dirty a water is not treated.');

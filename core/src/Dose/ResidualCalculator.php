@@ -19,6 +19,8 @@ use Ironwort\Core\Measure\Say;
  * The source has none of it; nothing is ever left below nothing.
  *
  *     10 mg/L, half in 24 h, after a day and a change of half  →  2.5
+ *
+ * @source dose-half-lives-from-memory  of the agents that are known
  */
 final readonly class ResidualCalculator implements Calculator
 {

@@ -42,7 +42,7 @@ final readonly class TreatmentCalculator implements Calculator
     {
         return [
             Input::choice('agent', 'Agent', [...array_keys($this->agents->agents), 'own']),
-            Input::choice('way', 'Given as', ['prolonged', 'bath'])->or('prolonged'),
+            Input::choice('way', 'Given as', ['prolonged', 'bath', 'dip'])->or('prolonged'),
             Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
             Input::number('dose_mg_l', 'Dose chosen', 'mg/L, µL/L for a liquid', 0.001, 100000)->optional(),
             Input::number('strength_pct', 'Strength of the product', '%', 0.1, 100)->optional(),
@@ -75,10 +75,15 @@ final readonly class TreatmentCalculator implements Calculator
 
             return $work->result($nothing);
         }
-        $bath = $given->text('way') === 'bath';
-        $range = $bath ? $agent->bath : $agent->prolonged;
+        $way = $given->text('way');
+        $bath = $way === 'bath';
+        $range = $agent->range($way);
         if ($range === null) {
-            throw BadInput::at('way', "{$agent->name} is not given ".($bath ? 'as a bath.' : 'to stay in the water.'));
+            throw BadInput::at('way', "{$agent->name} is not given ".match ($way) {
+                'bath' => 'as a bath.',
+                'dip' => 'as a dip.',
+                default => 'to stay in the water.',
+            });
         }
         if ($agent->needsStrength && $given->numberOrNull('strength_pct') === null) {
             throw BadInput::at('strength_pct', 'Its strength differs from bottle to bottle: read it off the label.');
@@ -97,7 +102,7 @@ final readonly class TreatmentCalculator implements Calculator
         };
         $amount = $product * $given->number('volume_l') / 1000;
         $days = $agent->interval($given->number('temp_c'));
-        $work->step("{$agent->name}: {$agent->basis}.", $bath ? 'bath' : 'to stay in the water', Say::number($least).' to '.Say::number($most).($agent->unit === 'mL' ? ' µL/L' : ' mg/L'), Say::number($dose).($agent->unit === 'mL' ? ' µL/L' : ' mg/L'));
+        $work->step("{$agent->name}: {$agent->basis}.", $way === 'prolonged' ? 'to stay in the water' : $way, Say::number($least).' to '.Say::number($most).($agent->unit === 'mL' ? ' µL/L' : ' mg/L'), Say::number($dose).($agent->unit === 'mL' ? ' µL/L' : ' mg/L'));
         $work->step('In all the water.', 'dose × volume / 1000'.($strength === null ? '' : ', by its strength'), Say::number($perLitre).' × '.Say::number($given->number('volume_l'), 5).' L', Say::number($amount, 4).' '.$agent->unit);
         $work->step('Again, by temperature and life cycle.', 'interval', Say::number($given->number('temp_c')).' °C', $agent->repeats.' times, every '.Say::number($days).' days');
         if ($agent->oxygenPerMgL > 0) {
@@ -113,7 +118,7 @@ final readonly class TreatmentCalculator implements Calculator
         $work->note('The label, a veterinarian and local law come before this. Koi count as fish that may be eaten. Disposal: '.lcfirst($agent->disposal));
 
         return $work->result([
-            'refused' => false, 'dose' => $amount, 'dose_unit' => $agent->unit, 'dose_mg_l' => $perLitre, 'exposure_min' => $bath ? $agent->bathMin : null,
+            'refused' => false, 'dose' => $amount, 'dose_unit' => $agent->unit, 'dose_mg_l' => $perLitre, 'exposure_min' => $agent->exposure($way),
             'course' => array_map(static fn (int $n): array => ['day' => $n * $days, 'dose' => $amount], range(0, $agent->repeats - 1)),
             'oxygen_cost_mg_l' => $agent->oxygenPerMgL * $perLitre, 'refusals' => [], 'conditions' => $judged['conditions'],
         ]);

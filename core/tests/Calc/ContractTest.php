@@ -56,6 +56,7 @@ final class ContractTest extends TestCase
         'dose.conflicts' => ['agent' => 'salt', 'temp_c' => 20, 'present' => ['zeolite']],
         'dose.treatment' => ['agent' => 'formalin', 'volume_l' => 1000, 'temp_c' => 18, 'do_mg_l' => 8],
         'dose.binder' => ['volume_l' => 1000, 'tan_mg_l' => 0.5, 'label_ml' => 10, 'label_treats_l' => 200, 'label_binds_mg_l' => 1],
+        'dose.charge' => ['mass_g' => 1000, 'production_g_d' => 0.15, 'days_in' => 4, 'cycles' => 1],
         'dose.zeolite' => ['tan_mg_l' => 1, 'volume_l' => 1000, 'production_g_d' => 0.5],
         'dose.salt' => ['volume_l' => 1000, 'now_g_l' => 0, 'target_g_l' => 3],
         'dose.chloride_guard' => ['volume_l' => 1000, 'no2_n_mg_l' => 4, 'chloride_mg_l' => 15],

@@ -97,6 +97,18 @@ export const useWater = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter
     placeholderData: (previous) => previous,
   })
 
+/** The dose bench of a system. */
+export const useDose = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['dose', computed(() => toValue(slug)), computed(() => toValue(typed))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/dose', { params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } } })),
+    placeholderData: (previous) => previous,
+  })
+
+/** Courses of a system, and what hangs in its loop. */
+export const useCourses = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({ queryKey: ['courses', computed(() => toValue(slug))], queryFn: () => answer(() => api.GET('/api/systems/{system}/courses', { params: { path: { system: toValue(slug) } } })) })
+
 /** Something worked out for one system, with what the book knows filled in. */
 export const useBench = (slug: MaybeRefOrGetter<string>, bench: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
@@ -167,6 +179,8 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['filter', slug] }),
     queryClient.invalidateQueries({ queryKey: ['water', slug] }),
     queryClient.invalidateQueries({ queryKey: ['bench', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['dose', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['courses', slug] }),
     queryClient.invalidateQueries({ queryKey: ['timers'] }),
     queryClient.invalidateQueries({ queryKey: ['what-ifs', slug] }),
   ])

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useNow } from '@vueuse/core'
+import { useIntervalFn, useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { answer, api } from '@/api/client'
 import { useSession, useTimers } from '@/api/queries'
 import type { Timer } from '@/api/types'
 import { useSend } from '@/api/useSend'
+import { beep } from '@/state/beep'
 
 const timers = useTimers()
 const session = useSession()
@@ -21,12 +22,20 @@ const rows = computed(() =>
 )
 type Row = (typeof rows.value)[number]
 function says(timer: Row): string {
+  if (timer.kind === 'bath') return timer.state === 'emergency' ? `the last safe minute is over: fish out now` : `${timer.left} left, ${timer.minutes} min at most`
   if (timer.kind === 'shut_off') return timer.left === null ? '' : timer.state === 'emergency' ? 'its time is over: open it, or give it air' : `${timer.left} left`
   if (timer.state === 'emergency') return `${BY[timer.by ?? ''] ?? 'its time is over'} now: pump on, and air`
   return `${timer.state === 'act' ? `planned for ${timer.planned} min and over` : `planned for ${timer.planned} min`}${timer.left === null ? '' : `; ${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`}`
 }
-const page = (timer: Timer) => ({ name: timer.kind === 'pump_off' ? 'water' : 'plumbing', params: { system: timer.system } })
+const PAGES = { pump_off: 'water', bath: 'dose', shut_off: 'plumbing' } as const
+const page = (timer: Timer) => ({ name: PAGES[timer.kind], params: { system: timer.system } })
 const flows = useSend((timer: Timer) => timer.system, (timer: Timer) => answer(() => api.PUT('/api/systems/{system}/changes/{id}/flow', { params: { path: { system: timer.system, id: timer.id } } })))
+
+const out = useSend((timer: Timer) => timer.system, (timer: Timer) => answer(() => api.PUT('/api/systems/{system}/doses/{id}/end', { params: { path: { system: timer.system, id: timer.id } } })))
+
+/** A bath whose time is over is heard as well as seen, until the fish are out. */
+const over = computed(() => rows.value.some((timer) => timer.kind === 'bath' && timer.state === 'emergency'))
+useIntervalFn(() => over.value && beep(), 2_000)
 
 function duration(minutes: number): string {
   if (minutes < 90) return `${Math.floor(minutes)} min`
@@ -38,8 +47,9 @@ function duration(minutes: number): string {
 <template>
   <ul v-if="rows.length" class="timers" aria-label="Open timers">
     <li v-for="timer in rows" :key="`${timer.kind} ${timer.id}`" :class="timer.state">
-      <RouterLink :to="page(timer)"><template v-if="timer.kind === 'pump_off'"><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template><template v-else><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template></RouterLink>
+      <RouterLink :to="page(timer)"><template v-if="timer.kind === 'pump_off'"><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template><template v-else-if="timer.kind === 'bath'"><b>{{ timer.name }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template><template v-else><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template></RouterLink>
       <span v-if="says(timer)"> · {{ says(timer) }}</span>
+      <button v-if="timer.kind === 'bath' && session.data.value?.person?.writes" type="button" class="seen" @click="out.send(timer)">The fish are out</button>
       <button v-if="timer.kind === 'pump_off' && session.data.value?.person?.writes" type="button" class="seen" @click="flows.send(timer)">Flow seen</button>
     </li>
   </ul>

@@ -17,6 +17,7 @@ const KINDS = [
   ['notes', 'notes'],
   ['fish', 'fish'],
   ['water', 'water'],
+  ['doses', 'doses'],
   ['filter', 'filter and build'],
 ] as const
 

@@ -9,6 +9,7 @@ import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import ShelfGoods from './ShelfGoods.vue'
 import SourceWaters from './SourceWaters.vue'
 
 const shelf = useShelf()
@@ -77,6 +78,7 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
       <button v-else-if="writes" type="button" class="link-button" @click="edit(null)">Add a kit</button>
     </section>
     <SourceWaters v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
+    <ShelfGoods v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
   </div>
 </template>
 

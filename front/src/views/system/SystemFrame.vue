@@ -23,6 +23,7 @@ const system = useSystem(slug)
           <RouterLink :to="{ name: 'capacity', params: { system: slug } }">Capacity</RouterLink>
           <RouterLink :to="{ name: 'fish', params: { system: slug } }">Fish</RouterLink>
           <RouterLink :to="{ name: 'water', params: { system: slug } }">Water</RouterLink>
+          <RouterLink :to="{ name: 'dose', params: { system: slug } }">Dose</RouterLink>
           <RouterLink :to="{ name: 'plumbing', params: { system: slug } }">Plumbing</RouterLink>
           <RouterLink :to="{ name: 'build', params: { system: slug } }">Build</RouterLink>
         </nav>

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dosing;
+
+use App\Figures\Age;
+use App\Models\Charge;
+use App\Models\Course;
+use App\Models\Dose;
+use App\Models\Stage;
+use App\Models\System;
+use App\Reports\CapacityReport;
+use App\Reports\CutOff;
+use App\Reports\ExpectedWater;
+use App\Reports\LatestWater;
+use App\Reports\WaterMeaning;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Dose\AfterCourse;
+use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Dose\CoursePlan;
+use Ironwort\Core\Dose\Culture;
+use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Say;
+
+/** Courses as they stand: doses given and due, what is left between them, what to watch, and what comes after; and what hangs in the loop. */
+final readonly class CourseReport
+{
+    private const CURVE_POINTS = 60;
+
+    public function __construct(private Registry $registry, private AgentTable $agents, private Residuals $residuals, private CutOff $cutOff, private CapacityReport $capacity, private ExpectedWater $expected, private WaterMeaning $meaning)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(System $system, LatestWater $water): array
+    {
+        /** @var Collection<int, Course> $courses */
+        $courses = Course::query()->with(['doses', 'vessel'])->where('system_id', $system->id)->orderByRaw('ended_at IS NOT NULL, started_at DESC')->limit(10)->get();
+        $temp = $water->get(Parameter::Temperature)->value ?? 20.0;
+
+        return [
+            'temp_c' => $temp, 'temp_assumed' => $water->get(Parameter::Temperature) === null,
+            'courses' => array_values($courses->map(fn (Course $course): array => $this->course($system, $course, $temp))->all()),
+            'charges' => $this->charges($system, $water), 'culture' => $this->culture($system, $water),
+        ];
+    }
+
+    /** What a course still needs to stand at its level, of the product as it is weighed; 0 where it stands there. */
+    public function topUp(System $system, Course $course): float
+    {
+        $volume = Body::find($system, $this->cutOff, $course->vessel_id)->volumeL;
+        $short = max(0.0, $course->dose_mg_l - $this->left($system, $course, Carbon::now()));
+
+        return $short * $volume / 1000 / $this->strength($course);
+    }
+
+    public function left(System $system, Course $course, Carbon $at): float
+    {
+        return (float) $course->doses->filter(static fn (Dose $dose): bool => $dose->given_at->lte($at))->sum(fn (Dose $dose): float => $this->residuals->left($system, $dose, $at) ?? 0.0);
+    }
+
+    public function plan(Course $course, float $tempC): CoursePlan
+    {
+        $agent = $this->agents->get($course->thing);
+        $first = $course->doses->first()->given_at ?? $course->started_at;
+
+        return CoursePlan::of($course->repeats, $agent->interval($tempC), array_values($course->doses->filter(static fn (Dose $dose): bool => ($dose->input['top_up'] ?? false) !== true)->map(static fn (Dose $dose): float => $first->diffInSeconds($dose->given_at) / 86400)->all()), $first->diffInSeconds(Carbon::now()) / 86400);
+    }
+
+    private function strength(Course $course): float
+    {
+        $agent = $this->agents->get($course->thing);
+
+        return match (true) {
+            $course->strength_pct === null => 1.0,
+            $agent->strengthPct !== null => $course->strength_pct / $agent->strengthPct,
+            default => $course->strength_pct / 100,
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private function course(System $system, Course $course, float $temp): array
+    {
+        $agent = $this->agents->get($course->thing);
+        $plan = $this->plan($course, $temp);
+        $first = $course->doses->first()->given_at ?? $course->started_at;
+        $unit = $agent->unit === 'mL' ? 'µL/L' : 'mg/L';
+        $short = $course->ended_at === null ? $this->topUp($system, $course) : 0.0;
+        $after = AfterCourse::steps($agent);
+
+        return [
+            'id' => $course->id, 'name' => $agent->name, 'where' => $course->vessel?->name, 'level' => Say::number($course->dose_mg_l, 3)." {$unit}", 'unit' => $unit, 'began' => Age::of($course->started_at), 'ended' => $course->ended_at === null ? null : Age::of($course->ended_at), 'end_reason' => $course->end_reason,
+            'every_d' => $agent->interval($temp), 'says' => $plan->says, 'complete' => $plan->complete, 'broken' => $plan->broken,
+            'doses' => array_map(static fn (array $dose): array => [...$dose, 'on' => $first->copy()->addMinutes((int) round(1440 * $dose['day']))->toIso8601ZuluString()], $plan->doses),
+            'left' => Say::number($this->left($system, $course, Carbon::now()), 3)." {$unit}",
+            'top_up' => Measures::down($short) <= 0 ? null : ($agent->unit === 'mL' ? Measures::millilitres($short) : Measures::grams($short)),
+            'curve' => $this->curve($system, $course), 'daily' => AfterCourse::daily($agent), 'stop' => $agent->stop,
+            'after' => array_map(static fn (string $key, string $text): array => ['key' => $key, 'text' => $text, 'done' => in_array($key, $course->returned, true)], array_keys($after), array_values($after)),
+        ];
+    }
+
+    /** @return list<array{t: int, mg_l: float}> what is left from the first dose to some days on, as the trickle runs now */
+    private function curve(System $system, Course $course): array
+    {
+        $from = $course->doses->first()?->given_at;
+        if ($from === null) {
+            return [];
+        }
+        $to = $course->ended_at ?? Carbon::now()->addDays(3);
+        $seconds = max(3600.0, $from->diffInSeconds($to));
+        $points = [];
+        // A point right at each dose as well, so that the curve stands as high as it was.
+        $times = [...array_map(static fn (int $i): int => (int) ($from->getTimestamp() + $seconds * $i / self::CURVE_POINTS), range(0, self::CURVE_POINTS)), ...$course->doses->map(static fn (Dose $dose): int => $dose->given_at->getTimestamp() + 1)->all()];
+        sort($times);
+        foreach ($times as $time) {
+            $points[] = ['t' => $time, 'mg_l' => $this->left($system, $course, Carbon::createFromTimestamp($time))];
+        }
+
+        return $points;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function charges(System $system, LatestWater $water): array
+    {
+        $charges = Charge::in($system)->get();
+        $load = $charges->isEmpty() ? null : $this->capacity->of($system, $water)['load'];
+        $made = is_array($load) && is_numeric($load['value'] ?? null) ? (float) $load['value'] : 0.0;
+        $reckoned = $this->expected->now($system, $water);
+        $salt = $reckoned['salinity_g_l'] ?? $water->get(Parameter::Salinity)->value ?? 0.0;
+
+        return array_values($charges->map(function (Charge $charge) use ($made, $salt): array {
+            $row = ['id' => $charge->id, 'kind' => $charge->kind, 'text' => Measures::grams($charge->mass_g)." of {$charge->kind}", 'age' => Age::of($charge->put_in_at), 'cycles' => $charge->cycles, 'used_pct' => null, 'full_in_d' => null, 'cautions' => [], 'brine' => null];
+            if (! $charge->holdsAmmonia()) {
+                return $row;
+            }
+            $result = $this->registry->run('dose.charge', ['mass_g' => $charge->mass_g, 'capacity_mg_n_per_g' => $charge->capacity_mg_n_per_g ?? 1.5, 'cycles' => (float) $charge->cycles, 'production_g_d' => $made, 'days_in' => $charge->put_in_at->diffInSeconds(Carbon::now()) / 86400, 'salinity_g_l' => $salt]);
+
+            return [...$row, 'used_pct' => $result->number('used_pct'), 'full_in_d' => $result->figures['full_in_d'], 'cautions' => $result->toArray()['cautions'],
+                'brine' => Say::number($result->number('brine_l'), 3).' L of brine with '.Measures::grams($result->number('brine_salt_g')).' of salt, a day, away from fish; then rinse in system water.'];
+        })->all());
+    }
+
+    private function culture(System $system, LatestWater $water): string
+    {
+        $last = Dose::query()->where('system_id', $system->id)->where('thing', 'culture')->whereNull('withdrawn_at')->max('given_at');
+        $youngest = $system->stages->map(static fn (Stage $stage): ?float => $stage->since?->diffInDays(Carbon::now()))->filter(static fn (?float $days): bool => $days !== null)->min();
+        $state = $this->meaning->of($system, $water)['state'];
+
+        return Culture::says(is_string($last) ? Carbon::parse($last)->diffInDays(Carbon::now()) : null, is_float($youngest) ? $youngest : ($system->life_stage === 'starting' ? 0.0 : null), $state === 'emergency');
+    }
+}

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dosing;
+
+use App\Benches\BenchReport;
+use App\Figures\Age;
+use App\Models\Dose;
+use App\Models\Good;
+use App\Models\System;
+use App\Models\Vessel;
+use App\Reports\CutOff;
+use App\Reports\ExpectedWater;
+use App\Reports\LatestWater;
+use App\Reports\SystemReport;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Measure\Say;
+
+/** The Dose bench: what must never meet comes first, and only then the amount, in the keeper's measures. */
+final readonly class DoseReport
+{
+    private Conflicts $conflicts;
+
+    public function __construct(private Registry $registry, private AgentTable $agents, private BenchReport $benches, private Residuals $residuals, private CutOff $cutOff, private ExpectedWater $expected, private SystemReport $systems)
+    {
+        $this->conflicts = new Conflicts($agents);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $typed
+     * @return array<string, mixed>
+     */
+    public function of(System $system, LatestWater $water, array $typed): array
+    {
+        $things = Thing::all($system, $this->agents);
+        $bodies = Body::all($system, $this->cutOff);
+        $asked = is_string($typed['body'] ?? null) && $typed['body'] !== '' ? $typed['body'] : null;
+        $body = array_values(array_filter($bodies, static fn (Body $one): bool => $one->vesselId === $asked))[0] ?? $bodies[0];
+        $state = $this->state($system, $body, $water);
+        $thing = $things[is_string($typed['thing'] ?? null) ? $typed['thing'] : ''] ?? null;
+
+        return [
+            'things' => array_values(array_map(static fn (Thing $one): array => ['id' => $one->id, 'name' => $one->name, 'group' => $one->group, 'purposes' => $one->agent->purposes ?? []], $things)),
+            'not_offered' => $this->agents->notOffered,
+            'bodies' => array_map(static fn (Body $one): array => ['id' => $one->vesselId ?? '', 'name' => $one->name, 'litres' => $one->volumeL], $bodies), 'body' => $body->vesselId ?? '',
+            'state' => $state->rows,
+            'thing' => $thing === null ? null : $this->answer($system, $water, $thing, $body, $state, $typed),
+            'given' => $this->given($system, $bodies),
+        ];
+    }
+
+    public function state(System $system, Body $body, LatestWater $water): DoseState
+    {
+        return DoseState::of($system, $body, $water, $this->expected, $this->residuals, $this->conflicts);
+    }
+
+    /**
+     * What the state of the water says to a thing.
+     *
+     * @return array{refusals: list<string>, conditions: list<string>}
+     */
+    public function judge(Thing $thing, DoseState $state): array
+    {
+        if (! in_array($thing->conflict, $this->conflicts->things(), true)) {
+            return ['refusals' => [], 'conditions' => []];
+        }
+        if (! isset($state->input['temp_c'])) {
+            return $thing->agent === null && in_array($thing->conflict, ['binder', 'bicarbonate', 'salt', 'zeolite'], true) ? $this->lists($thing, [...$state->input, 'temp_c' => 18.0]) : ['refusals' => ['The temperature was never tested: what an agent does to fish follows from it.'], 'conditions' => []];
+        }
+
+        return $this->lists($thing, $state->input);
+    }
+
+    /**
+     * @param  array<string, mixed>  $input
+     * @return array{refusals: list<string>, conditions: list<string>}
+     */
+    private function lists(Thing $thing, array $input): array
+    {
+        $figures = $this->registry->run('dose.conflicts', [...$input, 'agent' => $thing->conflict])->figures;
+        $texts = static fn (mixed $list): array => array_values(array_filter(is_array($list) ? $list : [], is_string(...)));
+
+        return ['refusals' => $texts($figures['refusals']), 'conditions' => $texts($figures['conditions'])];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $typed
+     * @return array<string, mixed>
+     */
+    public function answer(System $system, LatestWater $water, Thing $thing, Body $body, DoseState $state, array $typed): array
+    {
+        $judged = $this->judge($thing, $state);
+        $bench = $this->benches->of($thing->bench, $system, $water, $typed, $this->fixed($system, $thing, $body, $state));
+        $said = [...$judged['conditions'], ...($thing->agent === null ? [] : [$thing->agent->hazards.' '.$thing->agent->stop])];
+        $bench['cautions'] = array_values(array_filter((array) $bench['cautions'], static fn (mixed $caution): bool => is_array($caution) && ! in_array($caution['text'] ?? '', $said, true)));
+        $refused = $judged['refusals'] !== [] || $bench['refused'] === true;
+        $main = is_array($bench['figures']) ? ($bench['figures'][0] ?? null) : null;
+        $amount = ! $refused && is_array($main) && is_numeric($main['value'] ?? null) ? (float) $main['value'] : null;
+        $unit = is_array($main) && is_string($main['unit'] ?? null) && in_array($main['unit'], ['g', 'mL'], true) ? $main['unit'] : null;
+        $input = (array) $bench['input'];
+        $way = is_string($input['way'] ?? null) ? $input['way'] : 'prolonged';
+
+        return [
+            'id' => $thing->id, 'name' => $thing->name, 'basis' => $thing->agent?->basis,
+            'about' => $thing->agent === null ? null : ['hazards' => $thing->agent->hazards, 'stop' => $thing->agent->stop, 'disposal' => $thing->agent->disposal, 'storage' => $thing->agent->storage, 'source' => $thing->agent->source],
+            'refusals' => $judged['refusals'], 'conditions' => $judged['conditions'],
+            'bench' => $refused ? [...$bench, 'figures' => [], 'steps' => [], 'measure' => null] : $bench,
+            'amount' => $unit === null ? null : $amount, 'unit' => $unit,
+            'measure' => $amount === null || $unit === null ? null : ($unit === 'g' ? Measures::grams($amount, $thing->conflict === 'salt') : Measures::millilitres($amount, is_numeric($input['cap_ml'] ?? null) ? (float) $input['cap_ml'] : $thing->good?->cap_ml)),
+            'rounding' => $amount === null || $unit === null ? null : 'rounded down from '.Say::number($amount, 5)." {$unit}",
+            'split' => $amount === null || $unit === null || $body->vesselId !== null ? [] : $this->split($system, $amount, $unit),
+            'stock' => $amount === null || $unit === null ? null : $this->stock($typed, $amount, $unit),
+            'order' => $amount === null ? [] : Order::of($thing, $way, $judged['conditions']),
+            'course' => $thing->agent !== null && $way === 'prolonged' && $amount !== null && isset($state->input['temp_c']) && is_float($state->input['temp_c']) ? ['repeats' => $thing->agent->repeats, 'every_d' => $thing->agent->interval($state->input['temp_c'])] : null,
+            'minutes' => $thing->agent?->exposure($way), 'way' => $way,
+        ];
+    }
+
+    /**
+     * What a calculator is to be told besides its fields.
+     *
+     * @return array<string, mixed>
+     */
+    private function fixed(System $system, Thing $thing, Body $body, DoseState $state): array
+    {
+        $fixed = ['volume_l' => max(0.1, $body->volumeL)];
+        if ($thing->bench->calculator === 'dose.treatment') {
+            $fixed = [...$state->input, ...$fixed, 'agent' => $thing->agent->id ?? 'own'];
+            $fixed['temp_c'] ??= 18.0;
+        }
+
+        $good = $thing->good ?? (in_array($thing->id, ['binder', 'culture'], true) ? Good::query()->where('site_id', $system->site_id)->where('kind', $thing->id)->orderBy('name')->first() : null);
+
+        return [...$fixed, ...array_map(static fn (float|int|string $value): float|string => is_int($value) ? (float) $value : $value, array_diff_key($good->label ?? [], ['unit' => 0])), ...($good?->cap_ml === null || ! in_array('cap_ml', $thing->bench->fields, true) ? [] : ['cap_ml' => $good->cap_ml])];
+    }
+
+    /** @return list<array{name: string, text: string}> by the share of water in each bay */
+    private function split(System $system, float $amount, string $unit): array
+    {
+        $bays = $system->vessels->filter(fn (Vessel $vessel): bool => ! in_array($vessel->kind, ['sump', 'chamber'], true));
+        $whole = $bays->sum(fn (Vessel $vessel): float => $this->systems->vessel($vessel)->value);
+        if ($bays->count() < 2 || $whole <= 0) {
+            return [];
+        }
+
+        return array_values($bays->map(function (Vessel $vessel) use ($amount, $unit, $whole): array {
+            $part = $amount * $this->systems->vessel($vessel)->value / $whole;
+
+            return ['name' => $vessel->name, 'text' => $unit === 'g' ? Measures::grams($part) : Measures::millilitres($part)];
+        })->all());
+    }
+
+    /** @param  array<array-key, mixed>  $typed */
+    private function stock(array $typed, float $amount, string $unit): ?string
+    {
+        $litres = is_string($typed['stock_l'] ?? null) && is_numeric(str_replace(',', '.', $typed['stock_l'])) ? (float) str_replace(',', '.', $typed['stock_l']) : 0.0;
+
+        return $litres <= 0 || $litres > 1000 ? null : ($unit === 'g' ? Measures::grams($amount) : Measures::millilitres($amount)).' in '.Say::number($litres).' L of system water: '.Say::number($amount / $litres, 3)." {$unit} to the litre.";
+    }
+
+    /**
+     * @param  list<Body>  $bodies
+     * @return list<array<string, mixed>>
+     */
+    private function given(System $system, array $bodies): array
+    {
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()->with(['vessel', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->orderByDesc('given_at')->limit(20)->get();
+        $volumes = [];
+        foreach ($bodies as $body) {
+            $volumes[$body->vesselId ?? ''] = $body->volumeL;
+        }
+
+        return array_values($doses->map(static fn (Dose $dose): array => ['id' => $dose->id, 'age' => Age::of($dose->given_at), 'by' => $dose->user?->name, 'text' => $dose->text(), 'running' => $dose->running(), 'flag' => $dose->afterwards($volumes[$dose->vessel_id ?? ''] ?? 0.0), 'override' => $dose->override_reason])->all());
+    }
+}

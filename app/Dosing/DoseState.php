@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dosing;
+
+use App\Figures\Age;
+use App\Models\Charge;
+use App\Models\Dose;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\Vessel;
+use App\Reports\ExpectedWater;
+use App\Reports\LatestWater;
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Say;
+
+/** The state of a body of water as conflicts and doses are judged by it, read out of build and book. */
+final readonly class DoseState
+{
+    /** A reading older than this is to be taken again before anything is dosed by it, days. Common practice, no source. */
+    private const STALE_D = 3;
+
+    /** A culture given so lately is a filter being seeded, days. Common practice, no source. */
+    private const SEEDING_D = 21;
+
+    private const WATER = ['temp_c', 'ph', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l', 'do_mg_l'];
+
+    /**
+     * @param  array<string, mixed>  $input  of `dose.conflicts`, without the agent
+     * @param  list<array{key: string, label: string, text: string, from: string, stale: bool}>  $rows  as the page shows it
+     * @param  array<string, array{name: string, mg_l: ?float, since: Carbon}>  $present
+     */
+    private function __construct(public array $input, public array $rows, public array $present)
+    {
+    }
+
+    public static function of(System $system, Body $body, LatestWater $water, ExpectedWater $expected, Residuals $residuals, Conflicts $conflicts): self
+    {
+        $reckoned = $expected->now($system, $water);
+        $input = $rows = [];
+        foreach (self::WATER as $key) {
+            $parameter = Parameter::from($key);
+            $entry = $water->get($parameter);
+            if ($entry === null) {
+                $rows[] = ['key' => $key, 'label' => $parameter->name(), 'text' => 'never tested', 'from' => '', 'stale' => $key !== 'salinity_g_l'];
+
+                continue;
+            }
+            $value = $reckoned[$key] ?? $entry->value;
+            $input[$key] = $value;
+            $rows[] = ['key' => $key, 'label' => $parameter->name(), 'text' => trim(Say::number($parameter->shown($value), 3).' '.$parameter->symbol()), 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ').Age::of($entry->taken_at), 'stale' => $entry->taken_at->diffInDays(Carbon::now()) > self::STALE_D];
+        }
+        $present = $residuals->now($system, $body);
+        $things = array_values(array_intersect(array_keys($present), $conflicts->things()));
+        if ($body->vesselId === null) {
+            $has = static fn (string $kind): bool => $system->stages->contains(static fn (Stage $stage): bool => $stage->kind === $kind && ! $stage->bypassed);
+            $charges = Charge::in($system)->get();
+            $input['carbon_in'] = $has('carbon') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsCarbon());
+            $input['zeolite_in'] = $has('zeolite') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsAmmonia());
+            $input['uv_on'] = $has('uv');
+            $input['filter_seeding'] = $system->life_stage === 'starting' || $system->kind === 'start' || Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'culture')->where('given_at', '>=', Carbon::now()->subDays(self::SEEDING_D))->exists();
+            if ($system->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2) > 0) {
+                $things[] = 'plants';
+            }
+        }
+        foreach (['carbon_in' => 'Carbon is in', 'zeolite_in' => 'Zeolite or resin is in', 'uv_on' => 'UV is on', 'filter_seeding' => 'A filter is being seeded'] as $key => $label) {
+            if (($input[$key] ?? false) === true) {
+                $rows[] = ['key' => $key, 'label' => 'In the loop', 'text' => $label, 'from' => 'by build and book', 'stale' => false];
+            }
+        }
+        foreach ($present as $thing => $row) {
+            $rows[] = ['key' => $thing, 'label' => 'In the water', 'text' => $row['name'].($row['mg_l'] === null || $row['mg_l'] <= 0 ? '' : ', '.Say::number($row['mg_l'], 2).' mg/L left'), 'from' => 'given '.Age::of($row['since']), 'stale' => false];
+        }
+
+        return new self([...$input, ...($things === [] ? [] : ['present' => array_values(array_unique($things))])], $rows, $present);
+    }
+}

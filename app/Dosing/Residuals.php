@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dosing;
+
+use App\Models\Dose;
+use App\Models\System;
+use App\Models\Trickle;
+use App\Models\WaterChange;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Dose\AgentTable;
+
+/** What is left of what was dosed, after its own decay, every change and every trickle in the book. */
+final readonly class Residuals
+{
+    /** Doses older than this are taken to be gone, days. */
+    private const DAYS_BACK = 60;
+
+    /** Less than this share of a dose is none, for conflicts: a twentieth. */
+    private const GONE = 0.05;
+
+    /** A binder holds for a day or two. Common practice, no source. */
+    private const BINDER_D = 2.0;
+
+    public function __construct(private Registry $registry, private AgentTable $agents)
+    {
+    }
+
+    /**
+     * @return array<string, array{name: string, mg_l: ?float, since: Carbon}> by thing, of one body of water now
+     */
+    public function now(System $system, Body $body): array
+    {
+        $present = [];
+        foreach ($this->doses($system, $body) as $dose) {
+            if ($dose->way !== 'prolonged' && ($dose->ended_at !== null || ! $dose->running())) {
+                continue;
+            }
+            $left = $this->left($system, $dose, Carbon::now());
+            if ($left === null || ($dose->mg_l !== null && $left < self::GONE * $dose->mg_l)) {
+                continue;
+            }
+            $before = $present[$dose->thing]['mg_l'] ?? null;
+            $present[$dose->thing] = ['name' => $dose->name, 'mg_l' => $dose->mg_l === null ? null : $left + ($before ?? 0.0), 'since' => $dose->given_at];
+        }
+
+        return $present;
+    }
+
+    /** What is left of one dose at a time, mg/L; 0 for what has no figure and is there still; null when gone. */
+    public function left(System $system, Dose $dose, Carbon $at): ?float
+    {
+        $days = $dose->given_at->diffInDays($at);
+        if ($dose->thing === 'binder' || $dose->thing === 'thiosulfate') {
+            return $days <= self::BINDER_D ? 0.0 : null;
+        }
+        if ($dose->mg_l === null || $dose->mg_l <= 0) {
+            return $dose->thing === 'own' && $days <= 7 ? 0.0 : null;
+        }
+
+        return $this->registry->run('dose.residual', $this->input($system, $dose, $at))->number('residual_mg_l');
+    }
+
+    /**
+     * Input of `dose.residual` for one dose up to a time.
+     *
+     * @return array<string, mixed>
+     */
+    public function input(System $system, Dose $dose, Carbon $at, ?float $target = null): array
+    {
+        $hours = max(0.0, $dose->given_at->diffInSeconds($at) / 3600);
+        $half = ($this->agents->agents[$dose->thing] ?? null)?->halfLifeH;
+        $input = ['volume_l' => $dose->volume_l, 'dose_mg_l' => (float) $dose->mg_l, 'target_mg_l' => $target ?? (float) $dose->mg_l, 'hours' => $hours, ...($half === null ? [] : ['half_life_h' => $half])];
+        // A bay that is shut off takes no part in the changes of its loop.
+        if ($dose->vessel_id !== null) {
+            return $input;
+        }
+        $changes = [];
+        foreach ($this->changes($system, $dose->given_at, $at) as $change) {
+            $changes[] = ['at_h' => min($hours, $dose->given_at->diffInSeconds($change->changed_at) / 3600), 'change_pct' => min(100.0, 100 * $change->litres / $change->volume_l)];
+        }
+
+        return [...$input, 'changes' => $changes, 'flow_l_h' => $hours > 0 ? $this->trickled($system, $dose->given_at, $at) / $hours : 0.0];
+    }
+
+    /** @return Collection<int, WaterChange> */
+    private function changes(System $system, Carbon $from, Carbon $to): Collection
+    {
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('kind', 'batch')->whereBetween('changed_at', [$from, $to])->orderBy('changed_at')->limit(1000)->get();
+
+        return $changes;
+    }
+
+    /** Litres that trickled in over a time. */
+    private function trickled(System $system, Carbon $from, Carbon $to): float
+    {
+        /** @var Collection<int, Trickle> $trickles */
+        $trickles = Trickle::query()->where('system_id', $system->id)->where('started_at', '<', $to)->where(static fn ($query) => $query->whereNull('ended_at')->orWhere('ended_at', '>', $from))->limit(200)->get();
+
+        return (float) $trickles->sum(static fn (Trickle $trickle): float => $trickle->flow_l_h * max(0.0, $trickle->started_at->max($from)->diffInSeconds(($trickle->ended_at ?? $to)->min($to)) / 3600));
+    }
+
+    /** @return Collection<int, Dose> oldest first */
+    private function doses(System $system, Body $body): Collection
+    {
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('vessel_id', $body->vesselId)->where('given_at', '>=', Carbon::now()->subDays(self::DAYS_BACK))->orderBy('given_at')->limit(500)->get();
+
+        return $doses;
+    }
+}

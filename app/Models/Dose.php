@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * Something that was given to the water, with what it was worked out on.
+ *
+ * @property string $thing an agent's id, or binder, bicarbonate, culture, own
+ * @property string $name
+ * @property string $way prolonged, bath or dip
+ * @property float $amount
+ * @property string $unit g or mL
+ * @property ?float $mg_l
+ * @property float $volume_l as doses used it then
+ * @property string $calc
+ * @property array<string, mixed> $input of that calculator
+ * @property list<string> $conditions it was given under
+ * @property ?string $override_reason why conditions were not kept
+ * @property Carbon $given_at
+ * @property ?float $minutes how long fish may be in it
+ * @property ?Carbon $ended_at
+ * @property ?Carbon $withdrawn_at
+ * @property ?string $vessel_id
+ * @property ?string $course_id
+ * @property ?Vessel $vessel
+ * @property ?User $user
+ */
+final class Dose extends Part
+{
+    /** A volume that differs by so much makes another dose of it, percent. */
+    public const VOLUME_MATTERS_PCT = 5.0;
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['amount' => 'float', 'mg_l' => 'float', 'volume_l' => 'float', 'input' => 'array', 'conditions' => 'array', 'given_at' => 'datetime', 'minutes' => 'float', 'ended_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Vessel, $this> */
+    public function vessel(): BelongsTo
+    {
+        return $this->belongsTo(Vessel::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    public function running(): bool
+    {
+        return $this->minutes !== null && $this->ended_at === null && $this->withdrawn_at === null;
+    }
+
+    public function text(): string
+    {
+        $amount = $this->unit === 'g' ? Measures::grams($this->amount) : Measures::millilitres($this->amount);
+        $way = ['bath' => ' as a bath', 'dip' => ' as a dip'][$this->way] ?? '';
+
+        return "{$amount} of ".lcfirst($this->name).$way.($this->vessel === null ? '' : " in {$this->vessel->name}").' on '.Say::number($this->volume_l, 4).' L';
+    }
+
+    /**
+     * What the volume known today makes of it, where that differs.
+     *
+     * @param  float  $volumeL  of the same body of water today
+     */
+    public function afterwards(float $volumeL): ?string
+    {
+        $off = $volumeL > 0 ? 100 * ($this->volume_l / $volumeL - 1) : 0.0;
+        if (abs($off) < self::VOLUME_MATTERS_PCT) {
+            return null;
+        }
+
+        return 'The volume was corrected since, to '.Say::number($volumeL, 4).' L: it was '.Say::number(abs($off), 2).' % '.($off > 0 ? 'stronger' : 'weaker').' than meant.';
+    }
+}

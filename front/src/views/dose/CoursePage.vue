@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui'
+import { ulid } from 'ulid'
+import { computed, reactive } from 'vue'
+import { answer, api } from '@/api/client'
+import { useCourses, useSession } from '@/api/queries'
+import type { CoursePage, System } from '@/api/types'
+import { useSend } from '@/api/useSend'
+import TypedField from '@/parts/TypedField.vue'
+import { date } from '@/units/time'
+import ChargeList from './ChargeList.vue'
+import ResidualCurve from './ResidualCurve.vue'
+
+const props = defineProps<{ system: System }>()
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
+const courses = useCourses(() => props.system.slug)
+const page = computed(() => courses.data.value)
+type Course = CoursePage['courses'][number]
+
+const form = reactive<Record<string, { reason: string; why: string }>>({})
+const of = (course: Course) => (form[course.id] ??= { reason: '', why: '' })
+const path = (course: string) => ({ params: { path: { system: props.system.slug, course } } })
+const carry = useSend(() => props.system.slug, (to: { course: Course; top_up: boolean }) => answer(() => api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', { params: { path: { system: props.system.slug, course: to.course.id, id: ulid() } }, body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason } })))
+const end = useSend(() => props.system.slug, (course: Course) => answer(() => api.PUT('/api/systems/{system}/courses/{course}/end', { ...path(course.id), body: { reason: of(course).why } })))
+const after = useSend(() => props.system.slug, (to: { course: string; step: string }) => answer(() => api.PUT('/api/systems/{system}/courses/{course}/after/{step}', { params: { path: { system: props.system.slug, course: to.course, step: to.step } } })))
+const STATES: Record<string, string> = { given: 'given', due: 'due now', late: 'late', missed: 'missed', to_come: 'to come' }
+const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+</script>
+
+<template>
+  <p v-if="courses.isError.value" class="fault" role="alert">{{ courses.error.value?.message }}</p>
+  <p v-else-if="!page" class="soft">Opening …</p>
+  <template v-else>
+    <p v-if="page.courses.length === 0">No course has run here. <RouterLink :to="{ name: 'dose', params: { system: system.slug } }">The dose bench</RouterLink> begins one.</p>
+    <section v-for="course in page.courses" :key="course.id" class="part" :aria-label="`${course.name}, ${course.ended ? 'ended' : 'running'}`">
+      <h2>{{ course.name }}<template v-if="course.where"> in {{ course.where }}</template> <span class="soft small">{{ course.level }}, begun {{ course.began }}{{ course.ended ? `, ended ${course.ended}: ${course.end_reason}` : '' }}</span></h2>
+      <p v-if="!course.ended" class="says" :class="{ fault: course.broken }">{{ course.says }}</p>
+      <ul class="rows">
+        <li v-for="dose in course.doses" :key="dose.n"><span class="soft">Dose {{ dose.n }}</span> <b>{{ date(dose.on) }}</b> <span :class="{ fault: ['late', 'missed'].includes(dose.state) }">{{ STATES[dose.state] }}</span></li>
+      </ul>
+      <p v-if="!course.ended" class="soft small">Every {{ day(course.every_d) }} days at {{ day(page.temp_c) }} °C{{ page.temp_assumed ? ', assumed' : '' }}: the days move with the temperature.</p>
+      <ResidualCurve v-if="course.curve.length" :course="course" />
+      <template v-if="!course.ended">
+        <p>Left in the water: <b>{{ course.left }}</b>, by decay, changes and trickle in the book.<template v-if="course.top_up"> To stand at its level again: <b class="top">{{ course.top_up }}</b>.</template></p>
+        <p>{{ course.daily }} <b>Stop:</b> {{ course.stop }}</p>
+        <form v-if="writes" class="fields" novalidate @submit.prevent="end.send(course)">
+          <NButton v-if="!course.complete && !course.broken" type="primary" :loading="carry.pending.value" @click="carry.send({ course, top_up: false })">Dose {{ course.doses.find((dose) => dose.state !== 'given')?.n }} is in{{ course.top_up ? `: ${course.top_up}` : '' }}</NButton>
+          <NButton v-if="course.top_up" :loading="carry.pending.value" @click="carry.send({ course, top_up: true })">Only a top-up is in</NButton>
+          <TypedField v-if="carry.errors.value.reason" v-model="of(course).reason" label="Why all the same" words :error="carry.errors.value.reason" />
+          <TypedField v-model="of(course).why" label="It ends because" words :error="end.errors.value.reason" />
+          <NButton attr-type="submit" :loading="end.pending.value">End the course</NButton>
+        </form>
+        <p v-if="carry.errors.value.course ?? carry.trouble.value" class="fault" role="alert">{{ carry.errors.value.course ?? carry.trouble.value }}</p>
+      </template>
+      <template v-if="course.ended || course.complete">
+        <h3>Afterwards</h3>
+        <ul class="rows"><li v-for="step in course.after" :key="step.key"><span :class="{ soft: step.done }">{{ step.text }}</span> <b v-if="step.done" class="small">done</b><button v-else-if="writes" type="button" class="link-button small" @click="after.send({ course: course.id, step: step.key })">Done</button></li></ul>
+      </template>
+    </section>
+    <ChargeList :system="system" :page="page" :writes="writes" />
+    <section class="part" aria-label="Cultures"><h2>Bacterial culture</h2><p>{{ page.culture }}</p></section>
+  </template>
+</template>
+
+<style scoped>
+.says {
+  font-size: 1.2rem;
+}
+
+.top {
+  font-size: 1.35rem;
+}
+
+h3 {
+  margin-top: 0.8rem;
+  font-size: 1rem;
+}
+</style>

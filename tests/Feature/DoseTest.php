@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\LayBuild;
+use App\Models\Dose;
+use App\Models\Role;
+use Illuminate\Testing\TestResponse;
+use Ironwort\Core\Data\Library;
+use Ironwort\Core\Dose\Conflicts;
+use Tests\TestCase;
+
+/** What is given to the water: conflicts before amounts, whoever asks; courses across changes; charges; what stays in the book. */
+final class DoseTest extends TestCase
+{
+    private const DOSE = '01JD00000000000000000000D1';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->owner);
+        (new LayBuild)->lay($this->system, ['vessels' => [['name' => 'East', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 2, 'width_m' => 1, 'depth_m' => 1], 'freeboard_m' => 0], ['name' => 'West', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 3, 'width_m' => 1, 'depth_m' => 1], 'freeboard_m' => 0]]]);
+        $this->log('am .3 ni .4 ph 7.6 t 20 do 8.5 kh 6 gh 8', 'V1');
+    }
+
+    private function log(string $line, string $id): void
+    {
+        $this->postJson('/api/systems/long-vat/log', ['id' => "01JD00000000000000000000{$id}", 'line' => $line])->assertCreated();
+    }
+
+    private function bench(string $thing, string $query = ''): array
+    {
+        return $this->getJson("/api/systems/long-vat/dose?thing={$thing}{$query}")->assertOk()->json('thing');
+    }
+
+    private function give(array $typed, string $id = self::DOSE): TestResponse
+    {
+        return $this->putJson("/api/systems/long-vat/doses/{$id}", $typed);
+    }
+
+    private function charge(string $kind = 'zeolite', string $id = '01JD00000000000000000000Z1'): TestResponse
+    {
+        return $this->putJson("/api/systems/long-vat/charges/{$id}", ['kind' => $kind, 'mass_g' => '1000']);
+    }
+
+    public function test_formalin_is_the_product_and_stands_as_published_split_by_bay_and_rounded_down(): void
+    {
+        // 25 mg/L is 25 µL/L of the 37 % solution: 125 mL in 5,000 L (Francis-Floyd, UF/IFAS VM77).
+        $formalin = $this->bench('formalin', '&dose_mg_l=25');
+        self::assertEqualsWithDelta(125, $formalin['amount'], 1e-6);
+        self::assertSame(['50 mL (10 teaspoons)', '75 mL'], array_column($formalin['split'], 'text'));
+        self::assertSame(['East', 'West'], array_column($formalin['split'], 'name'));
+        self::assertArrayHasKey('dose_mg_l', $this->bench('formalin', '&dose_mg_l=67')['bench']['errors'], 'as formaldehyde it would be 2.7 times too much');
+        self::assertSame('99 mL', $this->bench('formalin', '&dose_mg_l=19.93')['measure']);
+        self::assertStringContainsString('in 10 L of system water: 12.5 mL to the litre', $this->bench('formalin', '&dose_mg_l=25&stock_l=10')['stock']);
+    }
+
+    public function test_copper_goes_by_alkalinity_and_is_refused_in_soft_water(): void
+    {
+        // Total alkalinity / 100 (SRAC 410): 6 dKH is 107 mg/L, so 1.07 mg/L.
+        self::assertEqualsWithDelta(1.0709 * 5, $this->bench('copper_sulfate')['amount'], 0.01);
+        $this->log('kh 2', 'V2');
+        $soft = $this->bench('copper_sulfate');
+        self::assertStringContainsString('alkalinity', $soft['refusals'][0]);
+        self::assertNull($soft['amount']);
+        $this->give(['thing' => 'copper_sulfate'])->assertUnprocessable()->assertJsonStructure(['errors' => ['thing']]);
+    }
+
+    public function test_salt_and_zeolite_never_meet_from_either_side(): void
+    {
+        $this->charge()->assertOk();
+        self::assertStringContainsString('zeolite let go', $this->bench('salt', '&target_g_l=3')['refusals'][0]);
+        $this->give(['thing' => 'salt', 'target_g_l' => '3', 'reason' => 'I insist'])->assertUnprocessable()->assertJsonStructure(['errors' => ['thing']]);
+        $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1/out', [])->assertOk();
+        $this->log('sa 0', 'V3');
+        $this->give(['thing' => 'salt', 'target_g_l' => '3'])->assertOk();
+        $this->log('sa 3', 'V4');
+        $this->charge(id: '01JD00000000000000000000Z2')->assertUnprocessable()->assertJsonStructure(['errors' => ['kind']]);
+        self::assertNotEmpty($this->bench('zeolite')['refusals']);
+    }
+
+    public function test_no_pair_that_is_refused_can_be_booked_whoever_asks(): void
+    {
+        $agents = array_keys(Library::shipped()->agents()->agents);
+        $extra = ['hydrogen_peroxide' => ['way' => 'bath', 'strength_pct' => '3'], 'methylene_blue' => ['way' => 'bath']];
+        $n = 0;
+        $refused = 0;
+        foreach ($agents as $first) {
+            foreach ($agents as $second) {
+                if (in_array('salt', [$first, $second], true) || $first === $second) {
+                    continue;
+                }
+                Dose::query()->where('system_id', $this->system->id)->delete();
+                $id = static fn (int $i): string => '01JD0000000000000000'.str_pad((string) $i, 6, '0', STR_PAD_LEFT);
+                $this->give(['thing' => $first, 'reason' => 'first', ...($extra[$first] ?? [])], $id(++$n))->assertOk();
+                $verdict = (new Conflicts(Library::shipped()->agents()))->pair($second, $first)['verdict'];
+                $answer = $this->give(['thing' => $second, 'reason' => 'all the same', ...($extra[$second] ?? [])], $id(++$n));
+                if ($verdict === 'refused') {
+                    self::assertSame(422, $answer->status(), "{$second} after {$first}");
+                    $refused++;
+                }
+                self::assertSame($verdict === 'refused' ? 1 : 2, Dose::query()->where('system_id', $this->system->id)->count(), "{$second} after {$first}: {$verdict}");
+            }
+        }
+        self::assertGreaterThanOrEqual(10, $refused);
+    }
+
+    public function test_conditions_are_met_or_overridden_with_a_reason_that_stays_in_the_book(): void
+    {
+        $this->charge('carbon')->assertOk();
+        $condition = $this->bench('praziquantel')['conditions'][0];
+        self::assertStringContainsString('carbon', $condition);
+        $this->give(['thing' => 'praziquantel'])->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
+        $this->give(['thing' => 'praziquantel', 'met' => [$condition]])->assertOk();
+        $this->give(['thing' => 'praziquantel', 'reason' => 'the carbon is spent'], '01JD00000000000000000000D2')->assertOk();
+        $texts = array_column($this->getJson('/api/systems/long-vat/book?kinds=doses')->assertOk()->json('entries'), 'text');
+        self::assertStringContainsString('Given all the same: the carbon is spent.', implode(' ', $texts));
+    }
+
+    public function test_a_course_of_three_is_carried_across_a_change_and_topped_up_to_its_level(): void
+    {
+        $this->give(['thing' => 'praziquantel', 'dose_mg_l' => '2', 'course' => 'yes'])->assertOk();
+        $page = fn (): array => $this->getJson('/api/systems/long-vat/courses')->assertOk()->json();
+        $course = $page()['courses'][0];
+        self::assertSame(['given', 'to_come', 'to_come'], array_column($course['doses'], 'state'));
+        $next = fn (array $typed, string $id): TestResponse => $this->putJson("/api/systems/long-vat/courses/{$course['id']}/doses/01JD00000000000000000000{$id}", $typed);
+        $next(['top_up' => 'yes'], 'E1')->assertUnprocessable()->assertJsonStructure(['errors' => ['course']]);
+
+        $this->travel(1)->hours();
+        $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C1', ['kind' => 'batch', 'change_pct' => '40'])->assertOk();
+        $this->travel(1)->hours();
+        // By hand: 2 mg/L, half of it gone in 96 h by itself, two hours, and 40 % out.
+        $left = 2 * 0.6 * 2 ** (-2 / 96);
+        $topUp = floor((2 - $left) * 5 * 10) / 10;
+        self::assertEqualsWithDelta($left, (float) $page()['courses'][0]['left'], 0.01);
+        self::assertSame(rtrim(rtrim(number_format($topUp, 1), '0'), '.').' g', $page()['courses'][0]['top_up']);
+        $next(['top_up' => 'yes'], 'E1')->assertOk();
+        $next(['top_up' => 'yes'], 'E1')->assertOk();
+        self::assertSame(2, Dose::query()->count());
+        self::assertEqualsWithDelta(2.0, (float) $page()['courses'][0]['left'], 0.03);
+        self::assertSame(1, count(array_filter($page()['courses'][0]['doses'], static fn (array $dose): bool => $dose['state'] === 'given')), 'a top-up is no dose of the course');
+
+        $this->travel(8)->days();
+        $this->log('t 20 do 8 ph 7.6', 'V5');
+        self::assertSame('late', $page()['courses'][0]['doses'][1]['state'], 'every seven days at 20 °C');
+        $this->travel(7)->days();
+        self::assertTrue($page()['courses'][0]['broken'], 'missed by a whole interval');
+        $this->putJson("/api/systems/long-vat/courses/{$course['id']}/end", [])->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
+        $this->putJson("/api/systems/long-vat/courses/{$course['id']}/end", ['reason' => 'begin anew'])->assertOk();
+        $this->putJson("/api/systems/long-vat/courses/{$course['id']}/after/uv")->assertOk()->assertJsonPath('courses.0.after.2.done', true);
+        $next([], 'E2')->assertUnprocessable();
+    }
+
+    public function test_the_days_of_a_course_move_with_the_temperature(): void
+    {
+        $this->give(['thing' => 'praziquantel', 'course' => 'yes'])->assertOk();
+        $every = fn (): float => (float) $this->getJson('/api/systems/long-vat/courses')->json('courses.0.every_d');
+        self::assertSame(7.0, $every());
+        $this->log('t 26', 'V6');
+        self::assertSame(4.0, $every());
+    }
+
+    public function test_a_bath_has_a_clock_until_the_fish_are_out(): void
+    {
+        $this->give(['thing' => 'hydrogen_peroxide', 'way' => 'bath'])->assertUnprocessable();
+        $this->give(['thing' => 'hydrogen_peroxide', 'way' => 'bath', 'strength_pct' => '3', 'reason' => 'stood by'])->assertOk();
+        self::assertSame(['bath', 60], [$this->getJson('/api/timers')->json('0.kind'), $this->getJson('/api/timers')->json('0.minutes')]);
+        $this->putJson('/api/systems/long-vat/doses/'.self::DOSE.'/end')->assertOk();
+        self::assertSame([], $this->getJson('/api/timers')->json());
+    }
+
+    public function test_a_dose_on_a_volume_corrected_since_is_flagged_in_the_book(): void
+    {
+        $this->give(['thing' => 'praziquantel'])->assertOk();
+        $text = fn (): string => $this->getJson('/api/systems/long-vat/book?kinds=doses')->json('entries.0.text');
+        self::assertStringContainsString('on 5,000 L', $text());
+        self::assertStringNotContainsString('corrected', $text());
+        $this->system->vessels()->where('name', 'East')->update(['measures' => ['length_m' => 1, 'width_m' => 1, 'depth_m' => 1]]);
+        self::assertStringContainsString('The volume was corrected since, to 4,000 L: it was 25 % stronger than meant.', $text());
+    }
+
+    public function test_a_shut_bay_is_dosed_on_its_own_water(): void
+    {
+        self::assertCount(1, $this->getJson('/api/systems/long-vat/dose')->json('bodies'));
+        $this->give(['thing' => 'praziquantel', 'body' => '01JD00000000000000000000XX'])->assertUnprocessable()->assertJsonStructure(['errors' => ['body']]);
+    }
+
+    public function test_a_binder_goes_by_the_label_on_the_shelf_and_by_the_ammonia_there_is(): void
+    {
+        self::assertContains('By its label', $this->bench('binder')['bench']['missing']);
+        $good = fn (array $typed): TestResponse => $this->putJson('/api/goods/01JD00000000000000000000B1', ['name' => 'Binder', 'kind' => 'binder', 'label_ml' => '20', 'label_treats_l' => '400', 'cap_ml' => '25', ...$typed]);
+        $good([])->assertUnprocessable()->assertJsonStructure(['errors' => ['label_binds_mg_l']]);
+        $good(['label_binds_mg_l' => '1'])->assertOk()->assertJsonPath('goods.0.name', 'Binder');
+        // 20 mL to 400 L for 1 mg/L; 5,000 L with 0.3 mg/L: 75 mL, three caps.
+        self::assertSame('75 mL (3 caps)', $this->bench('binder')['measure']);
+    }
+
+    public function test_nitrite_is_shielded_by_as_much_salt_as_the_rule_says(): void
+    {
+        $this->log('sa 0', 'V7');
+        // 10 × 0.4 − 0 mg/L of chloride at 60.66 %: 6.594 mg/L of salt in 5,000 L.
+        self::assertEqualsWithDelta(4 / 0.6066 * 5, $this->bench('chloride_guard')['amount'], 0.05);
+    }
+
+    public function test_whoever_only_reads_gives_nothing(): void
+    {
+        $this->actingAs($this->person('vet@yard.example', Role::Reader));
+        $this->give(['thing' => 'praziquantel'])->assertForbidden();
+        $this->charge()->assertForbidden();
+        self::assertNotNull($this->bench('praziquantel')['amount']);
+    }
+}
