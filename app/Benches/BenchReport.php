@@ -177,6 +177,8 @@ final readonly class BenchReport
     private static function read(Input $input, ?Parameter $parameter, string $text): float|string|bool
     {
         return match (true) {
+            // Salt is spoken of in percent as often as in g/L.
+            $input->unit === 'g/L' && str_ends_with($text, '%') => 10 * TypedNumber::read(rtrim($text, '% '))->value,
             $input->type === InputType::Flag => $text === 'yes',
             $input->type !== InputType::Number => $text,
             $parameter !== null => TypedReading::read($parameter, $text, null)->value,

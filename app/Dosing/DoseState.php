@@ -7,9 +7,11 @@ namespace App\Dosing;
 use App\Figures\Age;
 use App\Models\Charge;
 use App\Models\Dose;
+use App\Models\FishGroup;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
+use App\Models\VolumeChoice;
 use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
@@ -40,7 +42,14 @@ final readonly class DoseState
     public static function of(System $system, Body $body, LatestWater $water, ExpectedWater $expected, Residuals $residuals, Conflicts $conflicts): self
     {
         $reckoned = $expected->now($system, $water);
-        $input = $rows = [];
+        /** @var ?VolumeChoice $choice */
+        $choice = VolumeChoice::query()->where('system_id', $system->id)->orderByDesc('created_at')->first();
+        $count = $system->fish->sum(static fn (FishGroup $group): int => $group->count);
+        $input = [];
+        $rows = [
+            ['key' => 'volume_l', 'label' => $body->vesselId === null ? 'Volume' : "{$body->name}, shut off", 'text' => Say::number($body->volumeL, 5).' L', 'from' => $choice !== null ? 'chosen '.Age::of($choice->created_at) : 'by geometry, never checked by meter or salt', 'stale' => false],
+            ['key' => 'fish', 'label' => 'Fish', 'text' => $count === 0 ? 'none' : "{$count}", 'from' => $system->fish->map(static fn (FishGroup $group): string => $group->name)->take(3)->implode(', '), 'stale' => false],
+        ];
         foreach (self::WATER as $key) {
             $parameter = Parameter::from($key);
             $entry = $water->get($parameter);
@@ -54,6 +63,11 @@ final readonly class DoseState
             $rows[] = ['key' => $key, 'label' => $parameter->name(), 'text' => trim(Say::number($parameter->shown($value), 3).' '.$parameter->symbol()), 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ').Age::of($entry->taken_at), 'stale' => $entry->taken_at->diffInDays(Carbon::now()) > self::STALE_D];
         }
         $present = $residuals->now($system, $body);
+        $salt = $water->get(Parameter::Salinity);
+        // Salt that was measured since is what was measured.
+        if (isset($present['salt']) && $salt !== null && $salt->taken_at->gte($present['salt']['since'])) {
+            unset($present['salt']);
+        }
         $things = array_values(array_intersect(array_keys($present), $conflicts->things()));
         if ($body->vesselId === null) {
             $has = static fn (string $kind): bool => $system->stages->contains(static fn (Stage $stage): bool => $stage->kind === $kind && ! $stage->bypassed);

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Reports;
 
+use App\Figures\Age;
+use App\Models\Dose;
 use App\Models\System;
 use App\Models\WaterSource;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Dose\BoundAmmonia;
 use Ironwort\Core\Judge\Advice;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Point;
@@ -39,7 +42,16 @@ final readonly class AdviceReport
         }
         $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id)?->reading('no3_n_mg_l');
 
-        return array_map(static fn (Advice $advice): array => ['text' => $advice->text, 'rule' => $advice->rule, 'from' => $advice->from], Advice::of($courses, $this->limits->table($system), $system->life_stage, $source));
+        return [...$this->bound($system), ...array_map(static fn (Advice $advice): array => ['text' => $advice->text, 'rule' => $advice->rule, 'from' => $advice->from], Advice::of($courses, $this->limits->table($system), $system->life_stage, $source))];
+    }
+
+    /** @return list<array{text: string, rule: string, from: string}> ammonia read with a binder in the water */
+    private function bound(System $system): array
+    {
+        /** @var ?Dose $given */
+        $given = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'binder')->where('given_at', '>=', Carbon::now()->subHours(BoundAmmonia::HOURS))->orderByDesc('given_at')->first();
+
+        return $given !== null ? [['text' => BoundAmmonia::SAYS, 'rule' => BoundAmmonia::RULE, 'from' => 'binder '.Age::of($given->given_at)]] : [];
     }
 
     /** @return array{context: string, tests: list<array{parameter: string, name: string, every_h: float, last_h: ?float, stands: string, own: bool}>} */

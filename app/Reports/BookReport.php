@@ -10,6 +10,7 @@ use App\Models\Dose;
 use App\Models\Feed;
 use App\Models\FishEvent;
 use App\Models\Note;
+use App\Models\Reading;
 use App\Models\Setback;
 use App\Models\ShutOff;
 use App\Models\System;
@@ -18,6 +19,8 @@ use App\Models\VolumeChoice;
 use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Dose\BoundAmmonia;
+use Ironwort\Core\Judge\Parameter;
 
 /** The entries of a system's book, newest first: what was tested, fed, seen, done, and what came and went. */
 final readonly class BookReport
@@ -87,7 +90,12 @@ final readonly class BookReport
         /** @var Collection<int, Visit> $visits */
         $visits = $query->limit($most)->get();
 
-        return $visits->map(fn (Visit $visit): array => self::entry($visit->id, 'tests', $visit->taken_at, $visit->user?->name, '', VisitResource::of($visit), $visit->corrects === null ? null : VisitResource::of($visit->corrects)));
+        $oldest = $visits->last();
+        /** @var Collection<int, Dose> $binders */
+        $binders = $oldest === null ? collect() : Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'binder')->where('given_at', '>=', $oldest->taken_at->copy()->subHours(BoundAmmonia::HOURS))->limit(500)->get();
+        $bound = static fn (Visit $visit): string => $visit->readings->contains(static fn (Reading $reading): bool => $reading->parameter === Parameter::Ammonia) && $binders->contains(static fn (Dose $dose): bool => $dose->given_at->lte($visit->taken_at) && $dose->given_at->diffInHours($visit->taken_at) <= BoundAmmonia::HOURS) ? BoundAmmonia::MARK : '';
+
+        return $visits->map(fn (Visit $visit): array => self::entry($visit->id, 'tests', $visit->taken_at, $visit->user?->name, $bound($visit), VisitResource::of($visit), $visit->corrects === null ? null : VisitResource::of($visit->corrects)));
     }
 
     /** @return Collection<int, array<string, mixed>> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reports;
 
+use App\Models\Dose;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\WaterChange;
@@ -11,9 +12,10 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Water\BufferCalculator;
 
 /**
- * What the water should read after what was changed since it was tested: mixed by volume, and nothing else counted.
+ * What the water should read after what was changed and dosed since it was tested: mixed by volume, salt and buffer added.
  *
  * What the fish make meanwhile is left out. Salt is made by nobody, so a trickle counts for it too.
  */
@@ -43,13 +45,17 @@ final readonly class ExpectedWater
             return [];
         }
         $oldest = min(array_map(static fn ($reading): Carbon => $reading->taken_at, $tested));
-        $changes = $this->changes($system, $oldest->max(Carbon::now()->subDays(self::STANDS_D)), Carbon::now());
+        $from = $oldest->max(Carbon::now()->subDays(self::STANDS_D));
+        $changes = $this->changes($system, $from, Carbon::now());
+        $doses = $this->doses($system, $from);
         $expected = [];
         foreach ($tested as $key => $reading) {
-            $since = $changes->filter(static fn (WaterChange $change): bool => $change->changed_at->greaterThan($reading->taken_at));
+            $since = $changes->filter(static fn (WaterChange $change): bool => $change->changed_at->greaterThan($reading->taken_at))->map(static fn (WaterChange $change): array => [$change->changed_at, $change])
+                ->concat($doses->filter(static fn (Dose $dose): bool => $dose->given_at->greaterThan($reading->taken_at) && self::brings($key, $dose) > 0)->map(static fn (Dose $dose): array => [$dose->given_at, $dose]))
+                ->sortBy(static fn (array $event): string => $event[0]->format('U.u'));
             $value = $reading->value;
-            foreach ($since as $change) {
-                $value = self::mixed($key, $value, $change) ?? $value;
+            foreach ($since as [, $event]) {
+                $value = $event instanceof Dose ? $value + self::brings($key, $event) : (self::mixed($key, $value, $event) ?? $value);
             }
             $moved = $since->isNotEmpty();
             if ($key === Parameter::Salinity->value && $value > 0) {
@@ -104,6 +110,25 @@ final readonly class ExpectedWater
         $changes = WaterChange::query()->with('water.tests')->where('system_id', $system->id)->whereNull('withdrawn_at')->whereBetween('changed_at', [$from, $to])->orderByDesc('changed_at')->limit(self::MOST_CHANGES)->get();
 
         return $changes->reverse()->values();
+    }
+
+    /** @return Collection<int, Dose> salt and buffer given to the whole water */
+    private function doses(System $system, Carbon $from): Collection
+    {
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->whereNull('vessel_id')->where('way', 'prolonged')->whereIn('thing', ['salt', 'bicarbonate'])->where('given_at', '>=', $from)->orderBy('given_at')->limit(200)->get();
+
+        return $doses;
+    }
+
+    /** What a dose adds to a parameter, canonical: salt in g/L, buffer in mg/L as CaCO3 by what it was reckoned with. */
+    private static function brings(string $key, Dose $dose): float
+    {
+        return match (true) {
+            $key === 'salinity_g_l' && $dose->thing === 'salt' => $dose->amount / $dose->volume_l,
+            $key === 'alkalinity_mg_l' && $dose->thing === 'bicarbonate' => 1000 * $dose->amount / $dose->volume_l / (($dose->input['agent'] ?? '') === 'sodium_carbonate' ? BufferCalculator::CARBONATE_PER_CACO3 : BufferCalculator::BICARBONATE_PER_CACO3),
+            default => 0.0,
+        };
     }
 
     /** Null where nothing is known of the new water. */

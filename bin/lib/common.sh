@@ -52,6 +52,7 @@ missing_packages() {
   command -v npm >/dev/null || echo npm
   if [ "$tests" = tests ]; then
     command -v chromium >/dev/null || echo chromium
+    command -v pdftotext >/dev/null || echo poppler-utils
     # The reference libraries that the core is checked against.
     local library; for library in scipy gsw fluids; do
       /usr/bin/python3 -c "import $library" 2>/dev/null || echo "python3-$library"

@@ -204,6 +204,42 @@ final class DoseTest extends TestCase
         self::assertEqualsWithDelta(4 / 0.6066 * 5, $this->bench('chloride_guard')['amount'], 0.05);
     }
 
+    public function test_the_second_step_of_salt_knows_of_the_first_and_a_change_takes_its_share(): void
+    {
+        $this->log('sa 0', 'V8');
+        $this->travel(1)->minutes();
+        $step = fn (): array => $this->bench('salt', '&target_g_l=0.3%25&steps=3');
+        self::assertEqualsWithDelta(5000, $step()['amount'], 1e-6, 'a third of 3 g/L in 5,000 L');
+        $this->give(['thing' => 'salt', 'target_g_l' => '3', 'steps' => '3'])->assertOk();
+        $this->travel(1)->minutes();
+        self::assertEqualsWithDelta(10000 / 3, $step()['amount'], 60, 'what is missing to 3 g/L in three steps more, weighed down');
+        $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C2', ['kind' => 'batch', 'change_pct' => '50'])->assertOk();
+        $this->travel(1)->minutes();
+        self::assertEqualsWithDelta(12500 / 3, $step()['amount'], 60, 'half of the first gram has gone with the change');
+        $this->give(['thing' => 'salt', 'target_g_l' => '16'], '01JD00000000000000000000D5')->assertUnprocessable()->assertJsonStructure(['errors' => ['target_g_l']]);
+    }
+
+    public function test_ammonia_read_after_a_binder_is_marked(): void
+    {
+        $this->give(['thing' => 'binder', 'label_ml' => '20', 'label_treats_l' => '400', 'label_binds_mg_l' => '1'])->assertOk();
+        $this->travel(3)->hours();
+        $this->log('am .3', 'V9');
+        $entries = $this->getJson('/api/systems/long-vat/book?kinds=tests')->assertOk()->json('entries');
+        self::assertSame(['read with a binder in the water', ''], array_column($entries, 'text'));
+        self::assertStringContainsString('binder in the water', $this->getJson('/api/systems/long-vat')->json('advice.0.text'));
+        $this->travel(3)->days();
+        self::assertStringNotContainsString('binder', json_encode($this->getJson('/api/systems/long-vat')->json('advice')));
+    }
+
+    public function test_a_change_in_a_running_course_asks_for_the_treatment_of_the_new_water(): void
+    {
+        $this->give(['thing' => 'praziquantel', 'dose_mg_l' => '2', 'course' => 'yes'])->assertOk();
+        $this->putJson('/api/waters/01JD00000000000000000000W1', ['name' => 'Well', 'kind' => 'well', 'unit_name' => ''])->assertOk();
+        $this->putJson('/api/waters/01JD00000000000000000000W1/tests/01JD00000000000000000000T1', ['side' => 'raw', 'readings' => ['temp_c' => ['typed' => '19', 'unit' => 'c']]])->assertOk();
+        $items = collect($this->getJson('/api/systems/long-vat/water?change_l=1000')->assertOk()->json('change.put_back'))->keyBy('what');
+        self::assertEqualsWithDelta(2.0, $items['course_praziquantel']['figure']['value'], 1e-9, '2 mg/L in 1,000 L of new water');
+    }
+
     public function test_whoever_only_reads_gives_nothing(): void
     {
         $this->actingAs($this->person('vet@yard.example', Role::Reader));

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Reports\Water;
 
 use App\Figures\Figure;
+use App\Models\Course;
 use App\Models\Good;
 use App\Models\System;
 use App\Reports\Judging;
+use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
 
@@ -21,7 +24,7 @@ final readonly class PutBack
     /** A difference of KH that is worth a scale, mg/L as CaCO3 (half a degree). */
     private const KH_MG_L = 8.9;
 
-    public function __construct(private Registry $registry, private Judging $judging)
+    public function __construct(private Registry $registry, private Judging $judging, private AgentTable $agents)
     {
     }
 
@@ -47,6 +50,15 @@ final readonly class PutBack
             $input = ['volume_l' => $litres, 'alkalinity_mg_l' => $waters->new['alkalinity_mg_l'], 'target_alkalinity_mg_l' => $waters->now['alkalinity_mg_l'], 'agent' => 'sodium_bicarbonate', 'ph' => $waters->now['ph'] ?? 7.5, 'temp_c' => $waters->now['temp_c'] ?? 18.0, 'max_step_mg_l' => 1000];
             $grams = $this->registry->run('carbonate.buffer', $input)->number('dose_g');
             $items[] = ['what' => 'buffer', 'name' => 'Buffer', 'text' => Measures::grams($grams).' of sodium bicarbonate, so that KH stays', 'figure' => (new Figure('Bicarbonate', $grams, 'g', 'carbonate.buffer', 'dose_g', $input, $waters->origins))->toArray()];
+        }
+
+        /** @var Collection<int, Course> $courses */
+        $courses = Course::query()->where('system_id', $system->id)->whereNull('ended_at')->whereNull('vessel_id')->get();
+        foreach ($courses as $course) {
+            $agent = $this->agents->get($course->thing);
+            $input = ['volume_l' => $litres, 'dose_mg_l' => 0.0, 'target_mg_l' => $course->dose_mg_l, 'hours' => 0.0];
+            $amount = $this->registry->run('dose.residual', $input)->number('top_up_g');
+            $items[] = ['what' => "course_{$course->thing}", 'name' => $agent->name, 'text' => ($agent->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount)).' of '.lcfirst($agent->name).', for the new water alone; the Course page knows what all of it needs', 'figure' => (new Figure($agent->name, $amount, $agent->unit, 'dose.residual', 'top_up_g', $input, $waters->origins))->toArray()];
         }
 
         return $items;

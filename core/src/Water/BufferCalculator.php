@@ -23,6 +23,11 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class BufferCalculator implements Calculator
 {
+    /** Grams of sodium bicarbonate, and of sodium carbonate, for a gram of alkalinity as CaCO3. */
+    public const BICARBONATE_PER_CACO3 = 1.6787;
+
+    public const CARBONATE_PER_CACO3 = 1.0590;
+
     public function name(): string
     {
         return 'carbonate.buffer';

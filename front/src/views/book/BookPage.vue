@@ -58,7 +58,7 @@ const undoable = (kind: string) => ['tests', 'feeds', 'notes'].includes(kind)
       <li v-for="entry in book.data.value?.entries ?? []" :key="entry.id">
         <span class="when"><b>{{ date(entry.at) }}</b> <span class="soft small">{{ entry.age }}<template v-if="entry.by">, {{ entry.by }}</template></span></span>
         <span class="text">
-          <template v-if="entry.visit">{{ said(entry.visit) }}<span v-if="entry.visit.spot" class="soft">{{ `, clarity at ${entry.visit.spot}` }}</span><span v-if="entry.visit.bay" class="soft">{{ `, in ${entry.visit.bay}` }}</span></template>
+          <template v-if="entry.visit">{{ said(entry.visit) }}<b v-if="entry.text" class="small">{{ `, ${entry.text}` }}</b><span v-if="entry.visit.spot" class="soft">{{ `, clarity at ${entry.visit.spot}` }}</span><span v-if="entry.visit.bay" class="soft">{{ `, in ${entry.visit.bay}` }}</span></template>
           <template v-else>{{ entry.text }}</template>
           <a v-if="entry.photo" :href="`/api/systems/${system.slug}/notes/${entry.id}/photo`" target="_blank" rel="noopener"><img :src="`/api/systems/${system.slug}/notes/${entry.id}/photo`" :alt="`Picture: ${entry.text}`" loading="lazy" /></a>
           <span v-if="entry.corrected" class="soft small before">corrected; it said {{ said(entry.corrected) }}</span>
