@@ -132,12 +132,16 @@ final readonly class CourseReport
         $reckoned = $this->expected->now($system, $water);
         $salt = $reckoned['salinity_g_l'] ?? $water->get(Parameter::Salinity)->value ?? 0.0;
 
-        return array_values($charges->map(function (Charge $charge) use ($made, $salt): array {
+        $stage = $system->stages->first(static fn (Stage $stage): bool => $stage->kind === 'zeolite' && ! $stage->bypassed && $stage->flow_l_h > 0);
+        $tan = $reckoned['tan_mg_l'] ?? $water->get(Parameter::Ammonia)?->value;
+        $brought = $stage === null || $tan === null ? [] : ['tan_mg_l' => $tan, 'flow_l_h' => $stage->flow_l_h];
+
+        return array_values($charges->map(function (Charge $charge) use ($made, $salt, $brought): array {
             $row = ['id' => $charge->id, 'kind' => $charge->kind, 'text' => Measures::grams($charge->mass_g)." of {$charge->kind}", 'age' => Age::of($charge->put_in_at), 'cycles' => $charge->cycles, 'used_pct' => null, 'full_in_d' => null, 'cautions' => [], 'brine' => null];
             if (! $charge->holdsAmmonia()) {
                 return $row;
             }
-            $result = $this->registry->run('dose.charge', ['mass_g' => $charge->mass_g, 'capacity_mg_n_per_g' => $charge->capacity_mg_n_per_g ?? 1.5, 'cycles' => (float) $charge->cycles, 'production_g_d' => $made, 'days_in' => $charge->put_in_at->diffInSeconds(Carbon::now()) / 86400, 'salinity_g_l' => $salt]);
+            $result = $this->registry->run('dose.charge', ['mass_g' => $charge->mass_g, 'capacity_mg_n_per_g' => $charge->capacity_mg_n_per_g ?? 1.5, 'cycles' => (float) $charge->cycles, 'production_g_d' => $made, 'days_in' => $charge->put_in_at->diffInSeconds(Carbon::now()) / 86400, 'salinity_g_l' => $salt, ...$brought]);
 
             return [...$row, 'used_pct' => $result->number('used_pct'), 'full_in_d' => $result->figures['full_in_d'], 'cautions' => $result->toArray()['cautions'],
                 'brine' => Say::number($result->number('brine_l'), 3).' L of brine with '.Measures::grams($result->number('brine_salt_g')).' of salt, a day, away from fish; then rinse in system water.'];

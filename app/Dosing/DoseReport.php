@@ -9,6 +9,7 @@ use App\Figures\Age;
 use App\Models\Dose;
 use App\Models\Good;
 use App\Models\System;
+use App\Models\Trickle;
 use App\Models\Vessel;
 use App\Reports\CutOff;
 use App\Reports\ExpectedWater;
@@ -117,7 +118,7 @@ final readonly class DoseReport
             'stock' => $amount === null || $unit === null ? null : $this->stock($typed, $amount, $unit),
             'order' => $amount === null ? [] : Order::of($thing, $way, $judged['conditions']),
             'course' => $thing->agent !== null && $way === 'prolonged' && $amount !== null && isset($state->input['temp_c']) && is_float($state->input['temp_c']) ? ['repeats' => $thing->agent->repeats, 'every_d' => $thing->agent->interval($state->input['temp_c'])] : null,
-            'minutes' => $thing->agent?->exposure($way), 'way' => $way,
+            'minutes' => $thing->agent?->exposure($way), 'way' => $way, 'wash_out' => $this->washOut($system, $body),
         ];
     }
 
@@ -153,6 +154,14 @@ final readonly class DoseReport
 
             return ['name' => $vessel->name, 'text' => $unit === 'g' ? Measures::grams($part) : Measures::millilitres($part)];
         })->all());
+    }
+
+    /** How fast the trickle that runs takes out whatever is given. */
+    private function washOut(System $system, Body $body): ?string
+    {
+        $trickle = $body->vesselId === null ? Trickle::running($system) : null;
+
+        return $trickle === null || $body->volumeL <= 0 ? null : 'The trickle takes half of it out in '.Say::number(log(2) * $body->volumeL / $trickle->flow_l_h / 24, 2).' days, '.Say::number(100 * (1 - exp(-24 * $trickle->flow_l_h / $body->volumeL)), 2).' % in the first.';
     }
 
     /** @param  array<array-key, mixed>  $typed */

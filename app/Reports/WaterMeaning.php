@@ -91,7 +91,7 @@ final readonly class WaterMeaning
     {
         $pick = static fn (Parameter $p): ?Reading => $typed[$p->value] ?? $booked->get($p)?->judged();
         [$ammonia, $ph, $temperature, $oxygen] = array_map($pick, [Parameter::Ammonia, Parameter::Ph, Parameter::Temperature, Parameter::Oxygen]);
-        $salt = $pick(Parameter::Salinity);
+        $salt = $this->saltReading($booked, $typed);
         $salinity = $salt->value ?? 0.0;
         $ofSalt = $salt === null ? new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water') : $this->origin($salt, $booked, $typed);
         $derived = [];
@@ -163,10 +163,19 @@ final readonly class WaterMeaning
      */
     private function salt(LatestWater $booked, array $typed): float
     {
-        $entry = $booked->get(Parameter::Salinity);
-        $reading = $typed[Parameter::Salinity->value] ?? ($entry === null || $entry->taken_at->diffInDays(now()) > Limits::SALT_STANDS_D ? null : $entry->judged());
+        return $this->saltReading($booked, $typed)->interval->low ?? 0.0;
+    }
 
-        return $reading === null ? 0.0 : $reading->interval->low;
+    /**
+     * Salt as typed, or as measured not too long ago.
+     *
+     * @param  array<string, Reading>  $typed
+     */
+    private function saltReading(LatestWater $booked, array $typed): ?Reading
+    {
+        $entry = $booked->get(Parameter::Salinity);
+
+        return $typed[Parameter::Salinity->value] ?? ($entry === null || $entry->taken_at->diffInDays(now()) > Limits::SALT_STANDS_D ? null : $entry->judged());
     }
 
     /** @param  array<string, Reading>  $typed */

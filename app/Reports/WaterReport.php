@@ -19,6 +19,7 @@ use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Say;
 
 /** The Water page: one change before it is made, a programme to a goal, a trickle, the schools, and what was changed. */
 final readonly class WaterReport
@@ -82,13 +83,35 @@ final readonly class WaterReport
         foreach (TwoWaters::mix($result->figures['after']) as $key => $value) {
             $rows[$key]['after'] = TwoWaters::number(Parameter::from($key), $value);
         }
+        $left = $this->chloramine($system, $water, $waters, $litres);
         $off = $this->pumpOff->of($system, $water, $litres);
         $fill = $page->number(Input::number('fill_l_min', 'Fill rate', 'L/min', 0.01, 10000));
 
         return [
-            'litres' => $litres, 'pct' => 100 * $litres / $waters->volume, 'cautions' => $result->toArray()['cautions'], 'put_back' => $this->putBack->of($system, $waters, $litres),
+            'litres' => $litres, 'pct' => 100 * $litres / $waters->volume, 'cautions' => [...$result->toArray()['cautions'], ...($left === null ? [] : [$left])], 'put_back' => $this->putBack->of($system, $waters, $litres),
             'minutes' => $fill === null ? null : $litres / $fill, 'pump_off' => ['minutes' => $off->minutes, 'by' => $off->decides],
         ];
+    }
+
+    /**
+     * What chloramine leaves behind once it is neutralised, and whether the filter takes it.
+     *
+     * @return ?array{level: string, text: string}
+     */
+    private function chloramine(System $system, LatestWater $water, TwoWaters $waters, float $litres): ?array
+    {
+        $chlorine = $waters->source?->reading(Parameter::Chlorine->value) ?? 0.0;
+        if ($chlorine <= 0 || $waters->source?->chloramine() !== true) {
+            return null;
+        }
+        $grams = $this->registry->run('exchange.dechlorinate', ['volume_l' => $litres, 'chlorine_mg_l' => $chlorine, 'kind' => 'chloramine'])->number('tan_released_mg_l') * $litres / 1000;
+        $capacity = $this->capacity->of($system, $water);
+        $spare = is_array($capacity['capacity'] ?? null) && is_array($capacity['load']) && is_numeric($capacity['capacity']['value'] ?? null) && is_numeric($capacity['load']['value'] ?? null) ? (float) $capacity['capacity']['value'] - (float) $capacity['load']['value'] : 0.0;
+        $says = 'Its chloramine leaves '.Say::number($grams, 2).' g of ammonia nitrogen behind. ';
+
+        return $spare >= $grams
+            ? ['level' => 'note', 'text' => $says.'The filter has '.Say::number($spare, 2).' g a day to spare and takes it within a day.']
+            : ['level' => 'watch', 'text' => $says.'The filter has no such room: smaller changes, a binder with the new water, or zeolite.'];
     }
 
     /** @return list<array<string, mixed>> */

@@ -67,7 +67,7 @@ test('new water is blended, and a buffer that would burn is refused before it is
   await accessible(page)
   await page.goto('/press-room/water/buffer')
   const buffer = page.getByRole('region', { name: 'KH by buffer' })
-  await buffer.getByLabel(/^KH wanted/).fill('6')
+  await buffer.getByLabel(/^KH wanted/).fill('8')
   await buffer.getByLabel('With', { exact: true }).selectOption('sodium bicarbonate')
   await expect(buffer.getByText('Step 1:')).toBeVisible()
   await buffer.getByText(/^With Volume/).click()

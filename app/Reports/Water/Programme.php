@@ -6,6 +6,7 @@ namespace App\Reports\Water;
 
 use App\Figures\Figure;
 use App\Models\System;
+use App\Models\WaterSource;
 use App\Reports\LatestWater;
 use App\Reports\WaterMeaning;
 use Ironwort\Core\Calc\Input;
@@ -79,7 +80,7 @@ final readonly class Programme
 
         return [
             'reachable' => $result->figures['reachable'], 'name' => $goal === null ? 'what was dosed' : $goal->name(), 'unit' => $goal === null ? '% left' : $goal->symbol(),
-            'reason' => is_array($bound) && $goal !== null ? $this->never($goal, (float) $bound['from'], (float) $bound['to'], (float) $bound['source']) : $result->figures['reason'],
+            'reason' => is_array($bound) && $goal !== null ? $this->never($goal, (float) $bound['from'], (float) $bound['to'], (float) $bound['source'], $waters) : $result->figures['reason'],
             'steps' => $steps, 'total' => $figure('In all', 'total_l', 'L'),
             'trickle' => is_array($result->figures['trickle_after']) && $steps !== [] ? ['after' => $say(TwoWaters::mix($result->figures['trickle_after'])[$key]), 'flow' => $figure('As a trickle', 'trickle_l_min', 'L/min')] : null,
             'rule' => $goal === Parameter::Ammonia || $goal === Parameter::Nitrate ? $rule->says : null,
@@ -101,11 +102,12 @@ final readonly class Programme
     }
 
     /** Why changes cannot reach a goal, in the units the keeper reads. */
-    private function never(Parameter $goal, float $from, float $to, float $new): string
+    private function never(Parameter $goal, float $from, float $to, float $new, TwoWaters $waters): string
     {
+        $would = $waters->sources->first(static fn (WaterSource $water): bool => $water->reading($goal->value) !== null && ($to < $from ? $water->reading($goal->value) < $to : $water->reading($goal->value) > $to));
         $inner = in_array($goal, [Parameter::Alkalinity, Parameter::Hardness, Parameter::Ph], true) ? $goal->name() : lcfirst($goal->name());
 
-        return 'The new water has '.TwoWaters::say($goal, $new).": changes cannot bring {$inner} from ".TwoWaters::number($goal, $from).' to '.TwoWaters::number($goal, $to).'. Blend it with water that has '.($to < $from ? 'less, or take it out by media.' : 'more, or dose it.');
+        return 'The new water has '.TwoWaters::say($goal, $new).": changes cannot bring {$inner} from ".TwoWaters::number($goal, $from).' to '.TwoWaters::number($goal, $to).'. Blend it with water that has '.($to < $from ? 'less, or take it out by media.' : 'more, or dose it.').($would === null ? '' : " {$would->name} of the shelf has ".TwoWaters::say($goal, (float) $would->reading($goal->value)).'.');
     }
 
     /** @param  array<string, float>  $limits */

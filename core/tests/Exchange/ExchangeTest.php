@@ -136,6 +136,20 @@ final class ExchangeTest extends TestCase
         self::assertFalse($this->calculate('exchange.carbon', [...$bed, 'kind' => 'chloramine'])->figures['enough_trickle']);
     }
 
+    /**
+     * Boyd & Tucker (1998), Pond Aquaculture Water Quality Management, and Snoeyink & Jenkins (1980), Water Chemistry,
+     * both from memory: 1.68 mg of sodium bicarbonate to a mg of alkalinity; a mole of bicarbonate brings one
+     * equivalent and one mole of carbon, a mole of soda two equivalents with one, so soda lifts pH further.
+     */
+    public function test_a_textbook_pond_is_limed_with_bicarbonate(): void
+    {
+        // 4,000 m³ from 20 to 60 mg/L of alkalinity: 4,000 × 40 × 1.68 = 268.8 kg.
+        $pond = ['volume_l' => 4e6, 'alkalinity_mg_l' => 20, 'target_alkalinity_mg_l' => 60, 'ph' => 7.0, 'temp_c' => 25];
+        self::assertEqualsWithDelta(268800, $this->figure('carbonate.buffer', ['agent' => 'sodium_bicarbonate'] + $pond, 'dose_g'), 300);
+        self::assertEqualsWithDelta(4000 * 40 * 1.06, $this->figure('carbonate.buffer', ['agent' => 'sodium_carbonate'] + $pond, 'dose_g'), 200);
+        self::assertGreaterThan(1.0, $this->figure('carbonate.buffer', ['agent' => 'sodium_carbonate'] + $pond, 'ph_after') - $this->figure('carbonate.buffer', ['agent' => 'sodium_bicarbonate'] + $pond, 'ph_after'));
+    }
+
     /** 1,000 L up 1 dKH needs 29.96 g of bicarbonate by molar masses; the keepers' rule is 30 g (common practice, no source). */
     public function test_buffering_by_weight_and_what_it_does_to_ph_and_ammonia(): void
     {

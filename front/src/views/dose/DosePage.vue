@@ -84,6 +84,7 @@ const print = () => window.print()
           <template v-if="found.amount !== null">
             <p class="soft small">{{ found.rounding }}, to the step of a scale or cup.</p>
             <p v-if="found.split.length">By bay: <template v-for="(row, i) in found.split" :key="row.name"><template v-if="i">, </template>{{ row.name }} <b>{{ row.text }}</b></template></p>
+            <p v-if="found.wash_out && found.way === 'prolonged'">{{ found.wash_out }}</p>
             <div class="fields"><TypedField v-model="stock" label="As a stock, in" unit="L" /></div>
             <p v-if="found.stock"><b>{{ found.stock }}</b></p>
             <ol class="order"><li v-for="step in found.order" :key="step">{{ step }}</li></ol>
