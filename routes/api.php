@@ -113,6 +113,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::post('systems/{system}/log/meaning', [LogController::class, 'meaning']);
     Route::post('systems/{system}/log', [LogController::class, 'store']);
+    Route::delete('systems/{system}/log/{id}', [LogController::class, 'withdraw'])->whereUlid('id');
 
     Route::get('systems/{system}/volumes', [VolumeController::class, 'show']);
     Route::put('systems/{system}/volumes/{id}', [VolumeController::class, 'put'])->whereUlid('id');

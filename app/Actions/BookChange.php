@@ -7,7 +7,8 @@ namespace App\Actions;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterChange;
-use App\Reports\VolumeReport;
+use App\Reports\Body;
+use App\Reports\CutOff;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Book\LogLine;
 use Ironwort\Core\Calc\BadInput;
@@ -16,7 +17,7 @@ use Ironwort\Core\Measure\Say;
 /** Books water changed or topped up; the same key again changes nothing. */
 final readonly class BookChange
 {
-    public function __construct(private VolumeReport $volumes)
+    public function __construct(private CutOff $cutOff)
     {
     }
 
@@ -24,9 +25,9 @@ final readonly class BookChange
     public function fromLine(System $system, User $user, string $id, Carbon $at, LogLine $line): WaterChange
     {
         try {
-            $volume = $this->volume($system);
+            $body = $this->body($system, null);
 
-            return $this->book($id, $system, $user, $at, 'batch', $line->changeL ?? (float) $line->changePct / 100 * $volume, ['water_id' => $system->water_id]);
+            return $this->book($id, $system, $user, $at, 'batch', $line->changeL ?? (float) $line->changePct / 100 * $body->volumeL, $body, ['water_id' => $system->water_id]);
         } catch (BadInput $bad) {
             throw BadInput::at('line', implode(' ', $bad->errors));
         }
@@ -37,20 +38,21 @@ final readonly class BookChange
      *
      * @throws BadInput at `change_l`
      */
-    public function book(string $id, System $system, User $user, Carbon $at, string $kind, float $litres, array $more = []): WaterChange
+    public function book(string $id, System $system, User $user, Carbon $at, string $kind, float $litres, Body $body, array $more = []): WaterChange
     {
-        $volume = $this->volume($system);
+        $volume = $body->volumeL;
         if ($litres > $volume * (1 + 1e-9)) {
             throw BadInput::at('change_l', 'No more can be changed than there is: '.Say::number($volume, 4).' L.');
         }
 
-        return WaterChange::query()->firstOrCreate(['id' => strtoupper($id)], [...$more, 'kind' => $kind, 'litres' => min($litres, $volume), 'volume_l' => $volume, 'changed_at' => $at, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id]);
+        return WaterChange::query()->firstOrCreate(['id' => strtoupper($id)], [...$more, 'kind' => $kind, 'litres' => min($litres, $volume), 'volume_l' => $volume, 'vessel_id' => $body->vesselId, 'changed_at' => $at, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id]);
     }
 
-    public function volume(System $system): float
+    /** @throws BadInput where the volume is not known, or the bay is not shut off */
+    public function body(System $system, ?string $vesselId): Body
     {
-        $volume = $this->volumes->inUse($system->load(['site', 'vessels']))->value;
+        $body = Body::find($system->loadMissing(['site', 'vessels', 'lines']), $this->cutOff, $vesselId);
 
-        return $volume > 0 ? $volume : throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
+        return $body->volumeL > 0 ? $body : throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
     }
 }

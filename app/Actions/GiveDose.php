@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Dosing\Body;
 use App\Dosing\DoseReport;
 use App\Dosing\Thing;
 use App\Models\Charge;
@@ -12,6 +11,7 @@ use App\Models\Course;
 use App\Models\Dose;
 use App\Models\System;
 use App\Models\User;
+use App\Reports\Body;
 use App\Reports\CutOff;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;

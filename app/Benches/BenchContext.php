@@ -13,6 +13,7 @@ use App\Models\WaterSource;
 use App\Reports\CapacityReport;
 use App\Reports\ExpectedWater;
 use App\Reports\FilterQuestion;
+use App\Reports\Judging;
 use App\Reports\LatestWater;
 use App\Reports\VolumeReport;
 use Ironwort\Core\Judge\Parameter;
@@ -26,7 +27,7 @@ final readonly class BenchContext
     /** A reading older than this is called stale, days. Common practice, no source. */
     private const STALE_D = 7;
 
-    public function __construct(private VolumeReport $volumes, private ExpectedWater $expected, private FilterQuestion $question, private CapacityReport $capacity)
+    public function __construct(private VolumeReport $volumes, private ExpectedWater $expected, private FilterQuestion $question, private CapacityReport $capacity, private Judging $judging)
     {
     }
 
@@ -57,6 +58,10 @@ final readonly class BenchContext
             // Salt is 60.66 % chloride by weight.
             $chloride = 606.6 * (float) $known['salinity_g_l'][0];
             $keep('chloride_mg_l', 'Chloride', $chloride, Say::number($chloride, 3).' mg/L', 'computed', 'from the salt '.$known['salinity_g_l'][1]->from);
+        }
+        $burns = $this->judging->for($system, Parameter::UnionisedAmmonia)->above?->act;
+        if ($burns !== null) {
+            $keep('nh3_limit_mg_l', 'Most un-ionised ammonia', $burns, Say::number($burns).' mg/L as N', 'limit', 'where this life stage is to be acted on');
         }
         $this->source($system, $keep);
         $surface = $this->question->surface($system);

@@ -23,7 +23,7 @@ final readonly class BenchTable
     public static function all(): array
     {
         $benches = [
-            new Bench('buffer', 'KH by buffer', 'carbonate.buffer', ['target_alkalinity_mg_l', 'agent', 'volume_l', 'alkalinity_mg_l', 'ph', 'temp_c', 'tan_mg_l', 'max_step_mg_l'],
+            new Bench('buffer', 'KH by buffer', 'carbonate.buffer', ['target_alkalinity_mg_l', 'agent', 'volume_l', 'alkalinity_mg_l', 'ph', 'temp_c', 'tan_mg_l', 'nh3_limit_mg_l', 'max_step_mg_l'],
                 ['dose_g' => ['In all', 'g'], 'ph_after' => ['pH right after', ''], 'ph_aired' => ['pH once aired', ''], 'nh3_n_now_mg_l' => ['Un-ionised now', 'mg/L as N'], 'nh3_n_after_mg_l' => ['and then', 'mg/L as N']], self::SALTS, dangerRefuses: true),
             new Bench('hardness', 'GH by minerals', 'hardness.dose', ['target_hardness_mg_l', 'agent', 'volume_l', 'hardness_mg_l'], ['dose_g' => ['Give', 'g']], self::SALTS),
             new Bench('dechlorinate', 'Chlorine out of new water', 'exchange.dechlorinate', ['volume_l', 'chlorine_mg_l', 'kind', 'label_ml', 'label_treats_l', 'label_chlorine_mg_l'],

@@ -10,6 +10,7 @@ use App\Models\Course;
 use App\Models\Dose;
 use App\Models\Stage;
 use App\Models\System;
+use App\Reports\Body;
 use App\Reports\CapacityReport;
 use App\Reports\CutOff;
 use App\Reports\ExpectedWater;

@@ -11,6 +11,7 @@ use App\Models\Good;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\Vessel;
+use App\Reports\Body;
 use App\Reports\CutOff;
 use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;

@@ -12,6 +12,7 @@ use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Models\VolumeChoice;
+use App\Reports\Body;
 use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;

@@ -8,6 +8,7 @@ use App\Models\Dose;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\WaterChange;
+use App\Reports\Body;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Registry;
@@ -74,23 +75,19 @@ final readonly class Residuals
         $hours = max(0.0, $dose->given_at->diffInSeconds($at) / 3600);
         $half = ($this->agents->agents[$dose->thing] ?? null)?->halfLifeH;
         $input = ['volume_l' => $dose->volume_l, 'dose_mg_l' => (float) $dose->mg_l, 'target_mg_l' => $target ?? (float) $dose->mg_l, 'hours' => $hours, ...($half === null ? [] : ['half_life_h' => $half])];
-        // A bay that is shut off takes no part in the changes of its loop.
-        if ($dose->vessel_id !== null) {
-            return $input;
-        }
         $changes = [];
-        foreach ($this->changes($system, $dose->given_at, $at) as $change) {
+        foreach ($this->changes($system, $dose, $at) as $change) {
             $changes[] = ['at_h' => min($hours, $dose->given_at->diffInSeconds($change->changed_at) / 3600), 'change_pct' => min(100.0, 100 * $change->litres / $change->volume_l)];
         }
 
-        return [...$input, 'changes' => $changes, 'flow_l_h' => $hours > 0 ? $this->trickled($system, $dose->given_at, $at) / $hours : 0.0];
+        return [...$input, 'changes' => $changes, 'flow_l_h' => $hours > 0 && $dose->vessel_id === null ? $this->trickled($system, $dose->given_at, $at) / $hours : 0.0];
     }
 
-    /** @return Collection<int, WaterChange> */
-    private function changes(System $system, Carbon $from, Carbon $to): Collection
+    /** @return Collection<int, WaterChange> of the same body of water: a bay that is shut off takes no part in those of its loop */
+    private function changes(System $system, Dose $dose, Carbon $to): Collection
     {
         /** @var Collection<int, WaterChange> $changes */
-        $changes = WaterChange::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('kind', 'batch')->whereBetween('changed_at', [$from, $to])->orderBy('changed_at')->limit(1000)->get();
+        $changes = WaterChange::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('kind', 'batch')->where('vessel_id', $dose->vessel_id)->whereBetween('changed_at', [$dose->given_at, $to->copy()->addSecond()])->orderBy('changed_at')->limit(1000)->get();
 
         return $changes;
     }

@@ -21,6 +21,8 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $flow_seen_at
  * @property ?Carbon $withdrawn_at
  * @property list<array{what: string, name: string, text: string, done: bool}> $put_back what the new water is still short of
+ * @property ?string $vessel_id a bay that was shut off
+ * @property ?Vessel $vessel
  * @property ?WaterSource $water
  * @property ?User $user
  */
@@ -42,6 +44,12 @@ final class WaterChange extends Part
         return $this->belongsTo(WaterSource::class, 'water_id');
     }
 
+    /** @return BelongsTo<Vessel, $this> */
+    public function vessel(): BelongsTo
+    {
+        return $this->belongsTo(Vessel::class);
+    }
+
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
@@ -56,7 +64,7 @@ final class WaterChange extends Part
 
     public function text(): string
     {
-        $from = $this->water === null ? '' : " from {$this->water->name}";
+        $from = ($this->vessel === null ? '' : " in {$this->vessel->name}").($this->water === null ? '' : " from {$this->water->name}");
 
         return $this->kind === 'topup'
             ? number_format($this->litres).' L topped up for evaporation'.$from

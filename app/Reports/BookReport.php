@@ -145,7 +145,7 @@ final readonly class BookReport
     private function water(System $system, Carbon $before, int $most): Collection
     {
         /** @var Collection<int, WaterChange> $changes */
-        $changes = WaterChange::query()->with(['water', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->where('changed_at', '<', $before)->orderByDesc('changed_at')->limit($most)->get();
+        $changes = WaterChange::query()->with(['water', 'user', 'vessel'])->where('system_id', $system->id)->whereNull('withdrawn_at')->where('changed_at', '<', $before)->orderByDesc('changed_at')->limit($most)->get();
 
         return $changes->map(static fn (WaterChange $change): array => self::entry($change->id, 'water', $change->changed_at, $change->user?->name, $change->text()));
     }

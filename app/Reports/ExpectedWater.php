@@ -107,7 +107,7 @@ final readonly class ExpectedWater
     private function changes(System $system, Carbon $from, Carbon $to): Collection
     {
         /** @var Collection<int, WaterChange> $changes */
-        $changes = WaterChange::query()->with('water.tests')->where('system_id', $system->id)->whereNull('withdrawn_at')->whereBetween('changed_at', [$from, $to])->orderByDesc('changed_at')->limit(self::MOST_CHANGES)->get();
+        $changes = WaterChange::query()->with('water.tests')->where('system_id', $system->id)->whereNull('vessel_id')->whereNull('withdrawn_at')->whereBetween('changed_at', [$from, $to->copy()->addSecond()])->orderByDesc('changed_at')->limit(self::MOST_CHANGES)->get();
 
         return $changes->reverse()->values();
     }

@@ -26,7 +26,7 @@ final readonly class WaterReport
 {
     public function __construct(
         private Registry $registry, private VolumeReport $volumes, private CapacityReport $capacity, private ExpectedWater $expected, private PumpOffTime $pumpOff,
-        private Amount $amount, private Programme $programme, private TrickleReport $trickle, private PutBack $putBack, private WaterSides $sides,
+        private Amount $amount, private Programme $programme, private TrickleReport $trickle, private PutBack $putBack, private WaterSides $sides, private CutOff $cutOff,
     ) {
     }
 
@@ -37,7 +37,9 @@ final readonly class WaterReport
     public function of(System $system, LatestWater $water, array $query): array
     {
         $typed = new TypedFields($query);
-        $waters = TwoWaters::of($system, $water, $this->expected, $this->volumes, $typed->text('water'));
+        $bodies = Body::all($system, $this->cutOff);
+        $body = array_values(array_filter($bodies, static fn (Body $one): bool => $one->vesselId === $typed->text('body')))[0] ?? $bodies[0];
+        $waters = TwoWaters::of($system, $water, $this->expected, $body, $typed->text('water'));
         $rows = $waters->rows;
         $ready = $waters->ready();
         $scalds = $waters->scalds();
@@ -46,13 +48,14 @@ final readonly class WaterReport
         }
         $load = $ready ? $this->capacity->of($system, $water)['load'] : null;
         $made = is_array($load) && is_numeric($load['value'] ?? null) ? (float) $load['value'] : 0.0;
-        $change = $ready ? $this->change($system, $water, $waters, new TypedFields($query), $typed, $rows) : null;
+        $change = $ready ? $this->change($system, $water, $waters, $body, new TypedFields($query), $typed, $rows) : null;
         $goals = array_map(static fn (string $key): array => ['id' => $key, 'name' => Parameter::from($key)->name(), 'unit' => Parameter::from($key)->symbol()], array_diff(array_keys($waters->now), ['ph']));
 
         return [
             'waters' => array_values($waters->sources->map(static fn (WaterSource $row): array => ['id' => $row->id, 'name' => $row->name, 'kind' => $row->kind])->all()), 'water' => $waters->source?->id,
             'chlorine' => ($waters->source?->reading(Parameter::Chlorine->value) ?? 0.0) > 0, 'missing' => $waters->missing(), 'volume' => $this->volumes->inUse($system)->toArray(), 'rows' => array_values($rows),
             'goals' => array_values($ready ? [...$goals, ['id' => Programme::DOSED, 'name' => 'What was dosed', 'unit' => '% left']] : $goals),
+            'bodies' => array_map(static fn (Body $one): array => ['id' => $one->vesselId ?? '', 'name' => $one->name, 'litres' => $one->volumeL], $bodies), 'body' => $body->vesselId ?? '',
             'change' => $change,
             'plan' => $ready && $scalds === null ? $this->programme->of($system, $water, $waters, $typed) : null,
             'trickle' => $ready ? $this->trickle->of($system, $waters, $typed, $made) : null,
@@ -69,9 +72,9 @@ final readonly class WaterReport
      * @param  array<string, array<string, mixed>>  $rows
      * @return ?array<string, mixed>
      */
-    private function change(System $system, LatestWater $water, TwoWaters $waters, TypedFields $own, TypedFields $page, array &$rows): ?array
+    private function change(System $system, LatestWater $water, TwoWaters $waters, Body $body, TypedFields $own, TypedFields $page, array &$rows): ?array
     {
-        $litres = $this->amount->of($system, $waters->volume, $own);
+        $litres = $this->amount->of($system, $body, $own);
         $page->errors += $own->errors;
         if ($litres === null || $waters->scalds() !== null) {
             return null;
@@ -118,7 +121,7 @@ final readonly class WaterReport
     private function booked(System $system): array
     {
         /** @var Collection<int, WaterChange> $changes */
-        $changes = WaterChange::query()->with(['water', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->orderByDesc('changed_at')->limit(20)->get();
+        $changes = WaterChange::query()->with(['water', 'user', 'vessel'])->where('system_id', $system->id)->whereNull('withdrawn_at')->orderByDesc('changed_at')->limit(20)->get();
 
         return array_values($changes->map(static fn (WaterChange $change): array => ['id' => $change->id, 'at' => $change->changed_at->toIso8601ZuluString(), 'age' => Age::of($change->changed_at), 'by' => $change->user?->name, 'text' => $change->text(), 'running' => $change->running(), 'put_back' => $change->put_back])->all());
     }

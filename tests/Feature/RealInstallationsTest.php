@@ -62,6 +62,25 @@ final class RealInstallationsTest extends TestCase
         self::assertSame(1, ShutOff::query()->whereNotNull('opened_at')->count());
     }
 
+    public function test_a_shut_bay_is_dosed_and_changed_by_itself_and_its_loop_without_it(): void
+    {
+        $this->postJson('/api/systems/long-vat/log', ['id' => '01JD00000000000000000000V1', 'line' => 't 20 ph 7.6 kh 6 gh 8 do 8'])->assertCreated();
+        $bay = $this->part('vessels', 'Bay 2');
+        $this->shut('Bay 2')->assertOk();
+        $give = fn (string $body, string $id): TestResponse => $this->putJson("/api/systems/long-vat/doses/01JD00000000000000000000{$id}", ['thing' => 'praziquantel', 'dose_mg_l' => '2', 'body' => $body]);
+        $give($bay, 'D1')->assertOk()->assertJsonPath('given.0.text', '6 g of praziquantel in Bay 2 on 3,000 L');
+        $state = fn (string $body): array => array_column($this->getJson("/api/systems/long-vat/dose?body={$body}")->assertOk()->json('state'), 'text', 'key');
+        self::assertStringContainsString('2 mg/L left', $state($bay)['praziquantel']);
+        self::assertArrayNotHasKey('praziquantel', $state(''));
+        $this->travel(1)->minutes();
+        $change = fn (string $body, string $id): TestResponse => $this->putJson("/api/systems/long-vat/changes/01JD00000000000000000000{$id}", ['kind' => 'batch', 'change_pct' => '50', 'body' => $body]);
+        $change('', 'C1')->assertOk();
+        self::assertStringContainsString('2 mg/L left', $state($bay)['praziquantel'], 'a change of the loop takes nothing out of the bay');
+        $this->travel(1)->minutes();
+        $change($bay, 'C2')->assertOk()->assertJsonPath('changes.0.text', '1,500 L changed, 50 % of the water in Bay 2');
+        self::assertStringContainsString('1 mg/L left', $state($bay)['praziquantel']);
+    }
+
     public function test_a_bay_without_a_valve_on_every_line_is_not_shut_off_and_the_line_is_named(): void
     {
         Line::query()->where('name', 'Return 2')->update(['valve_open_pct' => null]);

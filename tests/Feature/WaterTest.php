@@ -55,6 +55,9 @@ final class WaterTest extends TestCase
         $volume = $this->water()['volume']['value'];
         self::assertCount(1, $this->water()['changes']);
         self::assertStringContainsString(number_format(0.1 * $volume).' L changed, 10 % of the water from Well', $this->water()['changes'][0]['text']);
+        $this->deleteJson('/api/systems/long-vat/log/01JD00000000000000000000B1')->assertNoContent();
+        self::assertSame([], $this->water()['changes']);
+        self::assertSame(0.5, collect($this->getJson('/api/systems/long-vat')->json('visits.0.readings'))->firstWhere('parameter', 'tan_mg_l')['value'], 'its reading is gone with it');
         $log('wc 900000', 'B2')->assertUnprocessable()->assertJsonStructure(['errors' => ['line']]);
     }
 

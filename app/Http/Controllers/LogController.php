@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepLine;
+use App\Actions\WithdrawVisit;
 use App\Figures\Age;
 use App\Http\Resources\VisitResource;
 use App\Models\System;
+use App\Models\Visit;
 use App\Reports\LatestWater;
 use App\Reports\WaterMeaning;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Ironwort\Core\Book\LogFault;
 use Ironwort\Core\Book\LogLine;
@@ -50,6 +54,26 @@ final class LogController extends Controller
     private static function follows(mixed $parameter, array $typed): bool
     {
         return array_filter(Parameter::tryFrom(is_string($parameter) ? $parameter : '')?->follows() ?? [], static fn (Parameter $of): bool => isset($typed[$of->value])) !== [];
+    }
+
+    /** Takes back all that one line booked: readings, feed, words and a change, which share its key. */
+    public function withdraw(Request $request, System $system, string $id, WithdrawVisit $withdraw): Response
+    {
+        Gate::authorize('write');
+        $key = strtoupper($id);
+        $person = $this->person($request);
+        DB::transaction(static function () use ($system, $key, $person, $withdraw): void {
+            /** @var ?Visit $visit */
+            $visit = Visit::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('id', $key)->first();
+            if ($visit !== null) {
+                $withdraw->withdraw($visit, $person);
+            }
+            foreach (['feeds', 'notes', 'changes'] as $table) {
+                DB::table($table)->where('system_id', $system->id)->where('id', $key)->whereNull('withdrawn_at')->update(['withdrawn_at' => now()]);
+            }
+        });
+
+        return response()->noContent();
     }
 
     public function store(Request $request, System $system): JsonResponse

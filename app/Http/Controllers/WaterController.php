@@ -50,7 +50,8 @@ final class WaterController extends Controller
         if (! in_array($request->input('kind'), WaterChange::KINDS, true)) {
             $typed->refuse('kind', 'Say whether it was a change or a top-up.');
         }
-        $litres = $amount->of($system, $changes->volume($system), $typed);
+        $body = $changes->body($system, $typed->text('body'));
+        $litres = $amount->of($system, $body, $typed);
         if ($litres === null) {
             $typed->refuse('change_l', 'Say how much.');
         }
@@ -59,7 +60,7 @@ final class WaterController extends Controller
             $typed->refuse('water', 'There is no such water.');
         }
         $water = LatestWater::of($system);
-        $waters = TwoWaters::of($system, $water, $expected, $this->volumes, $source);
+        $waters = TwoWaters::of($system, $water, $expected, $body, $source);
         if ($source !== null && $waters->scalds() !== null) {
             $typed->refuse('water', (string) $waters->scalds());
         }
@@ -71,7 +72,7 @@ final class WaterController extends Controller
         $typed->throwIfAny();
         $bound = $off ? $pumpOff->of($system, $water, (float) $litres) : null;
         $items = $kind === 'batch' && $source !== null ? array_map(static fn (array $item): array => ['what' => $item['what'], 'name' => $item['name'], 'text' => $item['text'], 'done' => false], $putBack->of($system, $waters, (float) $litres)) : [];
-        $changes->book($id, $system, $this->person($request), Carbon::now(), $kind, (float) $litres, ['water_id' => $source, 'pump_off' => $off, 'planned_min' => $planned, 'danger_min' => $bound?->minutes, 'danger_by' => $bound?->decides, 'put_back' => $items]);
+        $changes->book($id, $system, $this->person($request), Carbon::now(), $kind, (float) $litres, $body, ['water_id' => $source, 'pump_off' => $off, 'planned_min' => $planned, 'danger_min' => $bound?->minutes, 'danger_by' => $bound?->decides, 'put_back' => $items]);
 
         return $this->show($request, $system);
     }

@@ -6,6 +6,8 @@ namespace App\Reports\Water;
 
 use App\Models\System;
 use App\Models\Vessel;
+use App\Reports\Body;
+use App\Reports\CutOff;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Registry;
@@ -19,8 +21,9 @@ final readonly class Amount
     }
 
     /** @return ?float litres; null where nothing was typed or it could not be read */
-    public function of(System $system, float $volume, TypedFields $typed): ?float
+    public function of(System $system, Body $body, TypedFields $typed): ?float
     {
+        $volume = $body->volumeL;
         $litres = $typed->number(Input::number('change_l', 'Litres', 'L', 0.01, 1e8));
         $share = $typed->number(Input::number('change_pct', 'Share', '%', 0.01, 100));
         $level = $typed->number(Input::number('level_cm', 'The level falls by', 'cm', 0.1, 1000));
@@ -42,7 +45,7 @@ final readonly class Amount
             }
             $litres = $after - $before;
         } elseif ($level !== null) {
-            $litres = $typed->attempt(fn (): float => $this->fall($system, $level));
+            $litres = $typed->attempt(fn (): float => $this->fall($system, $body, $level));
         } elseif ($share !== null) {
             $litres = $share / 100 * $volume;
         }
@@ -56,9 +59,10 @@ final readonly class Amount
     }
 
     /** Litres that leave when the level of every bay falls by so much, from the shapes they have. */
-    private function fall(System $system, float $cm): float
+    private function fall(System $system, Body $body, float $cm): float
     {
-        $bays = $system->vessels->filter(static fn (Vessel $vessel): bool => ! in_array($vessel->kind, ['sump', 'chamber'], true));
+        $shut = array_map(static fn (Vessel $vessel): string => $vessel->id, CutOff::vessels($system));
+        $bays = $system->vessels->filter(static fn (Vessel $vessel): bool => $body->vesselId === null ? ! in_array($vessel->kind, ['sump', 'chamber'], true) && ! in_array($vessel->id, $shut, true) : $vessel->id === $body->vesselId);
         if ($bays->isEmpty()) {
             throw BadInput::at('level_cm', 'Draw up the vessels under Build first.');
         }

@@ -8,9 +8,9 @@ use App\Figures\Age;
 use App\Figures\Origin;
 use App\Models\System;
 use App\Models\WaterSource;
+use App\Reports\Body;
 use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
-use App\Reports\VolumeReport;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Judge\Parameter;
@@ -36,12 +36,12 @@ final readonly class TwoWaters
     {
     }
 
-    public static function of(System $system, LatestWater $water, ExpectedWater $expected, VolumeReport $volumes, ?string $asked): self
+    public static function of(System $system, LatestWater $water, ExpectedWater $expected, Body $body, ?string $asked): self
     {
         /** @var Collection<int, WaterSource> $sources */
         $sources = WaterSource::query()->with('tests')->where('site_id', $system->site_id)->orderBy('position')->orderBy('name')->get();
         $source = $sources->firstWhere('id', $asked ?? $system->water_id) ?? $sources->first();
-        $volume = $volumes->inUse($system)->value;
+        $volume = $body->volumeL;
         $reckoned = $expected->now($system, $water);
         $now = $new = $rows = [];
         $origins = [new Origin('volume_l', 'Volume', Say::number($volume).' L', 'build', 'as doses use it')];

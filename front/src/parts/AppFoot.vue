@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useMutation } from '@tanstack/vue-query'
+import { computed } from 'vue'
 import { answer, api } from '@/api/client'
 import { queryClient, refreshSystem } from '@/api/queries'
 import type { Session } from '@/api/types'
-import { lastBooked } from '@/state/booked'
+import { type Booked, lastBooked } from '@/state/booked'
 import OpenTimers from './OpenTimers.vue'
 import { switchTheme, theme } from '@/state/theme'
 
@@ -11,12 +12,20 @@ defineProps<{ person: NonNullable<Session['person']> }>()
 defineEmits<{ keys: [] }>()
 
 const undo = useMutation({
-  mutationFn: (visit: string) => answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit } } })),
+  mutationFn: (booked: Booked) =>
+    booked.besides?.length
+      ? answer(() => api.DELETE('/api/systems/{system}/log/{id}', { params: { path: { system: booked.slug, id: booked.visit } } }))
+      : answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit: booked.visit } } })),
   onSuccess: async () => {
     const slug = lastBooked.value?.slug
     lastBooked.value = null
     if (slug) await refreshSystem(slug)
   },
+})
+
+const what = computed(() => {
+  const booked = lastBooked.value
+  return booked ? [booked.count ? `${booked.count} ${booked.count === 1 ? 'reading' : 'readings'}` : '', ...(booked.besides ?? [])].filter(Boolean).join(', ') : ''
 })
 
 const signOut = useMutation({
@@ -32,8 +41,8 @@ const signOut = useMutation({
 <template>
   <footer class="foot small no-print">
     <p v-if="lastBooked" class="booked" role="status">
-      Booked {{ lastBooked.count }} {{ lastBooked.count === 1 ? 'reading' : 'readings' }} at <b>{{ lastBooked.system }}</b>.
-      <button type="button" class="link-button" :disabled="undo.isPending.value" @click="undo.mutate(lastBooked.visit)">Undo</button>
+      Booked {{ what }} at <b>{{ lastBooked.system }}</b>.
+      <button type="button" class="link-button" :disabled="undo.isPending.value" @click="undo.mutate(lastBooked)">Undo</button>
       <span v-if="undo.isError.value" class="fault">{{ undo.error.value?.message }}</span>
     </p>
     <span v-else class="soft">{{ person.site.name }}</span>

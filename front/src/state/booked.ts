@@ -6,6 +6,8 @@ export interface Booked {
   system: string
   slug: string
   count: number
+  /** What a line of the log bar booked besides readings, in words. */
+  besides?: string[]
 }
 
 export const lastBooked = shallowRef<Booked | null>(null)

@@ -24,7 +24,7 @@ const book = useSend(
     answer(() =>
       api.PUT('/api/systems/{system}/changes/{id}', {
         params: { path: { system: props.system.slug, id: ulid() } },
-        body: { ...booking, change_l: form.value.change_l, change_pct: form.value.change_pct, level_cm: form.value.level_cm, meter_before: form.value.meter_before, meter_after: form.value.meter_after, water: chosen.value },
+        body: { ...booking, change_l: form.value.change_l, change_pct: form.value.change_pct, level_cm: form.value.level_cm, meter_before: form.value.meter_before, meter_after: form.value.meter_after, water: chosen.value, body: form.value.body },
       }),
     ),
   () => {
@@ -45,6 +45,7 @@ const BOUNDS: Record<string, string> = { oxygen: 'then oxygen is dangerous for t
     <div class="fields">
       <dl><dt class="small soft">Water</dt><dd><FigureButton :figure="page.volume" big /></dd></dl>
       <FormField v-if="page.waters.length" v-slot="{ id, status }" label="Filled from" :error="fault('water')"><ChoiceField :id="id" v-model="chosen" :status="status" :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))" /></FormField>
+      <FormField v-if="page.bodies.length > 1" v-slot="{ id, status }" label="In" :error="fault('body')"><ChoiceField :id="id" v-model="form.body" :status="status" :choices="page.bodies.map((row) => ({ value: row.id, label: `${row.name}, ${whole(row.litres)} L` }))" /></FormField>
       <TypedField v-model="form.fill_l_min" label="It fills at" unit="L/min" :error="fault('fill_l_min')" />
     </div>
     <p v-if="page.chlorine" class="fault">This water was tested with chlorine in it: take that out before fish meet it.</p>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useSession, useWater } from '@/api/queries'
 
 const EMPTY = {
-  water: '', change_l: '', change_pct: '', level_cm: '', meter_before: '', meter_after: '', fill_l_min: '', goal: 'no3_n_mg_l', target: '', max_change_pct: '', steps_per_day: '', delivery: 'hose', bucket_l: '', vat_l: '',
+  water: '', body: '', change_l: '', change_pct: '', level_cm: '', meter_before: '', meter_after: '', fill_l_min: '', goal: 'no3_n_mg_l', target: '', max_change_pct: '', steps_per_day: '', delivery: 'hose', bucket_l: '', vat_l: '',
   pct_per_week: '', flow_l_h: '', jug_l: '', jug_s: '', trickle_meter_before: '', trickle_meter_after: '', trickle_meter_h: '', price_m3: '',
 }
 

@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Dosing;
+namespace App\Reports;
 
 use App\Models\System;
-use App\Reports\CutOff;
 use Ironwort\Core\Calc\BadInput;
 
-/** One body of water a dose is given to: the loop as it stands, or a bay that is shut off. */
+/** One body of water that is dosed and changed: the loop as it stands, or a bay that is shut off. */
 final readonly class Body
 {
     private function __construct(public ?string $vesselId, public string $name, public float $volumeL)
@@ -30,6 +29,6 @@ final readonly class Body
             }
         }
 
-        throw BadInput::at('body', 'This bay is not shut off: a dose goes to all the water it is part of.');
+        throw BadInput::at('body', 'This bay is not shut off: it is one water with the rest.');
     }
 }
