@@ -17,6 +17,7 @@ use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
@@ -24,7 +25,7 @@ use Ironwort\Core\Judge\Parameter;
 /** A course begun with its first dose, and carried on: each further dose brings the water back to its level and no higher. */
 final readonly class FollowCourse
 {
-    public function __construct(private GiveDose $doses, private CourseReport $courses, private DoseReport $report, private AgentTable $agents, private CutOff $cutOff)
+    public function __construct(private GiveDose $doses, private CourseReport $courses, private DoseReport $report, private AgentTable $agents, private CutOff $cutOff, private Registry $registry)
     {
     }
 
@@ -48,7 +49,7 @@ final readonly class FollowCourse
                 throw BadInput::at('thing', 'A course of it runs here already: give its next dose on the Course page.');
             }
             $strength = $dose->input['strength_pct'] ?? null;
-            $course = Course::query()->create(['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $dose->vessel_id, 'thing' => $dose->thing, 'way' => $dose->way, 'dose_mg_l' => is_numeric($dose->input['dose_mg_l'] ?? null) ? (float) $dose->input['dose_mg_l'] : $dose->mg_l, 'strength_pct' => is_numeric($strength) ? (float) $strength : null, 'repeats' => $agent->repeats, 'started_at' => $dose->given_at]);
+            $course = Course::query()->create(['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $dose->vessel_id, 'thing' => $dose->thing, 'way' => $dose->way, 'dose_mg_l' => $this->registry->run($dose->calc, $dose->input)->number('dose_mg_l'), 'strength_pct' => is_numeric($strength) ? (float) $strength : null, 'repeats' => $agent->repeats, 'started_at' => $dose->given_at]);
             $dose->course_id = $course->id;
             $dose->save();
 

@@ -32,7 +32,10 @@ final readonly class CourseReport
 {
     private const CURVE_POINTS = 60;
 
-    public function __construct(private Registry $registry, private AgentTable $agents, private Residuals $residuals, private CutOff $cutOff, private CapacityReport $capacity, private ExpectedWater $expected, private WaterMeaning $meaning)
+    /** Less than this share missing is not worth the scale. */
+    private const WORTH_TOPPING_UP = 0.05;
+
+    public function __construct(private Registry $registry, private AgentTable $agents, private Residuals $residuals, private CutOff $cutOff, private CapacityReport $capacity, private ExpectedWater $expected, private WaterMeaning $meaning, private DoseReport $doses)
     {
     }
 
@@ -45,9 +48,19 @@ final readonly class CourseReport
 
         return [
             'temp_c' => $temp, 'temp_assumed' => $water->get(Parameter::Temperature) === null,
-            'courses' => array_values($courses->map(fn (Course $course): array => $this->course($system, $course, $temp))->all()),
+            'courses' => array_values($courses->map(fn (Course $course): array => [...$this->course($system, $course, $temp), ...($course->ended_at === null ? $this->judged($system, $water, $course) : ['refusals' => [], 'conditions' => []])])->all()),
             'charges' => $this->charges($system, $water), 'culture' => $this->culture($system, $water),
         ];
+    }
+
+    /**
+     * What the water as it is now says to another dose.
+     *
+     * @return array{refusals: list<string>, conditions: list<string>}
+     */
+    private function judged(System $system, LatestWater $water, Course $course): array
+    {
+        return $this->doses->judge(Thing::all($system, $this->agents)[$course->thing], $this->doses->state($system, Body::find($system, $this->cutOff, $course->vessel_id), $water));
     }
 
     /** What a course still needs to stand at its level, of the product as it is weighed; 0 where it stands there. */
@@ -98,7 +111,7 @@ final readonly class CourseReport
             'every_d' => $agent->interval($temp), 'says' => $plan->says, 'complete' => $plan->complete, 'broken' => $plan->broken,
             'doses' => array_map(static fn (array $dose): array => [...$dose, 'on' => $first->copy()->addMinutes((int) round(1440 * $dose['day']))->toIso8601ZuluString()], $plan->doses),
             'left' => Say::number($this->left($system, $course, Carbon::now()), 3)." {$unit}",
-            'top_up' => Measures::down($short) <= 0 ? null : ($agent->unit === 'mL' ? Measures::millilitres($short) : Measures::grams($short)),
+            'top_up' => Measures::down($short) <= 0 || $this->left($system, $course, Carbon::now()) > (1 - self::WORTH_TOPPING_UP) * $course->dose_mg_l ? null : ($agent->unit === 'mL' ? Measures::millilitres($short) : Measures::grams($short)),
             'curve' => $this->curve($system, $course), 'daily' => AfterCourse::daily($agent), 'stop' => $agent->stop,
             'after' => array_map(static fn (string $key, string $text): array => ['key' => $key, 'text' => $text, 'done' => in_array($key, $course->returned, true)], array_keys($after), array_values($after)),
         ];

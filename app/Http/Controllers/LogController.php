@@ -84,14 +84,15 @@ final class LogController extends Controller
         $line = $this->line($request, $system);
         $id = strtoupper($given['id']);
         $visit = $this->lines->keep($system, $this->person($request), $id, $line);
+        $besides = array_keys(array_filter(['feed' => $line->feedG !== null, 'a change of water' => $line->changeL !== null || $line->changePct !== null, 'a note' => $line->note !== null]));
         if ($visit === null) {
             $at = KeepLine::when($line->time, $system->site->timezone);
 
-            return new JsonResponse(['id' => $id, 'taken_at' => $at->toIso8601ZuluString(), 'age' => Age::of($at), 'by' => $this->person($request)->name, 'bay' => null, 'spot' => null, 'readings' => []], 201);
+            return new JsonResponse(['id' => $id, 'taken_at' => $at->toIso8601ZuluString(), 'age' => Age::of($at), 'by' => $this->person($request)->name, 'bay' => null, 'spot' => null, 'readings' => [], 'besides' => $besides], 201);
         }
         $visit->load(['readings', 'user', 'vessel']);
 
-        return new JsonResponse(VisitResource::of($visit), $visit->wasRecentlyCreated ? 201 : 200);
+        return new JsonResponse([...VisitResource::of($visit), 'besides' => $besides], $visit->wasRecentlyCreated ? 201 : 200);
     }
 
     private function line(Request $request, System $system): LogLine

@@ -117,7 +117,7 @@ final readonly class Programme
         foreach ($limits as $key => $most) {
             $parameter = Parameter::from($key);
             $by = Say::number($parameter->shown($most) - $parameter->shown(0.0), 2);
-            $said[] = trim("{$by} {$parameter->symbol()}").($parameter === Parameter::Nitrate || $parameter === Parameter::Temperature || $parameter === Parameter::Ph ? ($parameter === Parameter::Ph ? ' of pH' : '') : " of {$parameter->name()}");
+            $said[] = trim("{$by} {$parameter->symbol()}").($parameter === Parameter::Nitrate || $parameter === Parameter::Temperature || $parameter === Parameter::Ph ? ($parameter === Parameter::Ph ? ' of pH' : '') : ' of '.(in_array($parameter, [Parameter::Alkalinity, Parameter::Hardness], true) ? $parameter->name() : lcfirst($parameter->name())));
         }
 
         return $said === [] ? '' : 'No more in a day, either way, than '.implode(', ', $said).'.';

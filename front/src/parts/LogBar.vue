@@ -45,17 +45,13 @@ const understood = useQuery({
 const keep = useMutation({
   mutationFn: (at: string) => answer(() => api.POST('/api/systems/{system}/log', { params: { path: { system: at } }, body: { id: key.value, line: line.value } })),
   onSuccess: async (visit, at) => {
-    lastBooked.value = { visit: visit.id, slug: at, system: systems.data.value?.find((s) => s.slug === at)?.name ?? at, count: visit.readings.length, besides: besides.value }
+    lastBooked.value = { visit: visit.id, slug: at, system: systems.data.value?.find((s) => s.slug === at)?.name ?? at, count: visit.readings.length, besides: visit.besides }
     line.value = ''
     key.value = ulid()
     await refreshSystem(at)
   },
 })
 
-const besides = computed(() => {
-  const said = understood.data.value
-  return said ? [said.feed_g === null ? '' : 'feed', said.change_l === null && said.change_pct === null ? '' : 'a change of water', said.note ? 'a note' : ''].filter(Boolean) : []
-})
 const busy = computed(() => line.value.trim() !== '')
 const faults = computed(() => (busy.value ? (understood.data.value?.faults ?? []) : []))
 const refusal = computed(() => (keep.error.value instanceof Refusal ? (keep.error.value.errors.line ?? keep.error.value.message) : null))

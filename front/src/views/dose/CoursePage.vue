@@ -18,10 +18,10 @@ const courses = useCourses(() => props.system.slug)
 const page = computed(() => courses.data.value)
 type Course = CoursePage['courses'][number]
 
-const form = reactive<Record<string, { reason: string; why: string }>>({})
-const of = (course: Course) => (form[course.id] ??= { reason: '', why: '' })
+const form = reactive<Record<string, { reason: string; why: string; met: string[] }>>({})
+const of = (course: Course) => (form[course.id] ??= { reason: '', why: '', met: [] })
 const path = (course: string) => ({ params: { path: { system: props.system.slug, course } } })
-const carry = useSend(() => props.system.slug, (to: { course: Course; top_up: boolean }) => answer(() => api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', { params: { path: { system: props.system.slug, course: to.course.id, id: ulid() } }, body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason } })))
+const carry = useSend(() => props.system.slug, (to: { course: Course; top_up: boolean }) => answer(() => api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', { params: { path: { system: props.system.slug, course: to.course.id, id: ulid() } }, body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason, met: of(to.course).met } })))
 const end = useSend(() => props.system.slug, (course: Course) => answer(() => api.PUT('/api/systems/{system}/courses/{course}/end', { ...path(course.id), body: { reason: of(course).why } })))
 const after = useSend(() => props.system.slug, (to: { course: string; step: string }) => answer(() => api.PUT('/api/systems/{system}/courses/{course}/after/{step}', { params: { path: { system: props.system.slug, course: to.course, step: to.step } } })))
 const STATES: Record<string, string> = { given: 'given', due: 'due now', late: 'late', missed: 'missed', to_come: 'to come' }
@@ -44,6 +44,8 @@ const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifica
       <template v-if="!course.ended">
         <p>Left in the water: <b>{{ course.left }}</b>, by decay, changes and trickle in the book.<template v-if="course.top_up"> To stand at its level again: <b class="top">{{ course.top_up }}</b>.</template></p>
         <p>{{ course.daily }} <b>Stop:</b> {{ course.stop }}</p>
+        <p v-for="text in course.refusals" :key="text" class="caution danger">No further dose now: {{ text }}</p>
+        <fieldset v-if="writes && course.conditions.length" class="conditions"><legend>Before another goes in</legend><label v-for="text in course.conditions" :key="text"><input v-model="of(course).met" type="checkbox" :value="text" /> {{ text }}</label></fieldset>
         <form v-if="writes" class="fields" novalidate @submit.prevent="end.send(course)">
           <NButton v-if="!course.complete && !course.broken" type="primary" :loading="carry.pending.value" @click="carry.send({ course, top_up: false })">Dose {{ course.doses.find((dose) => dose.state !== 'given')?.n }} is in{{ course.top_up ? `: ${course.top_up}` : '' }}</NButton>
           <NButton v-if="course.top_up" :loading="carry.pending.value" @click="carry.send({ course, top_up: true })">Only a top-up is in</NButton>

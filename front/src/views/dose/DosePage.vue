@@ -150,31 +150,6 @@ const print = () => window.print()
   font-size: 1.15rem;
 }
 
-.conditions {
-  display: grid;
-  gap: 0.35rem;
-  padding: 0.5rem 0 0.75rem 0.9rem;
-  margin: 0.5rem 0;
-  border: 0;
-  border-left: 3px solid var(--straw);
-}
-
-.conditions legend {
-  padding: 0;
-  font-weight: 700;
-}
-
-.conditions label {
-  display: flex;
-  gap: 0.6rem;
-  align-items: baseline;
-}
-
-.conditions input {
-  width: 1.15rem;
-  height: 1.15rem;
-}
-
 .order {
   padding-left: 1.5rem;
   margin: 0.6rem 0;

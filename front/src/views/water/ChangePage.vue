@@ -12,6 +12,7 @@ import TypedField from '@/parts/TypedField.vue'
 import ChangesBooked from './ChangesBooked.vue'
 import GoalPlan from './GoalPlan.vue'
 import SchoolsTable from './SchoolsTable.vue'
+import { openSlip } from '@/state/slip'
 import { useWaterForm, whole } from './useWaterForm'
 
 const props = defineProps<{ system: System }>()
@@ -57,7 +58,7 @@ const BOUNDS: Record<string, string> = { oxygen: 'then oxygen is dangerous for t
       <h2>One change</h2>
       <form novalidate @submit.prevent="book.send(undefined)">
         <div class="fields ways">
-          <TypedField v-model="form.change_l" label="Litres" unit="L" :error="fault('change_l')" />
+          <TypedField v-model="form.change_l" label="Litres" :error="fault('change_l')" />
           <TypedField v-model="form.change_pct" label="or share" unit="%" :error="fault('change_pct')" />
           <TypedField v-model="form.level_cm" label="or the level falls" unit="cm" :error="fault('level_cm')" />
           <TypedField v-model="form.meter_before" label="or meter before" unit="L" :error="fault('meter_before')" />
@@ -79,7 +80,7 @@ const BOUNDS: Record<string, string> = { oxygen: 'then oxygen is dangerous for t
         <template v-if="page.change && batch">
           <p v-for="caution in page.change.cautions" :key="caution.text" class="caution" :class="caution.level">{{ caution.text }}</p>
           <p v-if="page.change.minutes !== null">It fills in <b>{{ whole(page.change.minutes) }} min</b>.</p>
-          <p v-for="item in page.change.put_back" :key="item.what" class="back">Put back: <FigureButton :figure="item.figure" /> <span>{{ item.text }}</span></p>
+          <p v-for="item in page.change.put_back" :key="item.what" class="back">Put back: <b>{{ item.text }}</b> <button type="button" class="link-button small" :aria-label="`How much ${item.name} is worked out`" @click="openSlip(item.figure)">how</button></p>
         </template>
         <div v-if="writes" class="fields">
           <FormField v-slot="{ id, status }" label="It is"><ChoiceField :id="id" v-model="booking.kind" :status="status" :choices="[{ value: 'batch', label: 'a change' }, { value: 'topup', label: 'evaporation topped up' }]" /></FormField>
