@@ -65,11 +65,17 @@ final readonly class GiveDose
             throw BadInput::at('reason', 'Not done yet: '.implode(' ', $unmet).' Do it and tick it, or say why it is given all the same.');
         }
         // What is booked is what is weighed: rounded down to the step of the scale.
-        $amount = Measures::down((float) $answer['amount']);
         $unit = is_string($answer['unit']) ? $answer['unit'] : 'g';
+        $amount = Measures::down((float) $answer['amount'], $unit === 'g' ? DoseReport::scale($typed) : null);
+        if ($amount <= 0) {
+            throw BadInput::at('thing', 'That is less than the scale can show: make a stock solution, or use a finer scale.');
+        }
+        // A bath may be smaller than the system; what was worked out on is what is kept.
+        $asked = ((array) $bench['input'])['volume_l'] ?? null;
+        $volume = is_numeric($asked) && (float) $asked > 0 ? (float) $asked : $body->volumeL;
         $way = is_string($answer['way']) ? $answer['way'] : 'prolonged';
 
-        return DB::transaction(function () use ($id, $system, $user, $thing, $body, $answer, $amount, $unit, $way, $unmet, $text, $bench, $course): Dose {
+        return DB::transaction(function () use ($id, $system, $user, $thing, $body, $answer, $amount, $volume, $unit, $way, $unmet, $text, $bench, $course): Dose {
             $own = ['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id];
             if ($thing->id === 'zeolite') {
                 $capacity = ((array) $bench['input'])['capacity_mg_n_per_g'] ?? 1.5;
@@ -79,8 +85,8 @@ final readonly class GiveDose
             return Dose::query()->create([
                 ...$own, 'id' => strtoupper($id), 'vessel_id' => $body->vesselId, 'course_id' => $course?->id, 'thing' => match ($thing->id) {
                     'chloride_guard' => 'salt', 'peroxide_oxygen' => 'hydrogen_peroxide', default => $thing->good === null ? $thing->id : 'own',
-                }, 'name' => $thing->name, 'way' => $way, 'amount' => $amount, 'unit' => $unit, 'mg_l' => $thing->id === 'zeolite' || ! in_array($thing->conflict, array_keys($this->agents->agents), true) ? null : 1000 * $amount / $body->volumeL * $this->activeShare($thing, $bench),
-                'volume_l' => $body->volumeL, 'calc' => $thing->bench->calculator, 'input' => (array) $bench['input'], 'conditions' => $answer['conditions'], 'override_reason' => $unmet === [] ? null : mb_substr($text('reason'), 0, 200),
+                }, 'name' => $thing->name, 'way' => $way, 'amount' => $amount, 'unit' => $unit, 'mg_l' => $thing->id === 'zeolite' || ! in_array($thing->conflict, array_keys($this->agents->agents), true) ? null : 1000 * $amount / $volume * $this->activeShare($thing, $bench),
+                'volume_l' => $volume, 'calc' => $thing->bench->calculator, 'input' => (array) $bench['input'], 'conditions' => $answer['conditions'], 'override_reason' => $unmet === [] ? null : mb_substr($text('reason'), 0, 200),
                 'given_at' => Carbon::now(), 'minutes' => $answer['minutes'],
             ]);
         });

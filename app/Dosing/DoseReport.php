@@ -113,7 +113,7 @@ final readonly class DoseReport
             'refusals' => $judged['refusals'], 'conditions' => $judged['conditions'],
             'bench' => $refused ? [...$bench, 'figures' => [], 'steps' => [], 'measure' => null] : $bench,
             'amount' => $unit === null ? null : $amount, 'unit' => $unit,
-            'measure' => $amount === null || $unit === null ? null : ($unit === 'g' ? Measures::grams($amount, $thing->conflict === 'salt') : Measures::millilitres($amount, is_numeric($input['cap_ml'] ?? null) ? (float) $input['cap_ml'] : $thing->good?->cap_ml)),
+            'measure' => $amount === null || $unit === null ? null : ($unit === 'g' ? Measures::grams($amount, $thing->conflict === 'salt', self::scale($typed)) : Measures::millilitres($amount, is_numeric($input['cap_ml'] ?? null) ? (float) $input['cap_ml'] : $thing->good?->cap_ml)),
             'rounding' => $amount === null || $unit === null ? null : 'rounded down from '.Say::number($amount, 5)." {$unit}",
             'split' => $amount === null || $unit === null || $body->vesselId !== null ? [] : $this->split($system, $amount, $unit),
             'stock' => $amount === null || $unit === null ? null : $this->stock($typed, $amount, $unit),
@@ -132,7 +132,9 @@ final readonly class DoseReport
     {
         $fixed = ['volume_l' => max(0.1, $body->volumeL)];
         if ($thing->bench->calculator === 'dose.treatment') {
-            $fixed = [...$state->input, ...$fixed, 'agent' => $thing->agent->id ?? 'own'];
+            // In a bath of its own it meets the fish and the water, and nothing of the loop.
+            $met = $thing->apart ? array_intersect_key($state->input, array_flip(['temp_c', 'ph', 'alkalinity_mg_l', 'hardness_mg_l', 'do_mg_l'])) : $state->input;
+            $fixed = [...$met, ...$fixed, 'agent' => $thing->agent->id ?? 'own'];
             $fixed['temp_c'] ??= 18.0;
         }
 
@@ -155,6 +157,18 @@ final readonly class DoseReport
 
             return ['name' => $vessel->name, 'text' => $unit === 'g' ? Measures::grams($part) : Measures::millilitres($part)];
         })->all());
+    }
+
+    /**
+     * What the keeper's scale reads to, g.
+     *
+     * @param  array<array-key, mixed>  $typed
+     */
+    public static function scale(array $typed): ?float
+    {
+        $text = is_string($typed['scale_g'] ?? null) ? str_replace(',', '.', trim($typed['scale_g'])) : '';
+
+        return is_numeric($text) && (float) $text >= 0.001 && (float) $text <= 1000 ? (float) $text : null;
     }
 
     /** How fast the trickle that runs takes out whatever is given. */

@@ -75,7 +75,8 @@ final class Dose extends Part
      */
     public function afterwards(float $volumeL): ?string
     {
-        $off = $volumeL > 0 ? 100 * ($this->volume_l / $volumeL - 1) : 0.0;
+        // A bath has a volume of its own.
+        $off = $volumeL > 0 && $this->way === 'prolonged' ? 100 * ($this->volume_l / $volumeL - 1) : 0.0;
         if (abs($off) < self::VOLUME_MATTERS_PCT) {
             return null;
         }

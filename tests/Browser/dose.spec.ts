@@ -68,7 +68,7 @@ test('the sheet for the shed is printed with the amount, the order of work and r
   await page.goto('/press-room/dose')
   await page.getByLabel('What is to be given').selectOption('Formalin')
   await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeVisible()
-  const pdf = await page.pdf({ format: 'A5' })
+  const pdf = await page.pdf({ preferCSSPageSize: true })
   const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf }).toString()
   expect(text).toContain('Press Room: Formalin')
   expect(text).toMatch(/134 mL/)

@@ -240,6 +240,18 @@ final class DoseTest extends TestCase
         self::assertEqualsWithDelta(2.0, $items['course_praziquantel']['figure']['value'], 1e-9, '2 mg/L in 1,000 L of new water');
     }
 
+    public function test_a_salt_dip_stands_apart_from_the_loop_on_its_own_water_and_goes_by_the_keepers_scale(): void
+    {
+        $this->charge()->assertOk();
+        $dip = $this->bench('salt_dip', '&way=dip&volume_l=80&scale_g=25');
+        // 20 g/L in 80 L; zeolite hangs in the loop, and the dip is not in it.
+        self::assertSame([[], 1600, '1,600 g', 5], [$dip['refusals'], (int) $dip['amount'], $dip['measure'], $dip['minutes']]);
+        self::assertSame('1,575 g', $this->bench('salt_dip', '&way=dip&volume_l=79&scale_g=25')['measure']);
+        $this->give(['thing' => 'salt_dip', 'way' => 'dip', 'volume_l' => '80'])->assertOk()->assertJsonPath('given.0.text', '1,600 g of salt dip, in a bath of its own as a dip on 80 L');
+        self::assertNull($this->getJson('/api/systems/long-vat/dose')->json('given.0.flag'));
+        self::assertSame(5, $this->getJson('/api/timers')->json('0.minutes'));
+    }
+
     public function test_whoever_only_reads_gives_nothing(): void
     {
         $this->actingAs($this->person('vet@yard.example', Role::Reader));

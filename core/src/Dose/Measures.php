@@ -10,7 +10,7 @@ use Ironwort\Core\Measure\Say;
  * Amounts in the tools keepers have: kitchen scales, a jewellery scale for little, measuring cups, caps, teaspoons.
  *
  * Rounded down to the step of the tool, so that what is weighed is never more than what was worked out. A
- * teaspoon is 5 mL; of salt it weighs 6 g.
+ * teaspoon is 5 mL; of salt it weighs 6 g; twenty drops are a millilitre.
  *
  *     1,243.6 g  →  1,240 g;   7.46 mL with caps of 5 mL  →  7.4 mL (1.4 caps)
  *
@@ -22,13 +22,21 @@ final readonly class Measures
 
     private const TEASPOON_ML = 5.0;
 
+    private const DROPS_A_ML = 20.0;
+
+    /** More is counted out in drops by nobody. */
+    private const DROPS_UP_TO_ML = 1.25;
+
     /** A dose this small is split into teaspoons no more. */
     private const SPOONS_UP_TO = 12.0;
 
-    /** @param  bool  $salt  whether teaspoons of table or pond salt can be said beside */
-    public static function grams(float $grams, bool $salt = false): string
+    /**
+     * @param  bool  $salt  whether teaspoons of table or pond salt can be said beside
+     * @param  ?float  $step  what the keeper's scale reads to, g; null where the usual one is taken
+     */
+    public static function grams(float $grams, bool $salt = false, ?float $step = null): string
     {
-        $weighed = self::down($grams);
+        $weighed = self::down($grams, $step);
         $said = $weighed >= 10000 ? Say::number($weighed / 1000, 4).' kg' : Say::number($weighed, 5).' g';
         $spoons = $weighed / self::TEASPOON_SALT_G;
 
@@ -42,15 +50,18 @@ final readonly class Measures
         if ($capMl !== null && $capMl > 0) {
             return $said.' ('.Say::number(floor(10 * $poured / $capMl) / 10, 3).' caps)';
         }
+        if ($poured < self::DROPS_UP_TO_ML && $poured > 0) {
+            return $said.' ('.Say::number(floor(self::DROPS_A_ML * $poured), 3).' drops)';
+        }
         $spoons = $poured / self::TEASPOON_ML;
 
         return $said.($spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO ? ' ('.Say::number(floor(4 * $spoons) / 4, 3).' teaspoons)' : '');
     }
 
-    /** Down to the step of the scale or cup that would be used for so much. */
-    public static function down(float $amount): float
+    /** Down to the step of the scale or cup that would be used for so much, or to a step that is given. */
+    public static function down(float $amount, ?float $step = null): float
     {
-        $step = match (true) {
+        $step = $step !== null && $step > 0 ? $step : match (true) {
             $amount < 1 => 0.01,
             $amount < 20 => 0.1,
             $amount < 500 => 1.0,

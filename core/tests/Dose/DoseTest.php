@@ -7,7 +7,10 @@ namespace Ironwort\Core\Tests\Dose;
 use Ironwort\Core\Data\Library;
 use Ironwort\Core\Dose\ChloramineT;
 use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Dose\CoursePlan;
+use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Tests\Calculations;
+use Ironwort\Core\Tests\Reference;
 use PHPUnit\Framework\TestCase;
 
 /** Doses against published rules, stoichiometry and arithmetic by hand; and what must never meet. */
@@ -142,6 +145,47 @@ final class DoseTest extends TestCase
         self::assertEqualsWithDelta(10 * exp(-0.24), $this->figure('dose.residual', ['volume_l' => 1000, 'dose_mg_l' => 10, 'target_mg_l' => 0, 'hours' => 24, 'flow_l_h' => 10], 'residual_mg_l'), 1e-9);
         self::assertSame(0.0, $this->figure('dose.residual', [...$half, 'changes' => [['at_h' => 6, 'change_pct' => 100]]], 'residual_mg_l'));
         self::assertSame(['changes.0.at_h'], array_keys($this->errors('dose.residual', [...$half, 'changes' => [['at_h' => 30, 'change_pct' => 10]]])));
+    }
+
+    /** Decay and trickle together by scipy's solve_ivp: dC/dt = -(ln 2/half + Q/V) C, as a trickle of so much more water. */
+    public function test_a_residual_agrees_with_numerical_integration(): void
+    {
+        foreach ([[5.0, 36.0, 40.0, 3000.0, 2.0], [2.5, 96.0, 120.0, 4200.0, 6.5], [15.0, 4.0, 0.0, 800.0, 0.5]] as [$dose, $half, $flow, $volume, $days]) {
+            $litresADay = 24 * $flow + 24 * log(2) / $half * $volume;
+            $expected = Reference::python('exchange_scipy.py', ["{$dose} 0 0 {$litresADay} {$volume} {$days}"])[0];
+            self::assertEqualsWithDelta($expected, $this->figure('dose.residual', ['volume_l' => $volume, 'dose_mg_l' => $dose, 'target_mg_l' => $dose, 'hours' => 24 * $days, 'half_life_h' => $half, 'flow_l_h' => $flow], 'residual_mg_l'), 1e-6 * $dose);
+        }
+    }
+
+    public function test_a_course_says_what_to_do_about_a_dose_that_was_missed(): void
+    {
+        $states = static fn (array $given, float $today): array => array_column(CoursePlan::of(3, 7.0, $given, $today)->doses, 'state');
+        self::assertSame(['given', 'to_come', 'to_come'], $states([0.0], 3.0));
+        self::assertSame(['given', 'due', 'to_come'], $states([0.0], 7.2));
+        self::assertSame(['given', 'late', 'to_come'], $states([0.0], 9.0));
+        self::assertStringContainsString('late by 2 days: give it now', CoursePlan::of(3, 7.0, [0.0], 9.0)->says);
+        self::assertTrue(CoursePlan::of(3, 7.0, [0.0], 15.0)->broken);
+        // Given late, the rest counts on from it.
+        self::assertSame([0.0, 9.0, 16.0], array_column(CoursePlan::of(3, 7.0, [0.0, 9.0], 10.0)->doses, 'day'));
+        self::assertTrue(CoursePlan::of(3, 7.0, [0.0, 7.0, 14.0], 14.0)->complete);
+    }
+
+    public function test_a_charge_fills_by_what_is_made_or_brought_and_holds_less_each_time_and_in_salt(): void
+    {
+        $charge = ['mass_g' => 1000, 'production_g_d' => 0.15, 'days_in' => 4, 'cycles' => 1];
+        // 1.5 mg/g, a tenth lost: 1.35 g N; 0.6 g taken in four days; five days to go.
+        self::assertEqualsWithDelta([1.35, 0.6, 5.0], [$this->figure('dose.charge', $charge, 'holds_g'), $this->figure('dose.charge', $charge, 'used_g'), $this->figure('dose.charge', $charge, 'full_in_d')], 1e-9);
+        self::assertEqualsWithDelta(0.675, $this->figure('dose.charge', [...$charge, 'salinity_g_l' => 0.15], 'holds_g'), 1e-9);
+        self::assertEqualsWithDelta(0.048, $this->figure('dose.charge', [...$charge, 'tan_mg_l' => 0.2, 'flow_l_h' => 10], 'takes_g_d'), 1e-9);
+        self::assertSame('danger', $this->calculate('dose.charge', [...$charge, 'salinity_g_l' => 1])->cautions[0]->level->value);
+    }
+
+    public function test_amounts_are_said_in_the_keepers_tools_and_never_rounded_up(): void
+    {
+        self::assertSame(['62 g', '1,240 g', '9.9 g', '12.5 kg'], array_map(Measures::grams(...), [62.9, 1243.6, 9.96, 12540.0]));
+        self::assertSame('60 g (10 teaspoons)', Measures::grams(60.4, true));
+        self::assertSame('62.5 g', Measures::grams(62.9, false, 0.5));
+        self::assertSame(['7.4 mL (1.4 caps)', '0.3 mL (6 drops)', '50 mL (10 teaspoons)'], [Measures::millilitres(7.46, 5.0), Measures::millilitres(0.3), Measures::millilitres(50.0)]);
     }
 
     public function test_the_demand_of_the_water_is_found_between_brown_and_pink(): void

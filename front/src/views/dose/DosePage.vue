@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounce } from '@vueuse/core'
+import { useDebounce, useLocalStorage } from '@vueuse/core'
 import { NButton } from 'naive-ui'
 import { ulid } from 'ulid'
 import { computed, ref, watch } from 'vue'
@@ -23,6 +23,7 @@ const thing = ref('')
 const body = ref('')
 const purpose = ref('')
 const stock = ref('')
+const scale = useLocalStorage('scale-g', '')
 const typed = ref<Record<string, string>>({})
 const met = ref<string[]>([])
 const reason = ref('')
@@ -33,7 +34,7 @@ watch(thing, () => {
   stock.value = ''
   give.reset()
 })
-const asked = useDebounce(computed(() => Object.fromEntries(Object.entries({ ...typed.value, thing: thing.value, body: body.value, stock_l: stock.value }).filter(([, text]) => text.trim() !== ''))), 250)
+const asked = useDebounce(computed(() => Object.fromEntries(Object.entries({ ...typed.value, thing: thing.value, body: body.value, stock_l: stock.value, scale_g: scale.value }).filter(([, text]) => text.trim() !== ''))), 250)
 const dose = useDose(() => props.system.slug, asked)
 const page = computed(() => dose.data.value)
 const found = computed(() => (page.value?.thing?.id === thing.value ? page.value.thing : null))
@@ -46,7 +47,7 @@ const unmet = computed(() => found.value?.conditions.filter((text) => !met.value
 
 const give = useSend(
   () => props.system.slug,
-  (course: boolean) => answer(() => api.PUT('/api/systems/{system}/doses/{id}', { params: { path: { system: props.system.slug, id: ulid() } }, body: { ...typed.value, thing: thing.value, body: body.value, met: met.value, reason: reason.value, course: course ? 'yes' : 'no' } })),
+  (course: boolean) => answer(() => api.PUT('/api/systems/{system}/doses/{id}', { params: { path: { system: props.system.slug, id: ulid() } }, body: { ...typed.value, thing: thing.value, body: body.value, scale_g: scale.value, met: met.value, reason: reason.value, course: course ? 'yes' : 'no' } })),
   () => (thing.value = ''),
 )
 const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
@@ -85,7 +86,7 @@ const print = () => window.print()
             <p class="soft small">{{ found.rounding }}, to the step of a scale or cup.</p>
             <p v-if="found.split.length">By bay: <template v-for="(row, i) in found.split" :key="row.name"><template v-if="i">, </template>{{ row.name }} <b>{{ row.text }}</b></template></p>
             <p v-if="found.wash_out && found.way === 'prolonged'">{{ found.wash_out }}</p>
-            <div class="fields"><TypedField v-model="stock" label="As a stock, in" unit="L" /></div>
+            <div class="fields"><TypedField v-model="stock" label="As a stock, in" unit="L" /><TypedField v-if="found.unit === 'g'" v-model="scale" label="Your scale reads to" unit="g" /></div>
             <p v-if="found.stock"><b>{{ found.stock }}</b></p>
             <ol class="order"><li v-for="step in found.order" :key="step">{{ step }}</li></ol>
             <template v-if="writes">

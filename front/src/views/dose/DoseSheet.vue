@@ -29,6 +29,13 @@ const cautions = computed(() => props.found.bench.cautions.filter((row) => row.l
   </section>
 </template>
 
+<style>
+@page sheet {
+  size: A5;
+  margin: 10mm;
+}
+</style>
+
 <style scoped>
 .sheet {
   display: none;
@@ -37,6 +44,7 @@ const cautions = computed(() => props.found.bench.cautions.filter((row) => row.l
 @media print {
   .sheet {
     display: block;
+    page: sheet;
     font-size: 14pt;
     color: #000;
   }
