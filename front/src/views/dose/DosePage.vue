@@ -135,6 +135,7 @@ const print = () => window.print()
 
 .fields > .wide {
   width: 20rem;
+  max-width: 100%;
 }
 
 .state {

@@ -110,8 +110,10 @@ const BOUNDS: Record<string, string> = { oxygen: 'then oxygen is dangerous for t
 </template>
 
 <style scoped>
-.ways > .field {
-  width: 8.5rem;
+@media (min-width: 721px) {
+  .ways > .field {
+    width: 8.5rem;
+  }
 }
 
 .scroll {
