@@ -93,7 +93,7 @@ final readonly class FilterQuestion
             'change_l_d' => $whatIf->number('change_l_d'), 'source_no3_n_mg_l' => $whatIf->number('source_no3_mg_l') === null ? null : $whatIf->number('source_no3_mg_l') / 4.4268,
         ];
         $input = [...$input, ...array_filter($optional, static fn (?float $value): bool => $value !== null)];
-        $active = $this->active($system, $input);
+        $active = $this->active($system, $input, $values['do_mg_l']);
 
         return $active === null ? $input : [...$input, 'active_pct' => $active * (1 - ($whatIf->number('lost_pct') ?? 0.0) / 100)];
     }
@@ -120,14 +120,14 @@ final readonly class FilterQuestion
      * How much of the surface lives, from the keeper's own figure or from the load of the last weeks, less what befell it.
      *
      * @param  array<string, mixed>  $input  of `filter.balance`
+     * @param  float  $oxygen  mg/L
      * @return ?float percent; null without a filter
      */
-    private function active(System $system, array $input): ?float
+    private function active(System $system, array $input, float $oxygen): ?float
     {
         if ($input['stages'] === []) {
             return null;
         }
-        $balance = $this->registry->run('filter.balance', $input);
         $judged = $system->stages->filter(fn (Stage $stage): bool => $stage->maturity_pct !== null && $this->kinds->get($stage->kind)->nitrifies());
         if ($judged->isNotEmpty()) {
             $weight = $judged->sum(static fn (Stage $stage): float => max(1e-6, $stage->media_l));
@@ -135,7 +135,8 @@ final readonly class FilterQuestion
             return $judged->sum(static fn (Stage $stage): float => max(1e-6, $stage->media_l) * (float) $stage->maturity_pct) / $weight;
         }
         $temp = is_numeric($input['temp_c']) ? (float) $input['temp_c'] : 20.0;
-        $colony = new Colony($balance->number('greatest_g_d'), $balance->number('flat_out_pct') / 100, $temp);
+        $reach = $this->registry->run('filter.reach', [...array_intersect_key($input, array_flip(['temp_c', 'ph', 'alkalinity_mg_l', 'walls_m2', 'stages'])), 'do_mg_l' => $oxygen]);
+        $colony = new Colony($reach->number('greatest_g_d'), $reach->number('flat_out_pct') / 100, $temp);
         /** @var Collection<int, FeedFigure> $plans */
         $plans = FeedFigure::query()->where('system_id', $system->id)->orderBy('since')->get();
         /** @var Collection<int, Setback> $setbacks */

@@ -34,6 +34,7 @@ use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Filter\FromReadingsCalculator;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
 use Ironwort\Core\Filter\NoFilterCalculator;
+use Ironwort\Core\Filter\ReachCalculator;
 use Ironwort\Core\Filter\SinglePassCalculator;
 use Ironwort\Core\Filter\SizeCalculator;
 use Ironwort\Core\Filter\SolidsCalculator;
@@ -112,6 +113,7 @@ final readonly class Registry
             new FilterCapacityCalculator($library->media(), $rows),
             new FilterBalanceCalculator($rows, $library->stageKinds(), $aeration),
             new SinglePassCalculator,
+            new ReachCalculator($rows, $library->stageKinds()),
             new NoFilterCalculator,
             new FromReadingsCalculator,
             new SizeCalculator($library->media(), $library->stageKinds()),

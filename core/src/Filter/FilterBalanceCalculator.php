@@ -29,9 +29,6 @@ final readonly class FilterBalanceCalculator implements Calculator
 {
     private const BICARBONATE_PER_CACO3 = 1.6787;
 
-    /** Ammonia at which no surface is short of it, mg/L as N. */
-    private const PLENTY_MG_L = 50.0;
-
     public function __construct(private StageRows $rows, private StageKinds $kinds, private AerationInputs $aeration)
     {
     }
@@ -87,7 +84,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             new Output('spare_pct', '%'), new Output('spare_now_pct', '%'), new Output('limiting'),
             new Output('tan_mg_l', 'mg/L as N'), new Output('nh3_n_mg_l', 'mg/L as N'), new Output('no2_n_mg_l', 'mg/L as N'), new Output('do_mg_l', 'mg/L'), new Output('no3_n_mg_l', 'mg/L as N'),
             new Output('nitrified_g_d', 'g N/d'), new Output('changed_g_d', 'g N/d'),
-            new Output('alkalinity_fall_mg_l_w', 'mg/L'), new Output('bicarbonate_g_w', 'g'), new Output('active_pct', '%'), new Output('greatest_g_d', 'g N/d'), new Output('hardest_pct', '%'), new Output('flat_out_pct', '%'),
+            new Output('alkalinity_fall_mg_l_w', 'mg/L'), new Output('bicarbonate_g_w', 'g'), new Output('active_pct', '%'), new Output('greatest_g_d', 'g N/d'), new Output('hardest_pct', '%'),
             new Output('headroom_now'), new Output('headroom_grown'), new Output('first'), new Output('steps'), new Output('stages_off'),
         ];
     }
@@ -108,7 +105,6 @@ final readonly class FilterBalanceCalculator implements Calculator
         $loop = LoopCapacity::of($stages, $water->after($limits->tan, $settled->oxygen), Colony::B1 / Colony::MU1);
         $capacity = $balance->carries($limits->tan, $settled->oxygen);
         $hardest = $balance->greatest() > 0 ? min(1.0, $balance->asItIs(1.0)->uptake($limits->tan, $settled->oxygen) / $balance->greatest()) : 0.0;
-        $flatOut = $balance->greatest() > 0 ? min(1.0, $balance->asItIs(1.0)->uptake(self::PLENTY_MG_L, $settled->oxygen) / $balance->greatest()) : 0.0;
         $colony = new Colony($balance->greatest(), $hardest, $temp);
         $share = ($given->numberOrNull('active_pct') ?? 100 * $colony->settles($load->tan())) / 100;
         $now = $balance->asItIs($share);
@@ -142,7 +138,6 @@ final readonly class FilterBalanceCalculator implements Calculator
             'active_pct' => 100 * $share,
             'greatest_g_d' => $balance->greatest(),
             'hardest_pct' => 100 * $hardest,
-            'flat_out_pct' => 100 * $flatOut,
             'headroom_now' => $nowRoom,
             'headroom_grown' => $grownRoom,
             'first' => $first['limit'] ?? null,

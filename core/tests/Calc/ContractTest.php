@@ -37,6 +37,7 @@ final class ContractTest extends TestCase
         'filter.single_pass' => ['flow_l_h' => 8000, 'in_mg_l' => 0.3, 'out_mg_l' => 0.24],
         'filter.size' => ['load_g_d' => 20, 'volume_l' => 10000, 'temp_c' => 23, 'ph' => 7.6, 'do_in_mg_l' => 7.5, 'tan_mg_l' => 0.5, 'alkalinity_mg_l' => 120],
         'filter.from_readings' => ['volume_l' => 10000, 'load_g_d' => 30, 'readings' => [['day' => 0, 'low_mg_l' => 0.2, 'high_mg_l' => 0.3], ['day' => 7, 'low_mg_l' => 0.2, 'high_mg_l' => 0.3], ['day' => 14, 'low_mg_l' => 0.2, 'high_mg_l' => 0.3], ['day' => 21, 'low_mg_l' => 0.2, 'high_mg_l' => 0.3]]],
+        'filter.reach' => ['temp_c' => 18, 'ph' => 7.5, 'alkalinity_mg_l' => 90, 'do_mg_l' => 8, 'walls_m2' => 20, 'stages' => [['kind' => 'moving_bed', 'medium' => 'moving_carrier', 'media_l' => 200, 'flow_l_h' => 8000, 'air_l_min' => 50]]],
         'filter.no_filter' => ['volume_l' => 600, 'biomass_kg' => 1.5, 'temp_c' => 20, 'ph' => 7.4],
         'filter.solids' => ['feed_g_d' => 200, 'temp_c' => 20, 'stages' => [['kind' => 'vortex', 'flow_l_h' => 9000, 'media_l' => 300, 'days_since_flush' => 7]]],
         'nitrate.sinks' => ['no3_n_mg_l' => 8, 'production_g_d' => 10, 'temp_c' => 20, 'change_l_d' => 500],

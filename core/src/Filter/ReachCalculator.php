@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+use Ironwort\Core\Aeration\Aeration;
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Water\WaterInputs;
+
+/**
+ * What all the surface of a system takes when it is grown and short of nothing, and how much of that this water lets
+ * it reach where ammonia stands as high as it must: the frame in which a filter's past is followed.
+ *
+ * @see ArealRate for formulas, validity and sources
+ */
+final readonly class ReachCalculator implements Calculator
+{
+    /** Ammonia at which no surface is short of it, mg/L as N. */
+    private const PLENTY_MG_L = 50.0;
+
+    public function __construct(private StageRows $rows, private StageKinds $kinds)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'filter.reach';
+    }
+
+    public function title(): string
+    {
+        return 'The most a grown surface takes';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            WaterInputs::temperature(), WaterInputs::ph(), WaterInputs::alkalinity(), WaterInputs::salinity(),
+            Input::number('do_mg_l', 'Oxygen', 'mg/L', 0, 30),
+            Input::number('walls_m2', 'Walls and stones', 'm²', 0, 1e6)->or(0.0),
+            $this->rows->input(),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('greatest_g_d', 'g N/d'), new Output('flat_out_pct', '%')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $temp = $given->number('temp_c');
+        $walls = new Stage($this->kinds->get('settlement'), 1000.0, $given->number('walls_m2'), 1.0, null, 0.0, 1.0, 0.0);
+        $water = new Water(0.0, 0.0, $temp, $given->number('ph'), $given->number('alkalinity_mg_l'), $given->number('salinity_g_l'));
+        $balance = new Balance($this->rows->read($given), $walls, $water, new Aeration([], 0.0, $temp));
+        $greatest = $balance->greatest();
+        $flatOut = $greatest > 0 ? min(1.0, $balance->asItIs(1.0)->uptake(self::PLENTY_MG_L, $given->number('do_mg_l')) / $greatest) : 0.0;
+        $work = new Working;
+        $work->step('All surface, grown and clean, with nothing short.', 'Σ area × r20 × 1.09^(t − 20)', Say::number($temp).' °C', Say::number($greatest).' g N/d');
+        $work->step('What oxygen, pH, alkalinity and flow leave of it, however high ammonia stands.', 'uptake / greatest', Say::number($given->number('do_mg_l')).' mg/L of oxygen', Say::number(100 * $flatOut, 3).' %');
+        $work->cite('fitted-areal-rates', 'rusten-2006', 'downing-1964');
+
+        return $work->result(['greatest_g_d' => $greatest, 'flat_out_pct' => 100 * $flatOut]);
+    }
+}
