@@ -98,6 +98,8 @@ final readonly class DoseReport
     {
         $judged = $this->judge($thing, $state);
         $bench = $this->benches->of($thing->bench, $system, $water, $typed, $this->fixed($system, $thing, $body, $state));
+        $over = $this->onTop($thing, $state, $bench);
+        $judged['refusals'] = [...$judged['refusals'], ...($over === null ? [] : [$over])];
         $said = [...$judged['conditions'], ...($thing->agent === null ? [] : [$thing->agent->hazards.' '.$thing->agent->stop])];
         $bench['cautions'] = array_values(array_filter((array) $bench['cautions'], static fn (mixed $caution): bool => is_array($caution) && ! in_array($caution['text'] ?? '', $said, true)));
         $refused = $judged['refusals'] !== [] || $bench['refused'] === true;
@@ -121,6 +123,25 @@ final readonly class DoseReport
             'course' => $thing->agent !== null && $way === 'prolonged' && $amount !== null && isset($state->input['temp_c']) && is_float($state->input['temp_c']) ? ['repeats' => $thing->agent->repeats, 'every_d' => $thing->agent->interval($state->input['temp_c'])] : null,
             'minutes' => $thing->agent?->exposure($way), 'way' => $way, 'wash_out' => $this->washOut($system, $body),
         ];
+    }
+
+    /**
+     * Why a full dose of what is in the water already would be too much.
+     *
+     * @param  array<string, mixed>  $bench
+     */
+    private function onTop(Thing $thing, DoseState $state, array $bench): ?string
+    {
+        $left = $state->present[$thing->id]['mg_l'] ?? null;
+        $input = (array) $bench['input'];
+        $range = $thing->agent?->range('prolonged');
+        if ($left === null || $left <= 0 || $range === null || $thing->apart || ($input['way'] ?? 'prolonged') !== 'prolonged') {
+            return null;
+        }
+        $dose = is_numeric($input['dose_mg_l'] ?? null) ? (float) $input['dose_mg_l'] : $range[2];
+        $unit = $thing->agent->unit === 'mL' ? 'µL/L' : 'mg/L';
+
+        return $left + $dose <= $range[1] * 1.001 ? null : 'There are '.Say::number($left, 2)." {$unit} of it in the water still; with ".Say::number($dose, 3).' more it would be above '.Say::number($range[1], 3).'. Give what is missing on the Course page, or a smaller dose.';
     }
 
     /**

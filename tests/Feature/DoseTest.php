@@ -114,7 +114,9 @@ final class DoseTest extends TestCase
         self::assertStringContainsString('carbon', $condition);
         $this->give(['thing' => 'praziquantel'])->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
         $this->give(['thing' => 'praziquantel', 'met' => [$condition]])->assertOk();
-        $this->give(['thing' => 'praziquantel', 'reason' => 'the carbon is spent'], '01JD00000000000000000000D2')->assertOk();
+        self::assertStringContainsString('2.5 mg/L of it in the water still', $this->bench('praziquantel')['refusals'][0]);
+        $this->give(['thing' => 'praziquantel', 'reason' => 'once more'], '01JD00000000000000000000D2')->assertUnprocessable()->assertJsonStructure(['errors' => ['thing']]);
+        $this->give(['thing' => 'copper_sulfate', 'reason' => 'the carbon is spent'], '01JD00000000000000000000D2')->assertOk();
         $texts = array_column($this->getJson('/api/systems/long-vat/book?kinds=doses')->assertOk()->json('entries'), 'text');
         self::assertStringContainsString('Given all the same: the carbon is spent.', implode(' ', $texts));
     }
