@@ -145,6 +145,10 @@ final readonly class BenchReport
     /** @return list<string> equal doses one after another, in words */
     private static function steps(Result $result): array
     {
+        $schedule = $result->figures['schedule'] ?? null;
+        if (is_array($schedule) && count($schedule) > 1) {
+            return array_values(array_map(static fn (mixed $row): string => is_array($row) && is_numeric($row['hour'] ?? null) && is_numeric($row['dose_g'] ?? null) ? 'After '.Say::number((float) $row['hour']).' h: '.Measures::grams((float) $row['dose_g'], true) : '', $schedule));
+        }
         $steps = $result->figures['steps'] ?? null;
         if (! is_array($steps) || count($steps) < 2) {
             return [];

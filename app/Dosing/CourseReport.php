@@ -49,7 +49,7 @@ final readonly class CourseReport
         return [
             'temp_c' => $temp, 'temp_assumed' => $water->get(Parameter::Temperature) === null,
             'courses' => array_values($courses->map(fn (Course $course): array => [...$this->course($system, $course, $temp), ...($course->ended_at === null ? $this->judged($system, $water, $course) : ['refusals' => [], 'conditions' => []])])->all()),
-            'charges' => $this->charges($system, $water), 'culture' => $this->culture($system, $water),
+            'washes' => $this->washes($system, $courses), 'charges' => $this->charges($system, $water), 'culture' => $this->culture($system, $water),
         ];
     }
 
@@ -117,21 +117,54 @@ final readonly class CourseReport
         ];
     }
 
+    /**
+     * What was given outside a course and is in the water still, as it washes out.
+     *
+     * @param  Collection<int, Course>  $courses
+     * @return list<array{name: string, unit: string, left: string, curve: list<array{t: int, mg_l: float}>}>
+     */
+    private function washes(System $system, Collection $courses): array
+    {
+        $body = Body::find($system, $this->cutOff, null);
+        $running = $courses->filter(static fn (Course $course): bool => $course->ended_at === null)->map(static fn (Course $course): string => $course->thing)->all();
+        $rows = [];
+        foreach ($this->residuals->now($system, $body) as $thing => $present) {
+            if (($present['mg_l'] ?? 0.0) <= 0 || in_array($thing, $running, true)) {
+                continue;
+            }
+            /** @var Collection<int, Dose> $doses */
+            $doses = Dose::query()->where('system_id', $system->id)->where('thing', $thing)->whereNull('vessel_id')->whereNull('withdrawn_at')->where('way', 'prolonged')->where('given_at', '>=', Carbon::now()->subDays(60))->orderBy('given_at')->limit(100)->get();
+            $unit = ($this->agents->agents[$thing] ?? null)?->unit === 'mL' ? 'µL/L' : 'mg/L';
+            $rows[] = ['name' => $present['name'], 'unit' => $unit, 'left' => Say::number((float) $present['mg_l'], 3)." {$unit}", 'curve' => $this->trace($system, $doses, Carbon::now()->addDays(14))];
+        }
+
+        return $rows;
+    }
+
     /** @return list<array{t: int, mg_l: float}> what is left from the first dose to some days on, as the trickle runs now */
     private function curve(System $system, Course $course): array
     {
-        $from = $course->doses->first()?->given_at;
+        return $this->trace($system, $course->doses->toBase(), $course->ended_at ?? Carbon::now()->addDays(3));
+    }
+
+    /**
+     * @param  Collection<int, Dose>  $doses  oldest first
+     * @return list<array{t: int, mg_l: float}>
+     */
+    private function trace(System $system, Collection $doses, Carbon $to): array
+    {
+        $from = $doses->first()?->given_at;
         if ($from === null) {
             return [];
         }
-        $to = $course->ended_at ?? Carbon::now()->addDays(3);
         $seconds = max(3600.0, $from->diffInSeconds($to));
         $points = [];
         // A point right at each dose as well, so that the curve stands as high as it was.
-        $times = [...array_map(static fn (int $i): int => (int) ($from->getTimestamp() + $seconds * $i / self::CURVE_POINTS), range(0, self::CURVE_POINTS)), ...$course->doses->map(static fn (Dose $dose): int => $dose->given_at->getTimestamp() + 1)->all()];
+        $times = [...array_map(static fn (int $i): int => (int) ($from->getTimestamp() + $seconds * $i / self::CURVE_POINTS), range(0, self::CURVE_POINTS)), ...$doses->map(static fn (Dose $dose): int => $dose->given_at->getTimestamp() + 1)->all()];
         sort($times);
         foreach ($times as $time) {
-            $points[] = ['t' => $time, 'mg_l' => $this->left($system, $course, Carbon::createFromTimestamp($time))];
+            $at = Carbon::createFromTimestamp($time);
+            $points[] = ['t' => $time, 'mg_l' => (float) $doses->filter(static fn (Dose $dose): bool => $dose->given_at->lte($at))->sum(fn (Dose $dose): float => $this->residuals->left($system, $dose, $at) ?? 0.0)];
         }
 
         return $points;

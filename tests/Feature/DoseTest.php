@@ -212,12 +212,16 @@ final class DoseTest extends TestCase
         $this->travel(1)->minutes();
         $step = fn (): array => $this->bench('salt', '&target_g_l=0.3%25&steps=3');
         self::assertEqualsWithDelta(5000, $step()['amount'], 1e-6, 'a third of 3 g/L in 5,000 L');
+        self::assertSame('After 12 h: 5,000 g', $step()['bench']['steps'][1]);
         $this->give(['thing' => 'salt', 'target_g_l' => '3', 'steps' => '3'])->assertOk();
         $this->travel(1)->minutes();
         self::assertEqualsWithDelta(10000 / 3, $step()['amount'], 60, 'what is missing to 3 g/L in three steps more, weighed down');
         $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C2', ['kind' => 'batch', 'change_pct' => '50'])->assertOk();
         $this->travel(1)->minutes();
         self::assertEqualsWithDelta(12500 / 3, $step()['amount'], 60, 'half of the first gram has gone with the change');
+        $wash = $this->getJson('/api/systems/long-vat/courses')->assertOk()->json('washes.0');
+        self::assertSame(['Salt', 'mg/L'], [$wash['name'], $wash['unit']]);
+        self::assertEqualsWithDelta(500, (float) str_replace(',', '', $wash['left']), 1.0);
         $this->give(['thing' => 'salt', 'target_g_l' => '16'], '01JD00000000000000000000D5')->assertUnprocessable()->assertJsonStructure(['errors' => ['target_g_l']]);
     }
 

@@ -60,6 +60,10 @@ const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifica
         <ul class="rows"><li v-for="step in course.after" :key="step.key"><span :class="{ soft: step.done }">{{ step.text }}</span> <b v-if="step.done" class="small">done</b><button v-else-if="writes" type="button" class="link-button small" @click="after.send({ course: course.id, step: step.key })">Done</button></li></ul>
       </template>
     </section>
+    <section v-for="wash in page.washes" :key="wash.name" class="part" :aria-label="`${wash.name} washing out`">
+      <h2>{{ wash.name }} <span class="soft small">{{ wash.left }} left, by decay, changes and trickle; two weeks on if nothing is given</span></h2>
+      <ResidualCurve :course="wash" />
+    </section>
     <ChargeList :system="system" :page="page" :writes="writes" />
     <section class="part" aria-label="Cultures"><h2>Bacterial culture</h2><p>{{ page.culture }}</p></section>
   </template>

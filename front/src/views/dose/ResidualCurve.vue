@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { CoursePage } from '@/api/types'
 
-const props = defineProps<{ course: CoursePage['courses'][number] }>()
+const props = defineProps<{ course: Pick<CoursePage['courses'][number], 'curve' | 'unit'> }>()
 const WIDTH = 900
 const HEIGHT = 130
 const drawing = computed(() => {
