@@ -75,7 +75,12 @@ final readonly class DoseReport
             return $thing->agent === null && in_array($thing->conflict, ['binder', 'bicarbonate', 'salt', 'zeolite'], true) ? $this->lists($thing, [...$state->input, 'temp_c' => 18.0]) : ['refusals' => ['The temperature was never tested: what an agent does to fish follows from it.'], 'conditions' => []];
         }
 
-        return $this->lists($thing, $state->input);
+        $judged = $this->lists($thing, $state->input);
+        if ($thing->agent !== null && ! $thing->apart && isset($state->present['own'])) {
+            $judged['conditions'][] = "{$state->present['own']['name']} is in the water still: read both labels, or change water and wait.";
+        }
+
+        return $judged;
     }
 
     /**

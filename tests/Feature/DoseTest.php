@@ -258,6 +258,15 @@ final class DoseTest extends TestCase
         self::assertSame(5, $this->getJson('/api/timers')->json('0.minutes'));
     }
 
+    public function test_an_agent_of_ones_own_goes_by_its_label_and_is_remembered_by_the_next(): void
+    {
+        $this->putJson('/api/goods/01JD00000000000000000000B2', ['name' => 'Pond powder', 'kind' => 'agent', 'label_ml' => '25', 'label_treats_l' => '1000', 'unit' => 'g'])->assertOk();
+        self::assertSame('125 g', $this->bench('own_01JD00000000000000000000B2')['measure'], '25 g to 1,000 L, 5,000 L');
+        $this->give(['thing' => 'own_01JD00000000000000000000B2'])->assertOk();
+        self::assertStringContainsString('Pond powder is in the water still: read both labels', implode(' ', $this->bench('formalin')['conditions']));
+        $this->give(['thing' => 'formalin'], '01JD00000000000000000000D6')->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
+    }
+
     public function test_whoever_only_reads_gives_nothing(): void
     {
         $this->actingAs($this->person('vet@yard.example', Role::Reader));

@@ -30,7 +30,7 @@ const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignif
     <line v-if="drawing.now !== null" :x1="drawing.now" :x2="drawing.now" y1="12" :y2="HEIGHT - 22" class="now" />
     <text x="6" y="14">{{ number(drawing.most) }} {{ course.unit }}</text>
     <text x="6" :y="HEIGHT - 6">first dose</text>
-    <text v-if="drawing.now !== null" :x="drawing.now" :y="HEIGHT - 6" text-anchor="middle">now</text>
+    <text v-if="drawing.now !== null && drawing.now > 110" :x="drawing.now" :y="HEIGHT - 6" text-anchor="middle">now</text>
   </svg>
 </template>
 
