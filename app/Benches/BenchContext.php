@@ -16,6 +16,7 @@ use App\Reports\FilterQuestion;
 use App\Reports\Judging;
 use App\Reports\LatestWater;
 use App\Reports\VolumeReport;
+use Ironwort\Core\Dose\Standing;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
@@ -23,9 +24,6 @@ use Ironwort\Core\Measure\Say;
 final readonly class BenchContext
 {
     private const READINGS = ['tan_mg_l', 'no2_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'ph', 'temp_c', 'salinity_g_l', 'do_mg_l'];
-
-    /** A reading older than this is called stale, days. Common practice, no source. */
-    private const STALE_D = 7;
 
     public function __construct(private VolumeReport $volumes, private ExpectedWater $expected, private FilterQuestion $question, private CapacityReport $capacity, private Judging $judging)
     {
@@ -50,7 +48,7 @@ final readonly class BenchContext
             }
             $parameter = Parameter::from($key);
             $value = $reckoned[$key] ?? $entry->value;
-            $stale = $entry->taken_at->diffInDays(now()) > self::STALE_D ? ', stale: test again' : '';
+            $stale = $entry->taken_at->diffInDays(now()) > Standing::READING_D ? ', stale: test again' : '';
             $keep($key, $parameter->name(), $value, trim(Say::number($parameter->shown($value), 3).' '.$parameter->symbol()), isset($reckoned[$key]) ? 'computed' : 'measured', (isset($reckoned[$key]) ? 'reckoned since the reading ' : 'measured ').Age::of($entry->taken_at).$stale);
         }
         if (isset($known['salinity_g_l'])) {

@@ -24,6 +24,7 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\CoursePlan;
 use Ironwort\Core\Dose\Culture;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Dose\Standing;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
@@ -133,7 +134,7 @@ final readonly class CourseReport
                 continue;
             }
             /** @var Collection<int, Dose> $doses */
-            $doses = Dose::query()->where('system_id', $system->id)->where('thing', $thing)->whereNull('vessel_id')->whereNull('withdrawn_at')->where('way', 'prolonged')->where('given_at', '>=', Carbon::now()->subDays(60))->orderBy('given_at')->limit(100)->get();
+            $doses = Dose::query()->where('system_id', $system->id)->where('thing', $thing)->whereNull('vessel_id')->whereNull('withdrawn_at')->where('way', 'prolonged')->where('given_at', '>=', Carbon::now()->subDays(Standing::BACK_D))->orderBy('given_at')->limit(100)->get();
             $unit = ($this->agents->agents[$thing] ?? null)?->unit === 'mL' ? 'µL/L' : 'mg/L';
             $rows[] = ['name' => $present['name'], 'unit' => $unit, 'left' => Say::number((float) $present['mg_l'], 3)." {$unit}", 'curve' => $this->trace($system, $doses, Carbon::now()->addDays(14))];
         }

@@ -56,6 +56,12 @@ final readonly class DoseReport
         ];
     }
 
+    /** @return list<string> why a thing must not go into the loop as it is now */
+    public function refusals(System $system, LatestWater $water, string $thing): array
+    {
+        return $this->judge(Thing::all($system, $this->agents)[$thing], $this->state($system, Body::find($system, $this->cutOff, null), $water))['refusals'];
+    }
+
     public function state(System $system, Body $body, LatestWater $water): DoseState
     {
         return DoseState::of($system, $body, $water, $this->expected, $this->residuals, $this->conflicts);

@@ -17,18 +17,13 @@ use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Dose\Standing;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
 /** The state of a body of water as conflicts and doses are judged by it, read out of build and book. */
 final readonly class DoseState
 {
-    /** A reading older than this is to be taken again before anything is dosed by it, days. Common practice, no source. */
-    private const STALE_D = 3;
-
-    /** A culture given so lately is a filter being seeded, days. Common practice, no source. */
-    private const SEEDING_D = 21;
-
     private const WATER = ['temp_c', 'ph', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l', 'do_mg_l'];
 
     /**
@@ -61,7 +56,7 @@ final readonly class DoseState
             }
             $value = $reckoned[$key] ?? $entry->value;
             $input[$key] = $value;
-            $rows[] = ['key' => $key, 'label' => $parameter->name(), 'text' => trim(Say::number($parameter->shown($value), 3).' '.$parameter->symbol()), 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ').Age::of($entry->taken_at), 'stale' => $entry->taken_at->diffInDays(Carbon::now()) > self::STALE_D];
+            $rows[] = ['key' => $key, 'label' => $parameter->name(), 'text' => trim(Say::number($parameter->shown($value), 3).' '.$parameter->symbol()), 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ').Age::of($entry->taken_at), 'stale' => $entry->taken_at->diffInDays(Carbon::now()) > Standing::READING_D];
         }
         $present = $residuals->now($system, $body);
         $salt = $water->get(Parameter::Salinity);
@@ -76,7 +71,7 @@ final readonly class DoseState
             $input['carbon_in'] = $has('carbon') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsCarbon());
             $input['zeolite_in'] = $has('zeolite') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsAmmonia());
             $input['uv_on'] = $has('uv');
-            $input['filter_seeding'] = $system->life_stage === 'starting' || $system->kind === 'start' || Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'culture')->where('given_at', '>=', Carbon::now()->subDays(self::SEEDING_D))->exists();
+            $input['filter_seeding'] = $system->life_stage === 'starting' || $system->kind === 'start' || Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'culture')->where('given_at', '>=', Carbon::now()->subDays(Standing::SEEDING_D))->exists();
             if ($system->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2) > 0) {
                 $things[] = 'plants';
             }

@@ -13,19 +13,12 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Dose\BoundAmmonia;
+use Ironwort\Core\Dose\Standing;
 
 /** What is left of what was dosed, after its own decay, every change and every trickle in the book. */
 final readonly class Residuals
 {
-    /** Doses older than this are taken to be gone, days. */
-    private const DAYS_BACK = 60;
-
-    /** Less than this share of a dose is none, for conflicts: a twentieth. */
-    private const GONE = 0.05;
-
-    /** A binder holds for a day or two. Common practice, no source. */
-    private const BINDER_D = 2.0;
-
     public function __construct(private Registry $registry, private AgentTable $agents)
     {
     }
@@ -41,7 +34,7 @@ final readonly class Residuals
                 continue;
             }
             $left = $this->left($system, $dose, Carbon::now());
-            if ($left === null || ($dose->mg_l !== null && $left < self::GONE * $dose->mg_l)) {
+            if ($left === null || ($dose->mg_l !== null && $left < Standing::GONE * $dose->mg_l)) {
                 continue;
             }
             $before = $present[$dose->thing]['mg_l'] ?? null;
@@ -56,10 +49,10 @@ final readonly class Residuals
     {
         $days = $dose->given_at->diffInDays($at);
         if ($dose->thing === 'binder' || $dose->thing === 'thiosulfate') {
-            return $days <= self::BINDER_D ? 0.0 : null;
+            return $days <= BoundAmmonia::HOURS / 24 ? 0.0 : null;
         }
         if ($dose->mg_l === null || $dose->mg_l <= 0) {
-            return $dose->thing === 'own' && $days <= 7 ? 0.0 : null;
+            return $dose->thing === 'own' && $days <= Standing::UNKNOWN_D ? 0.0 : null;
         }
 
         return $this->registry->run('dose.residual', $this->input($system, $dose, $at))->number('residual_mg_l');
@@ -105,7 +98,7 @@ final readonly class Residuals
     private function doses(System $system, Body $body): Collection
     {
         /** @var Collection<int, Dose> $doses */
-        $doses = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('vessel_id', $body->vesselId)->where('given_at', '>=', Carbon::now()->subDays(self::DAYS_BACK))->orderBy('given_at')->limit(500)->get();
+        $doses = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('vessel_id', $body->vesselId)->where('given_at', '>=', Carbon::now()->subDays(Standing::BACK_D))->orderBy('given_at')->limit(500)->get();
 
         return $doses;
     }

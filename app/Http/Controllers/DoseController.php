@@ -24,7 +24,6 @@ use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Dose\AfterCourse;
 use Ironwort\Core\Dose\AgentTable;
-use Ironwort\Core\Judge\Parameter;
 
 /** The dose bench, doses given, courses that run, and what hangs in the loop. */
 final class DoseController extends Controller
@@ -126,9 +125,9 @@ final class DoseController extends Controller
     {
         Gate::authorize('write');
         $values = (new TypedInputs([Input::choice('kind', 'What it is', Charge::KINDS), Input::number('mass_g', 'How much', 'g', 1, 1e7), Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->optional(), Input::number('cycles', 'Regenerated', null, 0, 100)->optional()]))->read($request->all());
-        $salt = LatestWater::of($system)->get(Parameter::Salinity)->value ?? 0.0;
-        if ($values['kind'] !== 'carbon' && $salt >= 0.5) {
-            throw BadInput::at('kind', 'There is salt in the water: a charge would let its ammonia go. Change the salt out first.');
+        $refused = $values['kind'] === 'carbon' ? [] : $this->doses->refusals(self::loaded($system), LatestWater::of($system), 'zeolite');
+        if ($refused !== []) {
+            throw BadInput::at('kind', implode(' ', $refused));
         }
         Charge::query()->firstOrCreate(['id' => strtoupper($id)], [...$values, 'cycles' => is_numeric($values['cycles'] ?? null) ? (int) $values['cycles'] : 0, 'put_in_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
 

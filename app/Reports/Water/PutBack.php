@@ -13,17 +13,12 @@ use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
 
 /** What new water lacks that the old had, or has that fish must not meet: for the new water only, in the keeper's measures. */
 final readonly class PutBack
 {
-    /** Less salt than this was put in by nobody, g/L. */
-    private const SALTED_G_L = 0.2;
-
-    /** A difference of KH that is worth a scale, mg/L as CaCO3 (half a degree). */
-    private const KH_MG_L = 8.9;
-
     public function __construct(private Registry $registry, private Judging $judging, private AgentTable $agents)
     {
     }
@@ -40,13 +35,13 @@ final readonly class PutBack
             $items[] = $this->conditioner($system, $waters, $litres, $chlorine);
         }
         $salt = $waters->now['salinity_g_l'] ?? 0.0;
-        if ($salt >= self::SALTED_G_L) {
+        if ($salt >= NewWater::SALTED_G_L) {
             $input = ['volume_l' => $litres, 'now_g_l' => $waters->new['salinity_g_l'] ?? 0.0, 'target_g_l' => $salt, 'steps' => 1];
             $grams = $this->registry->run('dose.salt', $input)->number('total_g');
             $items[] = ['what' => 'salt', 'name' => 'Salt', 'text' => Measures::grams($grams, true).' of salt, dissolved, for the new water; not with zeolite in the loop', 'figure' => (new Figure('Salt', $grams, 'g', 'dose.salt', 'total_g', $input, $waters->origins))->toArray()];
         }
         $lacks = ($waters->now['alkalinity_mg_l'] ?? 0.0) - ($waters->new['alkalinity_mg_l'] ?? INF);
-        if ($lacks > self::KH_MG_L) {
+        if ($lacks > NewWater::KH_MG_L) {
             $input = ['volume_l' => $litres, 'alkalinity_mg_l' => $waters->new['alkalinity_mg_l'], 'target_alkalinity_mg_l' => $waters->now['alkalinity_mg_l'], 'agent' => 'sodium_bicarbonate', 'ph' => $waters->now['ph'] ?? 7.5, 'temp_c' => $waters->now['temp_c'] ?? 18.0, 'max_step_mg_l' => 1000];
             $grams = $this->registry->run('carbonate.buffer', $input)->number('dose_g');
             $items[] = ['what' => 'buffer', 'name' => 'Buffer', 'text' => Measures::grams($grams).' of sodium bicarbonate, so that KH stays', 'figure' => (new Figure('Bicarbonate', $grams, 'g', 'carbonate.buffer', 'dose_g', $input, $waters->origins))->toArray()];

@@ -12,6 +12,7 @@ use App\Reports\Body;
 use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
@@ -21,9 +22,6 @@ final readonly class TwoWaters
 {
     /** What new water is taken to hold none of where it was never tested for it; shown as assumed. */
     private const USUALLY_NONE = [Parameter::Ammonia, Parameter::Nitrite, Parameter::Salinity];
-
-    /** New water hotter than the system by so much scalds where it comes in, °C. */
-    private const SCALDS_C = 8.0;
 
     /**
      * @param  Collection<int, WaterSource>  $sources
@@ -88,7 +86,7 @@ final readonly class TwoWaters
     {
         $hotter = ($this->new['temp_c'] ?? 0.0) - ($this->now['temp_c'] ?? INF);
 
-        return $hotter >= self::SCALDS_C ? 'This water is '.Say::number($hotter, 2).' °C hotter than the system: cool it first, or test it again.' : null;
+        return $hotter >= NewWater::SCALDS_C ? 'This water is '.Say::number($hotter, 2).' °C hotter than the system: cool it first, or test it again.' : null;
     }
 
     /** @return array{volume_l: float, now: array<string, float>, source: array<string, float>} input of the `exchange` calculators */

@@ -15,15 +15,13 @@ use App\Reports\Judging;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
 /** What stands beside a change: the schools over sixty days, the least a school asks for, where waste water goes, a first fill. */
 final readonly class WaterSides
 {
-    /** Water with so much salt harms plants, g/L. Common practice, no source. */
-    private const SALT_HARMS_PLANTS_G_L = 0.5;
-
     public function __construct(private Registry $registry, private Judging $judging, private FilterQuestion $question)
     {
     }
@@ -81,7 +79,7 @@ final readonly class WaterSides
         $lines = $system->lines->filter(static fn (Line $line): bool => $line->leads_to !== null && $line->leads_to !== '');
         $said = array_values($lines->map(static fn (Line $line): string => "{$line->name} leads to {$line->leads_to}.")->all());
         $salt = $water->get(Parameter::Salinity)->value ?? 0.0;
-        $said[] = $salt >= self::SALT_HARMS_PLANTS_G_L
+        $said[] = $salt >= NewWater::SALT_HARMS_PLANTS_G_L
             ? 'There are '.Say::number($salt, 2).' g/L of salt in it: it harms plants, so not on the garden. To the sewer, as local rules allow.'
             : 'Drained water and backwash feed a garden well. With salt or a treatment in them they go to the sewer, as local rules allow, never to a ditch or a stream.';
 

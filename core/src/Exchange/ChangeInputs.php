@@ -44,7 +44,7 @@ final readonly class ChangeInputs
     public static function warn(Working $work, WaterMix $now, WaterMix $source, WaterMix $after): void
     {
         $by = static fn (string $key): float => ($after->values[$key] ?? 0.0) - ($now->values[$key] ?? 0.0);
-        if (($source->values['temp_c'] ?? 0.0) - ($now->values['temp_c'] ?? INF) >= 8) {
+        if (($source->values['temp_c'] ?? 0.0) - ($now->values['temp_c'] ?? INF) >= NewWater::SCALDS_C) {
             $work->danger('The new water is 8 °C hotter or more: cool it first, whatever the mix comes to; where it comes in it scalds.');
         }
         if (abs($by('temp_c')) > Shock::A_DAY['temp_c']) {

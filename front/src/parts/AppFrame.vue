@@ -171,4 +171,16 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     border-left: 0;
   }
 }
+
+/* On paper a page is as long as it is. */
+@media print {
+  .frame {
+    display: block;
+    height: auto;
+  }
+
+  .middle {
+    overflow: visible;
+  }
+}
 </style>

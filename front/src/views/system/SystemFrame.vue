@@ -13,7 +13,7 @@ const system = useSystem(slug)
 <template>
   <div class="page">
     <template v-if="system.data.value">
-      <div class="page-head">
+      <div class="page-head no-print">
         <h1>{{ system.data.value.name }}</h1>
         <StateMark :state="system.data.value.asleep ? null : system.data.value.water.state" :asleep="system.data.value.asleep !== null" />
         <nav class="tabs" aria-label="Pages of this system">

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Dose;
+
+/** How long readings and doses count when something else is to be given. Common practice, no source. */
+final readonly class Standing
+{
+    /** A reading older than this is taken again before anything is dosed by it, days. */
+    public const READING_D = 3.0;
+
+    /** A culture given so lately is a filter being seeded, days. */
+    public const SEEDING_D = 21;
+
+    /** Something of which nothing but its label is known counts as there for so long, days. */
+    public const UNKNOWN_D = 7.0;
+
+    /** Less than this share of a dose is none. */
+    public const GONE = 0.05;
+
+    /** Doses older than this are taken to be gone, days. */
+    public const BACK_D = 60;
+}
