@@ -62,7 +62,7 @@ final readonly class WaterReport
             'running' => $this->trickle->running($system),
             'schools' => $ready ? $this->sides->schools($system, $waters, $made, $typed->number(Input::number('price_m3', 'Price of water', 'per m³', 0, 1000))) : [],
             'minimum' => $waters->volume > 0 ? $this->sides->minimum($system, $waters->volume) : null,
-            'waste' => $this->sides->waste($system, $water),
+            'waste' => $this->sides->waste($system, $water, $body),
             'first_fill' => $this->sides->firstFill($waters, $this->putBack, $system),
             'errors' => (object) $typed->errors, 'changes' => $this->booked($system),
         ];

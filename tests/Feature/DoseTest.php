@@ -243,6 +243,7 @@ final class DoseTest extends TestCase
         $this->putJson('/api/waters/01JD00000000000000000000W1', ['name' => 'Well', 'kind' => 'well', 'unit_name' => ''])->assertOk();
         $this->putJson('/api/waters/01JD00000000000000000000W1/tests/01JD00000000000000000000T1', ['side' => 'raw', 'readings' => ['temp_c' => ['typed' => '19', 'unit' => 'c']]])->assertOk();
         $items = collect($this->getJson('/api/systems/long-vat/water?change_l=1000')->assertOk()->json('change.put_back'))->keyBy('what');
+        self::assertStringContainsString('There is praziquantel in it: not on the garden', implode(' ', $this->getJson('/api/systems/long-vat/water')->json('waste')));
         self::assertEqualsWithDelta(2.0, $items['course_praziquantel']['figure']['value'], 1e-9, '2 mg/L in 1,000 L of new water');
     }
 

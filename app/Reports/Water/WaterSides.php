@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Reports\Water;
 
+use App\Dosing\Residuals;
 use App\Models\Line;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\Vessel;
 use App\Models\WaterChange;
+use App\Reports\Body;
 use App\Reports\FilterQuestion;
 use App\Reports\Judging;
 use App\Reports\LatestWater;
@@ -22,7 +24,7 @@ use Ironwort\Core\Measure\Say;
 /** What stands beside a change: the schools over sixty days, the least a school asks for, where waste water goes, a first fill. */
 final readonly class WaterSides
 {
-    public function __construct(private Registry $registry, private Judging $judging, private FilterQuestion $question)
+    public function __construct(private Registry $registry, private Judging $judging, private FilterQuestion $question, private Residuals $residuals)
     {
     }
 
@@ -74,11 +76,17 @@ final readonly class WaterSides
     }
 
     /** @return list<string> where drained water and backwash go, and where they must not */
-    public function waste(System $system, LatestWater $water): array
+    public function waste(System $system, LatestWater $water, Body $body): array
     {
+        $dosed = array_column(array_diff_key($this->residuals->now($system, $body), ['salt' => 0, 'binder' => 0, 'bicarbonate' => 0]), 'name');
         $lines = $system->lines->filter(static fn (Line $line): bool => $line->leads_to !== null && $line->leads_to !== '');
         $said = array_values($lines->map(static fn (Line $line): string => "{$line->name} leads to {$line->leads_to}.")->all());
         $salt = $water->get(Parameter::Salinity)->value ?? 0.0;
+        if ($dosed !== []) {
+            $said[] = 'There is '.lcfirst(implode(', ', $dosed)).' in it: not on the garden and to no ditch or stream; as its label and local rules say.';
+
+            return $said;
+        }
         $said[] = $salt >= NewWater::SALT_HARMS_PLANTS_G_L
             ? 'There are '.Say::number($salt, 2).' g/L of salt in it: it harms plants, so not on the garden. To the sewer, as local rules allow.'
             : 'Drained water and backwash feed a garden well. With salt or a treatment in them they go to the sewer, as local rules allow, never to a ditch or a stream.';
