@@ -17,6 +17,7 @@ use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\SchoolTable;
+use Ironwort\Core\Judge\TestSchedule;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -26,6 +27,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Registry::class, static fn ($app): Registry => Registry::standard($app->make(Library::class)));
         $this->app->singleton(LimitTable::class, static fn ($app): LimitTable => $app->make(Library::class)->limits());
         $this->app->singleton(SchoolTable::class, static fn ($app): SchoolTable => $app->make(Library::class)->schools());
+        $this->app->singleton(TestSchedule::class, static fn ($app): TestSchedule => $app->make(Library::class)->testSchedule());
         $this->app->singleton(MediaTable::class, static fn ($app): MediaTable => $app->make(Library::class)->media());
         $this->app->singleton(AgentTable::class, static fn ($app): AgentTable => $app->make(Library::class)->agents());
         $this->app->singleton(FittingTable::class, static fn ($app): FittingTable => $app->make(Library::class)->fittings());

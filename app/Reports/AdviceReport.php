@@ -12,12 +12,9 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Dose\BoundAmmonia;
 use Ironwort\Core\Judge\Advice;
-use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Point;
-use Ironwort\Core\Judge\State;
-use Ironwort\Core\Judge\TestSchedule;
 
-/** What the run of readings says, and which tests are due. */
+/** What the run of readings says. */
 final readonly class AdviceReport
 {
     private const DAYS_BACK = 60;
@@ -52,23 +49,5 @@ final readonly class AdviceReport
         $given = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'binder')->where('given_at', '>=', Carbon::now()->subHours(BoundAmmonia::HOURS))->orderByDesc('given_at')->first();
 
         return $given !== null ? [['text' => BoundAmmonia::SAYS, 'rule' => BoundAmmonia::RULE, 'from' => 'binder '.Age::of($given->given_at)]] : [];
-    }
-
-    /** @return array{context: string, tests: list<array{parameter: string, name: string, every_h: float, last_h: ?float, stands: string, own: bool}>} */
-    public function schedule(System $system, LatestWater $water, ?string $state): array
-    {
-        $context = TestSchedule::context($system->kind, $state === null ? null : State::from($state));
-        $own = [];
-        foreach ($system->testPlans as $plan) {
-            $own[$plan->parameter] = $plan->every_h;
-        }
-        $tests = [];
-        foreach (TestSchedule::hours($context, $water->get(Parameter::Temperature)?->value, $own) as $key => $every) {
-            $parameter = Parameter::from($key);
-            $last = $water->get($parameter)?->taken_at->diffInHours(Carbon::now());
-            $tests[] = ['parameter' => $key, 'name' => $parameter->name(), 'every_h' => $every, 'last_h' => $last, 'stands' => TestSchedule::stands($last, $every), 'own' => isset($own[$key])];
-        }
-
-        return ['context' => $context, 'tests' => $tests];
     }
 }

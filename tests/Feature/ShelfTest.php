@@ -134,6 +134,31 @@ final class ShelfTest extends TestCase
         self::assertSame('incident', $this->getJson('/api/systems/long-vat')->json('schedule.context'));
     }
 
+    public function test_the_water_tells_the_season_and_warm_water_wants_oxygen_at_dawn(): void
+    {
+        $schedule = fn (): array => $this->getJson('/api/systems/long-vat')->assertOk()->json('schedule');
+        $stands = fn (string $name): ?string => array_column($schedule()['tests'], 'stands', 'name')[$name] ?? null;
+        self::assertNull($schedule()['season']);
+
+        $this->travelTo('2026-03-02 12:00');
+        $this->log('t 6 am 0');
+        self::assertSame('cold', $schedule()['season']['id']);
+        $this->travelTo('2026-03-30 12:00');
+        $this->log('t 11 am 0');
+        self::assertSame('warming', $schedule()['season']['id'], 'risen by 5 °C in four weeks');
+        $this->travel(4)->days();
+        self::assertSame('due', $stands('Ammonia'), 'twice a week now');
+
+        $this->travelTo('2026-07-06 13:00');
+        $this->log('t 22 do 8');
+        self::assertSame('warm', $schedule()['season']['id']);
+        self::assertSame('due', $stands('Oxygen at dawn'), 'read at noon');
+        $this->log('do 6.5 @5:10');
+        self::assertSame('done', $stands('Oxygen at dawn'));
+        $this->travel(15)->days();
+        self::assertNull($schedule()['season'], 'a fortnight later nobody knows how warm it is');
+    }
+
     public function test_a_school_is_followed_with_its_reason_and_goes_into_the_limits_under_ones_own(): void
     {
         $follow = fn (string $topic, string $school): TestResponse => $this->putJson("/api/systems/long-vat/schools/{$topic}", ['school' => $school, 'reason' => 'old fish']);

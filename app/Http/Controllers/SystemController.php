@@ -17,6 +17,7 @@ use App\Reports\CapacityReport;
 use App\Reports\CutOff;
 use App\Reports\LatestWater;
 use App\Reports\SystemReport;
+use App\Reports\TestsDue;
 use App\Reports\VolumeReport;
 use App\Reports\WaterMeaning;
 use Illuminate\Database\Eloquent\Collection;
@@ -37,7 +38,7 @@ final class SystemController extends Controller
     /** Addresses that belong to pages of the site. */
     private const TAKEN = ['new', 'shelf', 'api', 'build'];
 
-    public function __construct(private readonly WaterMeaning $meaning, private readonly AdviceReport $advice)
+    public function __construct(private readonly WaterMeaning $meaning, private readonly TestsDue $tests)
     {
     }
 
@@ -45,20 +46,21 @@ final class SystemController extends Controller
     {
         $systems = System::ofSite($this->person($request)->site)->with(['site', 'ownLimits', 'schools', 'testPlans'])->get();
         $water = LatestWater::ofAll($systems);
+        $seen = $this->tests->seenOf($systems);
 
-        return new JsonResponse($systems->map(function (System $system) use ($water): array {
+        return new JsonResponse($systems->map(function (System $system) use ($water, $seen): array {
             $meaning = $this->meaning->of($system, $water[$system->id]);
 
             return [
                 'slug' => $system->slug, 'name' => $system->name, 'kind' => $system->kind, 'life_stage' => $system->life_stage,
                 'state' => $system->asleep_since === null ? $meaning['state'] : null, 'worst' => $system->asleep_since === null ? $meaning['worst'] : null,
                 'asleep' => $system->asleep_since !== null,
-                'due' => array_values(array_map(static fn (array $test): array => ['name' => $test['name'], 'stands' => $test['stands']], array_filter($system->asleep_since === null ? $this->advice->schedule($system, $water[$system->id], $meaning['state'])['tests'] : [], static fn (array $test): bool => $test['stands'] !== 'done'))),
+                'due' => array_values(array_map(static fn (array $test): array => ['name' => $test['name'], 'stands' => $test['stands']], array_filter($system->asleep_since === null ? $this->tests->of($system, $water[$system->id], $meaning['state'], $seen[$system->id])['tests'] : [], static fn (array $test): bool => $test['stands'] !== 'done'))),
             ];
         })->values());
     }
 
-    public function show(System $system, SystemReport $report, VolumeReport $volumes, CutOff $cutOff, CapacityReport $capacity, LimitTable $limits): JsonResponse
+    public function show(System $system, SystemReport $report, VolumeReport $volumes, CutOff $cutOff, CapacityReport $capacity, LimitTable $limits, AdviceReport $advice): JsonResponse
     {
         $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs']);
         $water = LatestWater::of($system);
@@ -73,8 +75,8 @@ final class SystemController extends Controller
             'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
             'life_stage_name' => $limits->stages[$system->life_stage],
             'water' => $meaning = $this->meaning->of($system, $water),
-            'advice' => $this->advice->of($system),
-            'schedule' => $this->advice->schedule($system, $water, $meaning['state']),
+            'advice' => $advice->of($system),
+            'schedule' => $this->tests->of($system, $water, $meaning['state'], $this->tests->seenOf(collect([$system]))[$system->id]),
             'volume' => $volumes->inUse($system)->toArray(),
             'bodies' => $cutOff->bodies($system),
             'shut_off' => $cutOff->times($system, $water),

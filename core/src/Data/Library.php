@@ -12,6 +12,7 @@ use Ironwort\Core\Fish\RationTable;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\SchoolTable;
+use Ironwort\Core\Judge\TestSchedule;
 
 /**
  * The tables that ship with the core: media, rations, limits and the bibliography.
@@ -67,6 +68,11 @@ final readonly class Library
     public function schools(): SchoolTable
     {
         return SchoolTable::from($this->table('schools'));
+    }
+
+    public function testSchedule(): TestSchedule
+    {
+        return TestSchedule::from($this->table('tests'));
     }
 
     public function bibliography(): Bibliography

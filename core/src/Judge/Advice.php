@@ -124,7 +124,7 @@ final readonly class Advice
     {
         $warm = $temperature !== [] && $temperature[0]->value >= 18;
         $recent = array_filter($oxygen, static fn (Point $point): bool => $point->daysAgo <= 14);
-        $dawn = array_filter($recent, static fn (Point $point): bool => $point->hour >= 3 && $point->hour < 8);
+        $dawn = array_filter($recent, static fn (Point $point): bool => $point->hour >= TestSchedule::DAWN_FROM && $point->hour < TestSchedule::DAWN_UNTIL);
 
         return $warm && $recent !== [] && $dawn === [] ? new self('Oxygen was tested by day; it is lowest at dawn. In water this warm, test then.', 'Plants give by day and take by night; at 18 °C and above dawn is the reading that counts.', 'oxygen '.self::ago($oxygen[0]->daysAgo).' at '.sprintf('%02d:%02d', (int) $oxygen[0]->hour, (int) (60 * fmod($oxygen[0]->hour, 1)))) : null;
     }

@@ -4,27 +4,58 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Judge;
 
+use Ironwort\Core\Data\BrokenTable;
+use Ironwort\Core\Data\Row;
+
 /**
- * How often what is tested, by what a system is for and how it stands.
+ * How often what is tested, by what a system is for, how it stands and what the season asks.
  *
  * Hours between tests. A test is due when so much time has gone, late when half as much again has.
  *
  * @source cp-test-schedule  every 12 h in a start or an incident, daily in quarantine, weekly in routine, nitrate monthly
+ * @source cp-test-seasons   less in cold water, more while it warms, oxygen at dawn in warm water
  */
 final readonly class TestSchedule
 {
-    private const HOURS = [
-        'routine' => ['tan_mg_l' => 168, 'no2_n_mg_l' => 168, 'ph' => 168, 'temp_c' => 168, 'alkalinity_mg_l' => 168, 'no3_n_mg_l' => 672],
-        'quarantine' => ['tan_mg_l' => 24, 'no2_n_mg_l' => 24, 'ph' => 24, 'temp_c' => 24, 'do_mg_l' => 24, 'alkalinity_mg_l' => 72, 'no3_n_mg_l' => 168],
-        'start' => ['tan_mg_l' => 12, 'no2_n_mg_l' => 12, 'ph' => 24, 'temp_c' => 24, 'alkalinity_mg_l' => 72, 'no3_n_mg_l' => 168],
-        'incident' => ['tan_mg_l' => 12, 'no2_n_mg_l' => 12, 'ph' => 12, 'temp_c' => 12, 'do_mg_l' => 12, 'alkalinity_mg_l' => 48, 'no3_n_mg_l' => 168],
-    ];
+    /** Hours of the day between which a reading is one of dawn. */
+    public const DAWN_FROM = 3;
 
-    /** Above this oxygen belongs to the round, at dawn. */
-    private const WARM_C = 20.0;
+    public const DAWN_UNTIL = 8;
 
-    private const OXYGEN_WHEN_WARM_H = 168;
+    /** How long ago the water is looked at to tell whether it warms up, and how old a temperature may be to tell the season. */
+    public const WEEKS_BACK = 4;
 
+    public const KNOWN_FOR_D = 14;
+
+    /**
+     * @param  array<string, array{name: string, hours: array<string, float>}>  $contexts
+     * @param  list<Season>  $seasons
+     */
+    private function __construct(private array $contexts, private array $seasons)
+    {
+    }
+
+    /** @throws BrokenTable */
+    public static function from(Row $table): self
+    {
+        $contexts = [];
+        foreach ($table->rows('contexts') as $row) {
+            $contexts[$row->text('id')] = ['name' => $row->text('name'), 'hours' => self::numbers($row->row('hours'))];
+        }
+        $seasons = [];
+        foreach ($table->rows('seasons') as $row) {
+            $hours = $row->row('hours');
+            foreach (array_diff($hours->keys(), array_keys($contexts)) as $unknown) {
+                throw new BrokenTable("A season changes the context {$unknown}, which there is not.");
+            }
+            $byContext = array_map(static fn (string $context): array => self::numbers($hours->row($context)), $hours->keys());
+            $seasons[] = new Season($row->text('id'), $row->text('name'), $row->text('says'), $row->numberOrNull('from_c'), $row->numberOrNull('below_c'), $row->numberOrNull('warmed_by_c'), array_combine($hours->keys(), $byContext), $row->texts('dawn'));
+        }
+
+        return new self($contexts, $seasons);
+    }
+
+    /** `start`, `incident`, `quarantine` or `routine`. */
     public static function context(string $kind, ?State $state): string
     {
         return match (true) {
@@ -36,17 +67,43 @@ final readonly class TestSchedule
     }
 
     /**
+     * The season as the water shows it; none where it is neither cold nor warm nor warming, or nobody knows.
+     *
+     * @param  ?float  $nowC  a temperature of the last fortnight
+     * @param  ?float  $monthAgoC  one of four weeks ago
+     */
+    public function season(?float $nowC, ?float $monthAgoC): ?Season
+    {
+        foreach ($nowC === null ? [] : $this->seasons as $season) {
+            if ($season->fits($nowC, $monthAgoC)) {
+                return $season;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> parameters that some season wants read at dawn */
+    public function readAtDawn(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(static fn (Season $season): array => $season->dawn, $this->seasons))));
+    }
+
+    /** What a context is called in a sentence. */
+    public function name(string $context): string
+    {
+        return $this->contexts[$context]['name'] ?? throw new BrokenTable("There is no context {$context}.");
+    }
+
+    /**
      * @param  array<string, ?float>  $own  hours by parameter as the keeper set them; null: not at all
      * @return array<string, float> hours by parameter
      */
-    public static function hours(string $context, ?float $tempC, array $own = []): array
+    public function hours(string $context, ?Season $season, array $own = []): array
     {
-        $hours = self::HOURS[$context] ?? self::HOURS['routine'];
-        if ($tempC !== null && $tempC >= self::WARM_C) {
-            $hours += ['do_mg_l' => self::OXYGEN_WHEN_WARM_H];
-        }
+        $usual = $this->contexts[$context]['hours'] ?? throw new BrokenTable("There is no context {$context}.");
 
-        return array_map(floatval(...), array_filter([...$hours, ...$own], static fn (int|float|null $every): bool => $every !== null));
+        return array_filter([...$usual, ...$season->hours[$context] ?? [], ...$own], static fn (?float $every): bool => $every !== null);
     }
 
     /** `done`, `due` or `late`, by the hours since the last test; never tested is due. */
@@ -58,5 +115,11 @@ final readonly class TestSchedule
             $hoursAgo <= 1.5 * $every => 'due',
             default => 'late',
         };
+    }
+
+    /** @return array<string, float> */
+    private static function numbers(Row $row): array
+    {
+        return array_combine($row->keys(), array_map($row->number(...), $row->keys()));
     }
 }

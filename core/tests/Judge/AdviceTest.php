@@ -93,11 +93,36 @@ final class AdviceTest extends TestCase
     public function test_tests_are_due_by_what_a_system_is_for_and_how_it_stands(): void
     {
         self::assertSame(['start', 'incident', 'quarantine', 'routine'], [TestSchedule::context('start', State::Emergency), TestSchedule::context('holding', State::Act), TestSchedule::context('fry', State::Watch), TestSchedule::context('display', null)]);
-        self::assertArrayNotHasKey('do_mg_l', TestSchedule::hours('routine', 12.0));
-        self::assertArrayHasKey('do_mg_l', TestSchedule::hours('routine', 23.0));
-        $own = TestSchedule::hours('routine', 12.0, ['no3_n_mg_l' => 168.0, 'ph' => null]);
+        $own = $this->tests()->hours('routine', null, ['no3_n_mg_l' => 168.0, 'ph' => null]);
         self::assertSame([168.0, false], [$own['no3_n_mg_l'], isset($own['ph'])]);
         self::assertSame(['done', 'due', 'late', 'due'], [TestSchedule::stands(10, 12), TestSchedule::stands(13, 12), TestSchedule::stands(19, 12), TestSchedule::stands(null, 12)]);
+    }
+
+    /** By the water, not by the calendar: now and four weeks ago, °C. */
+    public function test_the_season_of_the_water_changes_what_is_tested(): void
+    {
+        $every = fn (?float $now, ?float $before, string $context, string $of): ?float => $this->tests()->hours($context, $this->tests()->season($now, $before))[$of] ?? null;
+        self::assertSame([168.0, null], [$every(null, null, 'routine', 'tan_mg_l'), $every(null, null, 'routine', 'do_mg_l')], 'nobody knows how warm it is');
+        self::assertSame(336.0, $every(5, 9, 'routine', 'tan_mg_l'), 'winter');
+        self::assertSame(84.0, $every(12, 7.5, 'routine', 'tan_mg_l'), 'spring');
+        self::assertSame(168.0, $every(12, 16, 'routine', 'tan_mg_l'), 'autumn');
+        self::assertSame(168.0, $every(12, null, 'routine', 'tan_mg_l'), 'nobody knows whether it warms');
+        self::assertSame([168.0, 72.0], [$every(22, 15, 'routine', 'do_mg_l'), $every(26, 24, 'routine', 'do_mg_l')], 'summer');
+        self::assertSame([12.0, 12.0], [$every(5, 9, 'start', 'tan_mg_l'), $every(26, 24, 'incident', 'do_mg_l')], 'a start and an incident are tested as ever');
+    }
+
+    public function test_in_warm_water_oxygen_counts_at_dawn_unless_it_is_read_more_often_than_daily(): void
+    {
+        $warm = $this->tests()->season(22, 22);
+        self::assertTrue($warm?->atDawn('do_mg_l', 168));
+        self::assertFalse($warm?->atDawn('do_mg_l', 12));
+        self::assertFalse($warm?->atDawn('tan_mg_l', 168));
+        self::assertFalse($this->tests()->season(12, 8)?->atDawn('do_mg_l', 168));
+    }
+
+    private function tests(): TestSchedule
+    {
+        return Library::shipped()->testSchedule();
     }
 
     public function test_a_reading_that_is_far_off_or_hardly_possible_is_asked_about(): void

@@ -46,12 +46,12 @@ const EVERY = [
   ['never', 'never'],
 ] as const
 const every = (row: Row) => (!row.planned ? 'usual' : row.every_h === null ? 'never' : String(row.every_h))
-const CONTEXTS: Record<string, string> = { routine: 'routine', quarantine: 'quarantine', start: 'a filter being started', incident: 'an incident' }
 const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].includes(parameter)
 </script>
 
 <template>
-  <p>Limits are those of {{ system.life_stage_name.toLowerCase() }}, tests those of {{ CONTEXTS[system.schedule.context] }}. Where yours are other, say why.</p>
+  <p>Limits are those of {{ system.life_stage_name.toLowerCase() }}, tests those of {{ system.schedule.name }}<template v-if="system.schedule.season">, in {{ system.schedule.season.name }}</template>. Where yours are other, say why.</p>
+  <p v-if="system.schedule.season" class="soft small">{{ system.schedule.season.says }}</p>
   <p class="source">
     <label>Filled from <select :value="limits.data.value?.water_id ?? ''" :disabled="!writes" @change="source.send(($event.target as HTMLSelectElement).value)"><option value="">no water named</option><option v-for="water in shelf.data.value?.waters ?? []" :key="water.id" :value="water.id">{{ water.name }}</option></select></label>
     <RouterLink class="small" to="/shelf">Waters and kits</RouterLink>
