@@ -101,7 +101,7 @@ final readonly class FollowCourse
 
         return Dose::query()->create([
             'id' => strtoupper($id), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $course->vessel_id, 'course_id' => $course->id, 'thing' => $course->thing, 'name' => $agent->name, 'way' => $course->way,
-            'amount' => $amount, 'unit' => $agent->unit, 'mg_l' => $course->dose_mg_l - $this->courses->left($system, $course, Carbon::now()), 'volume_l' => $body->volumeL, 'calc' => 'dose.residual', 'input' => [...$input, 'top_up' => $topUp],
+            'amount' => $amount, 'unit' => $agent->unit, 'mg_l' => 1000 * $amount * $this->courses->strength($course) / $body->volumeL, 'volume_l' => $body->volumeL, 'calc' => 'dose.residual', 'input' => [...$input, 'top_up' => $topUp],
             'conditions' => $judged['conditions'], 'override_reason' => $unmet === [] ? null : mb_substr($reason, 0, 200), 'given_at' => Carbon::now(),
         ]);
     }

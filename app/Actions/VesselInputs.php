@@ -68,7 +68,7 @@ final readonly class VesselInputs
 
         return [
             'level_mm' => 0.0, 'may_fall_mm' => null, 'shade' => 'none', 'stones_m2' => 0.0, 'silt_m2' => 0.0, 'plants_m2' => 0.0, ...$columns, ...$more,
-            'netted' => Yes::said($typed['netted'] ?? null), 'overflow' => Yes::said($typed['overflow'] ?? null), 'float_valve' => Yes::said($typed['float_valve'] ?? null),
+            'netted' => Yes::said($typed['netted'] ?? null), 'overflow' => Yes::said($typed['overflow'] ?? null), 'float_valve' => Yes::said($typed['float_valve'] ?? null), 'invertebrates' => Yes::said($typed['invertebrates'] ?? null),
         ];
     }
 }

@@ -64,18 +64,32 @@ final readonly class CourseReport
         return $this->doses->judge(Thing::all($system, $this->agents)[$course->thing], $this->doses->state($system, Body::find($system, $this->cutOff, $course->vessel_id), $water));
     }
 
-    /** What a course still needs to stand at its level, of the product as it is weighed; 0 where it stands there. */
+    /**
+     * What a course still needs to stand at its level, of the product as it is weighed; 0 where it stands there.
+     *
+     * Where carbon or zeolite took of it, no more than would be safe if they had taken nothing.
+     */
     public function topUp(System $system, Course $course): float
     {
         $volume = Body::find($system, $this->cutOff, $course->vessel_id)->volumeL;
-        $short = max(0.0, $course->dose_mg_l - $this->left($system, $course, Carbon::now()));
+        $most = $this->agents->get($course->thing)->range('prolonged')[1] ?? $course->dose_mg_l;
+        $short = min($course->dose_mg_l - $this->left($system, $course, Carbon::now()), max($most, $course->dose_mg_l) - $this->left($system, $course, Carbon::now(), adsorbed: false));
 
-        return $short * $volume / 1000 / $this->strength($course);
+        return max(0.0, $short) * $volume / 1000 / $this->strength($course);
     }
 
-    public function left(System $system, Course $course, Carbon $at): float
+    public function left(System $system, Course $course, Carbon $at, bool $adsorbed = true): float
     {
-        return (float) $course->doses->filter(static fn (Dose $dose): bool => $dose->given_at->lte($at))->sum(fn (Dose $dose): float => $this->residuals->left($system, $dose, $at) ?? 0.0);
+        return (float) $course->doses->filter(static fn (Dose $dose): bool => $dose->given_at->lte($at))->sum(fn (Dose $dose): float => $this->residuals->left($system, $dose, $at, $adsorbed) ?? 0.0);
+    }
+
+    /** What carbon or zeolite in the loop has to do with what is left. */
+    private function adsorbed(System $system, Course $course, string $unit): ?string
+    {
+        $left = $this->left($system, $course, Carbon::now());
+        $most = $this->left($system, $course, Carbon::now(), adsorbed: false);
+
+        return $most - $left < 0.005 * $course->dose_mg_l ? null : 'Carbon or zeolite was in the loop while it ran: '.Say::number($left, 3)." {$unit} are left by what it may have taken, ".Say::number($most, 3).' if it took nothing. Take it out and write it out; a top-up is held to what would be safe either way, and a half change and a new dose would make it certain.';
     }
 
     public function plan(Course $course, float $tempC): CoursePlan
@@ -86,7 +100,7 @@ final readonly class CourseReport
         return CoursePlan::of($course->repeats, $agent->interval($tempC), array_values($course->doses->filter(static fn (Dose $dose): bool => ($dose->input['top_up'] ?? false) !== true)->map(static fn (Dose $dose): float => $first->diffInSeconds($dose->given_at) / 86400)->all()), $first->diffInSeconds(Carbon::now()) / 86400);
     }
 
-    private function strength(Course $course): float
+    public function strength(Course $course): float
     {
         $agent = $this->agents->get($course->thing);
 
@@ -112,6 +126,7 @@ final readonly class CourseReport
             'every_d' => $agent->interval($temp), 'says' => $plan->says, 'complete' => $plan->complete, 'broken' => $plan->broken,
             'doses' => array_map(static fn (array $dose): array => [...$dose, 'on' => $first->copy()->addMinutes((int) round(1440 * $dose['day']))->toIso8601ZuluString()], $plan->doses),
             'left' => Say::number($this->left($system, $course, Carbon::now()), 3)." {$unit}",
+            'adsorbed' => $course->ended_at === null ? $this->adsorbed($system, $course, $unit) : null,
             'top_up' => Measures::down($short) <= 0 || $this->left($system, $course, Carbon::now()) > (1 - self::WORTH_TOPPING_UP) * $course->dose_mg_l ? null : ($agent->unit === 'mL' ? Measures::millilitres($short) : Measures::grams($short)),
             'curve' => $this->curve($system, $course), 'daily' => AfterCourse::daily($agent), 'stop' => $agent->stop,
             'after' => array_map(static fn (string $key, string $text): array => ['key' => $key, 'text' => $text, 'done' => in_array($key, $course->returned, true)], array_keys($after), array_values($after)),
@@ -163,9 +178,10 @@ final readonly class CourseReport
         // A point right at each dose as well, so that the curve stands as high as it was.
         $times = [...array_map(static fn (int $i): int => (int) ($from->getTimestamp() + $seconds * $i / self::CURVE_POINTS), range(0, self::CURVE_POINTS)), ...$doses->map(static fn (Dose $dose): int => $dose->given_at->getTimestamp() + 1)->all()];
         sort($times);
+        $fading = $doses->map(fn (Dose $dose): array => [$dose, $this->residuals->fading($system, $dose, $to)]);
         foreach ($times as $time) {
             $at = Carbon::createFromTimestamp($time);
-            $points[] = ['t' => $time, 'mg_l' => (float) $doses->filter(static fn (Dose $dose): bool => $dose->given_at->lte($at))->sum(fn (Dose $dose): float => $this->residuals->left($system, $dose, $at) ?? 0.0)];
+            $points[] = ['t' => $time, 'mg_l' => (float) $fading->sum(static fn (array $row): float => $row[0]->given_at->lte($at) ? ($row[1]?->left(Residuals::hours($row[0], $at)) ?? 0.0) : 0.0)];
         }
 
         return $points;

@@ -21,6 +21,8 @@ use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Dose\OrderOfWork;
+use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Measure\Say;
 
 /** The Dose bench: what must never meet comes first, and only then the amount, in the keeper's measures. */
@@ -28,7 +30,7 @@ final readonly class DoseReport
 {
     private Conflicts $conflicts;
 
-    public function __construct(private Registry $registry, private AgentTable $agents, private BenchReport $benches, private Residuals $residuals, private CutOff $cutOff, private ExpectedWater $expected, private SystemReport $systems)
+    public function __construct(private Registry $registry, private AgentTable $agents, private BenchReport $benches, private Residuals $residuals, private CutOff $cutOff, private ExpectedWater $expected, private SystemReport $systems, private StageKinds $kinds)
     {
         $this->conflicts = new Conflicts($agents);
     }
@@ -64,7 +66,7 @@ final readonly class DoseReport
 
     public function state(System $system, Body $body, LatestWater $water): DoseState
     {
-        return DoseState::of($system, $body, $water, $this->expected, $this->residuals, $this->conflicts);
+        return DoseState::of($system, $body, $water, $this->expected, $this->residuals, $this->conflicts, $this->kinds);
     }
 
     /**
@@ -111,7 +113,7 @@ final readonly class DoseReport
         $bench = $this->benches->of($thing->bench, $system, $water, $typed, $this->fixed($system, $thing, $body, $state));
         $over = $this->onTop($thing, $state, $bench);
         $judged['refusals'] = [...$judged['refusals'], ...($over === null ? [] : [$over])];
-        $said = [...$judged['conditions'], ...($thing->agent === null ? [] : [$thing->agent->hazards.' '.$thing->agent->stop])];
+        $said = [...$judged['conditions'], ...($thing->agent === null ? [] : [$thing->agent->caution()])];
         $bench['cautions'] = array_values(array_filter((array) $bench['cautions'], static fn (mixed $caution): bool => is_array($caution) && ! in_array($caution['text'] ?? '', $said, true)));
         $refused = $judged['refusals'] !== [] || $bench['refused'] === true;
         $main = is_array($bench['figures']) ? ($bench['figures'][0] ?? null) : null;
@@ -122,7 +124,7 @@ final readonly class DoseReport
 
         return [
             'id' => $thing->id, 'name' => $thing->name, 'basis' => $thing->agent?->basis,
-            'about' => $thing->agent === null ? null : ['hazards' => $thing->agent->hazards, 'stop' => $thing->agent->stop, 'disposal' => $thing->agent->disposal, 'storage' => $thing->agent->storage, 'source' => $thing->agent->source],
+            'about' => $thing->agent === null ? null : ['hazards' => array_map(static fn (string $to, string $says): array => ['to' => $to, 'says' => $says], array_keys($thing->agent->hazards->said()), array_values($thing->agent->hazards->said())), 'stop' => $thing->agent->stop, 'disposal' => $thing->agent->disposal, 'storage' => $thing->agent->storage, 'source' => $thing->agent->source],
             'refusals' => $judged['refusals'], 'conditions' => $judged['conditions'],
             'bench' => $refused ? [...$bench, 'figures' => [], 'steps' => [], 'measure' => null] : $bench,
             'amount' => $unit === null ? null : $amount, 'unit' => $unit,
@@ -130,7 +132,7 @@ final readonly class DoseReport
             'rounding' => $amount === null || $unit === null ? null : 'rounded down from '.Say::number($amount, 5)." {$unit}",
             'split' => $amount === null || $unit === null || $body->vesselId !== null ? [] : $this->split($system, $amount, $unit),
             'stock' => $amount === null || $unit === null ? null : $this->stock($typed, $amount, $unit),
-            'order' => $amount === null ? [] : Order::of($thing, $way, $judged['conditions']),
+            'order' => $amount === null ? [] : OrderOfWork::of($thing->agent, $way, $judged['conditions']),
             'course' => $thing->agent !== null && $way === 'prolonged' && $amount !== null && isset($state->input['temp_c']) && is_float($state->input['temp_c']) ? ['repeats' => $thing->agent->repeats, 'every_d' => $thing->agent->interval($state->input['temp_c'])] : null,
             'minutes' => $thing->agent?->exposure($way), 'way' => $way, 'wash_out' => $this->washOut($system, $body),
         ];
@@ -143,7 +145,7 @@ final readonly class DoseReport
      */
     private function onTop(Thing $thing, DoseState $state, array $bench): ?string
     {
-        $left = $state->present[$thing->id]['mg_l'] ?? null;
+        $left = $state->present[$thing->id]['most_mg_l'] ?? null;
         $input = (array) $bench['input'];
         $range = $thing->agent?->range('prolonged');
         if ($left === null || $left <= 0 || $range === null || $thing->apart || ($input['way'] ?? 'prolonged') !== 'prolonged') {

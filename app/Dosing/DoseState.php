@@ -17,7 +17,9 @@ use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Dose\Seeding;
 use Ironwort\Core\Dose\Standing;
+use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
@@ -29,13 +31,13 @@ final readonly class DoseState
     /**
      * @param  array<string, mixed>  $input  of `dose.conflicts`, without the agent
      * @param  list<array{key: string, label: string, text: string, from: string, stale: bool}>  $rows  as the page shows it
-     * @param  array<string, array{name: string, mg_l: ?float, since: Carbon}>  $present
+     * @param  array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, since: Carbon}>  $present
      */
     private function __construct(public array $input, public array $rows, public array $present)
     {
     }
 
-    public static function of(System $system, Body $body, LatestWater $water, ExpectedWater $expected, Residuals $residuals, Conflicts $conflicts): self
+    public static function of(System $system, Body $body, LatestWater $water, ExpectedWater $expected, Residuals $residuals, Conflicts $conflicts, StageKinds $kinds): self
     {
         $reckoned = $expected->now($system, $water);
         /** @var ?VolumeChoice $choice */
@@ -71,12 +73,18 @@ final readonly class DoseState
             $input['carbon_in'] = $has('carbon') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsCarbon());
             $input['zeolite_in'] = $has('zeolite') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsAmmonia());
             $input['uv_on'] = $has('uv');
-            $input['filter_seeding'] = $system->life_stage === 'starting' || $system->kind === 'start' || Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'culture')->where('given_at', '>=', Carbon::now()->subDays(Standing::SEEDING_D))->exists();
+            $seeding = self::seeding($system, $kinds);
+            $input['filter_seeding'] = $seeding->runs;
+            $rows[] = ['key' => 'filter_seeding', 'label' => $seeding->runs ? 'Being seeded' : 'Filter', 'text' => $seeding->says, 'from' => 'by build and book', 'stale' => false];
             if ($system->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2) > 0) {
                 $things[] = 'plants';
             }
+            if ($system->vessels->contains(static fn (Vessel $vessel): bool => $vessel->invertebrates)) {
+                $things[] = 'invertebrates';
+                $rows[] = ['key' => 'invertebrates', 'label' => 'With the fish', 'text' => 'Snails, mussels or crayfish', 'from' => 'by build', 'stale' => false];
+            }
         }
-        foreach (['carbon_in' => 'Carbon is in', 'zeolite_in' => 'Zeolite or resin is in', 'uv_on' => 'UV is on', 'filter_seeding' => 'A filter is being seeded'] as $key => $label) {
+        foreach (['carbon_in' => 'Carbon is in', 'zeolite_in' => 'Zeolite or resin is in', 'uv_on' => 'UV is on'] as $key => $label) {
             if (($input[$key] ?? false) === true) {
                 $rows[] = ['key' => $key, 'label' => 'In the loop', 'text' => $label, 'from' => 'by build and book', 'stale' => false];
             }
@@ -86,5 +94,14 @@ final readonly class DoseState
         }
 
         return new self([...$input, ...($things === [] ? [] : ['present' => array_values(array_unique($things))])], $rows, $present);
+    }
+
+    private static function seeding(System $system, StageKinds $kinds): Seeding
+    {
+        $days = static fn (Carbon $since): float => floor(max(0.0, $since->diffInDays(Carbon::now())));
+        $culture = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'culture')->max('given_at');
+        $stages = $system->stages->filter(static fn (Stage $stage): bool => $kinds->get($stage->kind)->nitrifies() && ! $stage->bypassed)->mapWithKeys(static fn (Stage $stage): array => [$stage->name => $stage->since === null ? null : $days($stage->since)])->all();
+
+        return Seeding::of($system->life_stage === 'starting' || $system->kind === 'start', is_string($culture) ? $days(Carbon::parse($culture)) : null, $stages);
     }
 }

@@ -4,27 +4,35 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
+use App\Models\Charge;
 use App\Models\Dose;
+use App\Models\Stage;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\WaterChange;
 use App\Reports\Body;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Dose\Adsorption;
+use Ironwort\Core\Dose\Agent;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\BoundAmmonia;
+use Ironwort\Core\Dose\Clearing;
+use Ironwort\Core\Dose\Fading;
 use Ironwort\Core\Dose\Standing;
 
-/** What is left of what was dosed, after its own decay, every change and every trickle in the book. */
+/** What is left of what was dosed, after its own decay, every change, every trickle and the carbon and zeolite in the book. */
 final readonly class Residuals
 {
-    public function __construct(private Registry $registry, private AgentTable $agents)
+    public function __construct(private AgentTable $agents)
     {
     }
 
     /**
-     * @return array<string, array{name: string, mg_l: ?float, since: Carbon}> by thing, of one body of water now
+     * `most_mg_l` is what would be there if carbon and zeolite had taken nothing: what they take is uncertain, and
+     * no dose may count on it.
+     *
+     * @return array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, since: Carbon}> by thing, of one body of water now
      */
     public function now(System $system, Body $body): array
     {
@@ -33,47 +41,56 @@ final readonly class Residuals
             if ($dose->way !== 'prolonged' && ($dose->ended_at !== null || ! $dose->running())) {
                 continue;
             }
-            $left = $this->left($system, $dose, Carbon::now());
-            if ($left === null || ($dose->mg_l !== null && $left < Standing::GONE * $dose->mg_l)) {
+            $fading = $this->fading($system, $dose, Carbon::now());
+            $hours = self::hours($dose, Carbon::now());
+            $left = $fading === null ? $this->unmeasured($dose, Carbon::now()) : $fading->left($hours);
+            $most = $fading === null ? null : ($fading->adsorbedG > 0 ? $this->fading($system, $dose, Carbon::now(), adsorbed: false)?->left($hours) : $left);
+            if ($left === null || ($most !== null && $dose->mg_l !== null && $most < Standing::GONE * $dose->mg_l)) {
                 continue;
             }
-            $before = $present[$dose->thing]['mg_l'] ?? null;
-            $present[$dose->thing] = ['name' => $dose->name, 'mg_l' => $dose->mg_l === null ? null : $left + ($before ?? 0.0), 'since' => $dose->given_at];
+            $before = $present[$dose->thing] ?? ['mg_l' => null, 'most_mg_l' => null];
+            $present[$dose->thing] = ['name' => $dose->name, 'mg_l' => $dose->mg_l === null ? null : $left + ($before['mg_l'] ?? 0.0), 'most_mg_l' => $most === null ? null : $most + ($before['most_mg_l'] ?? 0.0), 'since' => $dose->given_at];
         }
 
         return $present;
     }
 
     /** What is left of one dose at a time, mg/L; 0 for what has no figure and is there still; null when gone. */
-    public function left(System $system, Dose $dose, Carbon $at): ?float
+    public function left(System $system, Dose $dose, Carbon $at, bool $adsorbed = true): ?float
     {
-        $days = $dose->given_at->diffInDays($at);
-        if ($dose->thing === 'binder' || $dose->thing === 'thiosulfate') {
-            return $days <= BoundAmmonia::HOURS / 24 ? 0.0 : null;
-        }
-        if ($dose->mg_l === null || $dose->mg_l <= 0) {
-            return $dose->thing === 'own' && $days <= Standing::UNKNOWN_D ? 0.0 : null;
-        }
+        $fading = $this->fading($system, $dose, $at, $adsorbed);
 
-        return $this->registry->run('dose.residual', $this->input($system, $dose, $at))->number('residual_mg_l');
+        return $fading === null ? $this->unmeasured($dose, $at) : $fading->left(self::hours($dose, $at));
     }
 
-    /**
-     * Input of `dose.residual` for one dose up to a time.
-     *
-     * @return array<string, mixed>
-     */
-    public function input(System $system, Dose $dose, Carbon $at, ?float $target = null): array
+    /** How a dose fades until a time, by all that is in the book; null for what has no level in the water. */
+    public function fading(System $system, Dose $dose, Carbon $until, bool $adsorbed = true): ?Fading
     {
-        $hours = max(0.0, $dose->given_at->diffInSeconds($at) / 3600);
-        $half = ($this->agents->agents[$dose->thing] ?? null)?->halfLifeH;
-        $input = ['volume_l' => $dose->volume_l, 'dose_mg_l' => (float) $dose->mg_l, 'target_mg_l' => $target ?? (float) $dose->mg_l, 'hours' => $hours, ...($half === null ? [] : ['half_life_h' => $half])];
-        $changes = [];
-        foreach ($this->changes($system, $dose, $at) as $change) {
-            $changes[] = ['at_h' => min($hours, $dose->given_at->diffInSeconds($change->changed_at) / 3600), 'change_pct' => min(100.0, 100 * $change->litres / $change->volume_l)];
+        if (in_array($dose->thing, ['binder', 'thiosulfate'], true) || $dose->mg_l === null || $dose->mg_l <= 0) {
+            return null;
         }
+        $hours = self::hours($dose, $until);
+        $changes = $this->changes($system, $dose, $until)->map(static fn (WaterChange $change): array => ['at_h' => min($hours, self::hours($dose, $change->changed_at)), 'change_pct' => min(100.0, 100 * $change->litres / $change->volume_l)]);
+        $agent = $this->agents->agents[$dose->thing] ?? null;
+        $clearings = $dose->vessel_id !== null ? [] : [...$this->trickles($system, $dose, $until), ...($adsorbed && $agent !== null ? $this->adsorbers($system, $agent, $dose, $until) : [])];
 
-        return [...$input, 'changes' => $changes, 'flow_l_h' => $hours > 0 && $dose->vessel_id === null ? $this->trickled($system, $dose->given_at, $at) / $hours : 0.0];
+        return Fading::of($dose->volume_l, $dose->mg_l, $agent?->halfLifeH, array_values($changes->all()), $clearings, $hours);
+    }
+
+    public static function hours(Dose $dose, Carbon $at): float
+    {
+        return max(0.0, $dose->given_at->diffInSeconds($at) / 3600);
+    }
+
+    private function unmeasured(Dose $dose, Carbon $at): ?float
+    {
+        $days = $dose->given_at->diffInDays($at);
+
+        return match ($dose->thing) {
+            'binder', 'thiosulfate' => $days <= BoundAmmonia::HOURS / 24 ? 0.0 : null,
+            'own' => $days <= Standing::UNKNOWN_D ? 0.0 : null,
+            default => null,
+        };
     }
 
     /** @return Collection<int, WaterChange> of the same body of water: a bay that is shut off takes no part in those of its loop */
@@ -82,16 +99,43 @@ final readonly class Residuals
         /** @var Collection<int, WaterChange> $changes */
         $changes = WaterChange::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('kind', 'batch')->where('vessel_id', $dose->vessel_id)->whereBetween('changed_at', [$dose->given_at, $to->copy()->addSecond()])->orderBy('changed_at')->limit(1000)->get();
 
-        return $changes;
+        return $changes->toBase();
     }
 
-    /** Litres that trickled in over a time. */
-    private function trickled(System $system, Carbon $from, Carbon $to): float
+    /** @return list<Clearing> */
+    private function trickles(System $system, Dose $dose, Carbon $until): array
     {
         /** @var Collection<int, Trickle> $trickles */
-        $trickles = Trickle::query()->where('system_id', $system->id)->where('started_at', '<', $to)->where(static fn ($query) => $query->whereNull('ended_at')->orWhere('ended_at', '>', $from))->limit(200)->get();
+        $trickles = Trickle::query()->where('system_id', $system->id)->where('started_at', '<', $until)->where(static fn ($query) => $query->whereNull('ended_at')->orWhere('ended_at', '>', $dose->given_at))->limit(200)->get();
 
-        return (float) $trickles->sum(static fn (Trickle $trickle): float => $trickle->flow_l_h * max(0.0, $trickle->started_at->max($from)->diffInSeconds(($trickle->ended_at ?? $to)->min($to)) / 3600));
+        return array_values($trickles->map(static fn (Trickle $trickle): Clearing => new Clearing('trickle', self::hours($dose, $trickle->started_at), self::hours($dose, $trickle->ended_at ?? $until), $trickle->flow_l_h))->all());
+    }
+
+    /** @return list<Clearing> carbon and zeolite that were in the loop while the dose was */
+    private function adsorbers(System $system, Agent $agent, Dose $dose, Carbon $until): array
+    {
+        $whole = (float) $system->stages->max(static fn (Stage $stage): float => $stage->bypassed ? 0.0 : $stage->flow_l_h);
+        $found = [];
+        foreach ($system->stages as $stage) {
+            if (isset(Adsorption::GRAMS_PER_L[$stage->kind]) && ! $stage->bypassed) {
+                array_push($found, ...Adsorption::of($agent, $stage->kind, $stage->media_l * Adsorption::GRAMS_PER_L[$stage->kind], 0.0, self::hours($dose, $until), $stage->flow_l_h));
+            }
+        }
+        /** @var Collection<int, Charge> $charges */
+        $charges = Charge::query()->where('system_id', $system->id)->where('put_in_at', '<', $until)->where(static fn ($query) => $query->whereNull('taken_out_at')->orWhere('taken_out_at', '>', $dose->given_at))->limit(100)->get();
+        foreach ($charges as $charge) {
+            $from = self::hours($dose, $charge->put_in_at);
+            $to = self::hours($dose, $charge->taken_out_at ?? $until);
+            $spent = self::hours($dose, $charge->put_in_at->copy()->addDays(Adsorption::WORKS_FOR_D));
+            if ($charge->holdsCarbon()) {
+                array_push($found, ...Adsorption::of($agent, 'carbon', $charge->mass_g, $from, min($to, $spent), $whole * Adsorption::BAG_SHARE));
+            }
+            if ($charge->kind === 'zeolite' || $charge->kind === 'mixed') {
+                array_push($found, ...Adsorption::of($agent, 'zeolite', $charge->mass_g, $from, $to, $whole * Adsorption::BAG_SHARE));
+            }
+        }
+
+        return $found;
     }
 
     /** @return Collection<int, Dose> oldest first */

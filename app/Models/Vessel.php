@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property float $stones_m2 stones on its floor
  * @property float $silt_m2
  * @property float $plants_m2
+ * @property bool $invertebrates snails, mussels or crayfish live in it
  * @property ?Carbon $retired_at
  * @property int $position
  */
@@ -36,7 +37,7 @@ final class Vessel extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean', 'level_mm' => 'float', 'may_fall_mm' => 'float', 'overflow' => 'boolean', 'float_valve' => 'boolean', 'retired_at' => 'datetime', 'stones_m2' => 'float', 'silt_m2' => 'float', 'plants_m2' => 'float'];
+        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean', 'level_mm' => 'float', 'may_fall_mm' => 'float', 'overflow' => 'boolean', 'float_valve' => 'boolean', 'retired_at' => 'datetime', 'stones_m2' => 'float', 'silt_m2' => 'float', 'plants_m2' => 'float', 'invertebrates' => 'boolean'];
     }
 
     public function holdsFish(): bool

@@ -72,7 +72,7 @@ final readonly class TestsDue
             ) AS r
             SQL, [...array_keys($seen), Parameter::Temperature->value, $then->copy()->subDays(self::AROUND_D), $then->copy()->addDays(self::AROUND_D / 2)]);
         foreach ($temperatures as $row) {
-            $seen[$row->id]['month_ago_c'] = (float) $row->value;
+            $seen[$row->id] = ['month_ago_c' => (float) $row->value, 'dawn' => []];
         }
         foreach ($this->schedule->readAtDawn() as $parameter) {
             /** @var list<object{id: string, taken_at: string}> $dawns */
@@ -85,7 +85,8 @@ final readonly class TestsDue
                 ) AS r
                 SQL, [...array_keys($seen), $parameter, $then, $systems->firstOrFail()->site->timezone, TestSchedule::DAWN_FROM, TestSchedule::DAWN_UNTIL - 1]);
             foreach ($dawns as $row) {
-                $seen[$row->id]['dawn'][$parameter] = Carbon::parse($row->taken_at);
+                $before = $seen[$row->id] ?? ['month_ago_c' => null, 'dawn' => []];
+                $seen[$row->id] = [...$before, 'dawn' => [...$before['dawn'], $parameter => Carbon::parse($row->taken_at)]];
             }
         }
 

@@ -64,6 +64,57 @@ test('a bath has a clock on every page until the fish are out', async ({ yard: p
   await expect(timers).toBeHidden()
 })
 
+test('a bath is heard when its last safe minute is over, until the fish are out', async ({ yard: page }) => {
+  // The loudest that reaches the loudspeaker, measured at the gain the tone goes through.
+  await page.addInitScript(() => {
+    const heard = window as unknown as { loudest: number }
+    heard.loudest = 0
+    const Real = window.AudioContext
+    window.AudioContext = class extends Real {
+      override createGain(): GainNode {
+        const gain = super.createGain()
+        const meter = super.createAnalyser()
+        gain.connect(meter)
+        const wave = new Float32Array(meter.fftSize)
+        setInterval(() => {
+          meter.getFloatTimeDomainData(wave)
+          heard.loudest = Math.max(heard.loudest, ...wave)
+        }, 20)
+        return gain
+      }
+    }
+  })
+  let over = 0
+  await page.route('**/api/timers', async (route) => {
+    const answer = await route.fetch()
+    const timers = (await answer.json()) as { since: string }[]
+    await route.fulfill({ json: timers.map((timer) => ({ ...timer, since: new Date(new Date(timer.since).getTime() - over * 60_000).toISOString() })) })
+  })
+  const loudest = () => page.evaluate(() => (window as unknown as { loudest: number }).loudest)
+  await page.goto('/nursery/dose')
+  await page.getByLabel('What is to be given').selectOption('Hydrogen peroxide')
+  const dose = page.getByRole('region', { name: 'Hydrogen peroxide' })
+  await dose.getByLabel(/^Strength of the product/).fill('3')
+  await dose.getByLabel('Given as').selectOption('a bath')
+  await dose.getByLabel(/^or say why/).fill('to hear it end')
+  await dose.getByRole('button', { name: /start the clock, 60 min/ }).click()
+  const timers = page.getByRole('list', { name: 'Open timers' })
+  await expect(timers).toContainText(/Hydrogen peroxide bath at Nursery .* left, 60 min at most/)
+  expect(await loudest()).toBe(0)
+
+  over = 61
+  await page.goto('/press-room')
+  await expect(timers).toContainText('the last safe minute is over: fish out now')
+  await page.getByRole('heading', { level: 1 }).click()
+  await expect.poll(loudest).toBeGreaterThan(0.3)
+  await timers.getByRole('button', { name: 'The fish are out' }).click()
+  await expect(timers).toBeHidden()
+  await page.waitForTimeout(1000)
+  await page.evaluate(() => ((window as unknown as { loudest: number }).loudest = 0))
+  await page.waitForTimeout(4500)
+  expect(await loudest()).toBe(0)
+})
+
 test('the sheet for the shed is printed with the amount, the order of work and room to initial', async ({ yard: page }) => {
   await page.goto('/press-room/dose')
   await page.getByLabel('What is to be given').selectOption('Formalin')

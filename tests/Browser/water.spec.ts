@@ -80,7 +80,7 @@ test('new water is blended, and a buffer that would burn is refused before it is
 test('the pump-off clock asks to act when its plan is over and alarms when the fish are in danger', async ({ yard: page }) => {
   let gone = 5
   await page.route('**/api/timers', (route) =>
-    route.fulfill({ json: [{ kind: 'pump_off', id: '01JD00000000000000000000C1', system: 'press-room', system_name: 'Press Room', name: 'Pump', since: new Date(Date.now() - gone * 60_000).toISOString(), minutes: 70, planned: 20, by: 'oxygen' }] }),
+    route.fulfill({ json: [{ kind: 'pump_off', id: '01JD00000000000000000000C1', system: 'press-room', system_name: 'Press Room', name: 'Pump', since: new Date(Date.now() - gone * 60_000).toISOString(), minutes: 70, planned: 20, by: 'oxygen', act_at: 20, emergency_at: 70 }] }),
   )
   const row = page.getByRole('list', { name: 'Open timers' }).getByRole('listitem')
   for (const [minutes, state, says] of [[5, 'watch', /planned for 20 min; 6[45] min until oxygen is dangerous/], [30, 'act', /planned for 20 min and over; (39|40) min/], [75, 'emergency', 'oxygen is dangerous now: pump on, and air']] as const) {

@@ -155,6 +155,44 @@ final class DoseTest extends TestCase
         $next([], 'E2')->assertUnprocessable();
     }
 
+    public function test_carbon_forgotten_in_the_loop_takes_of_a_course_and_a_top_up_never_counts_on_it(): void
+    {
+        (new LayBuild)->lay($this->system, ['stages' => [['name' => 'Carrier', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 60, 'flow_l_h' => 2000, 'since' => '2020-01-01']]]);
+        $this->charge('carbon')->assertOk();
+        $this->give(['thing' => 'praziquantel', 'dose_mg_l' => '2', 'course' => 'yes', 'reason' => 'nobody looked'])->assertOk();
+        $this->travel(24)->hours();
+        $course = $this->getJson('/api/systems/long-vat/courses')->assertOk()->json('courses.0');
+        // By hand: a bag sees 200 of 2,000 L/h and takes 80 % of it, 160 L/h out of 5,000 L; decay halves in 96 h.
+        $most = 2 * exp(-log(2) / 96 * 24);
+        self::assertEqualsWithDelta($most * exp(-160 / 5000 * 24), (float) $course['left'], 0.01);
+        self::assertStringContainsString('Take it out and write it out', $course['adsorbed']);
+        // The label's most is 2.5: with nothing taken, so much more and no more would be safe.
+        self::assertEqualsWithDelta((2.5 - $most) * 5, (float) $course['top_up'], 0.1);
+        self::assertLessThan((2 - (float) $course['left']) * 5, (float) $course['top_up']);
+
+        $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1/out', [])->assertOk();
+        $this->travel(24)->hours();
+        $later = (float) $this->getJson('/api/systems/long-vat/courses')->json('courses.0.left');
+        self::assertEqualsWithDelta((float) $course['left'] * exp(-log(2) / 96 * 24), $later, 0.01, 'out of the loop it takes no more');
+    }
+
+    public function test_the_bench_knows_how_old_the_filter_is_and_what_else_lives_in_the_water(): void
+    {
+        $state = fn (): array => array_column($this->getJson('/api/systems/long-vat/dose')->assertOk()->json('state'), 'text', 'label');
+        (new LayBuild)->lay($this->system, ['stages' => [['name' => 'Carrier', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 60, 'flow_l_h' => 2000, 'since' => now()->subDays(200)->toDateString()]]]);
+        self::assertSame('Grown in: Carrier, the youngest stage, has run for 200 days', $state()['Filter']);
+        (new LayBuild)->lay($this->system, ['stages' => [['name' => 'Shower', 'kind' => 'shower', 'medium' => 'small_carrier', 'media_l' => 60, 'flow_l_h' => 2000, 'since' => now()->subDays(12)->toDateString()]]]);
+        self::assertSame('Shower, the youngest stage, has run for 12 days of about 42', $state()['Being seeded']);
+        self::assertStringContainsString('Bypass the filter that is being seeded', implode(' ', $this->bench('praziquantel')['conditions']));
+
+        $vessel = $this->getJson('/api/systems/long-vat')->json('build.vessels.0');
+        self::assertFalse($vessel['invertebrates']);
+        $this->putJson("/api/systems/long-vat/vessels/{$vessel['id']}", ['version' => $vessel['version'], 'name' => 'East', 'kind' => 'bay', 'shape' => 'box', 'length_m' => '2', 'width_m' => '1', 'depth_m' => '1', 'invertebrates' => 'yes'])->assertOk();
+        self::assertSame('Snails, mussels or crayfish', $state()['With the fish']);
+        self::assertStringContainsString('kills snails', $this->bench('copper_sulfate')['refusals'][0]);
+        self::assertSame(['People', 'Fish', 'Filter', 'Plants', 'Snails, mussels, crayfish'], array_column($this->bench('formalin')['about']['hazards'], 'to'));
+    }
+
     public function test_the_days_of_a_course_move_with_the_temperature(): void
     {
         $this->give(['thing' => 'praziquantel', 'course' => 'yes'])->assertOk();

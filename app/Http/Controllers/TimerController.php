@@ -13,6 +13,7 @@ use App\Reports\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Judge\OpenTimer;
 
 /** What is open and must not be forgotten, for the foot of every page. */
 final class TimerController extends Controller
@@ -42,6 +43,10 @@ final class TimerController extends Controller
             $timers[] = ['kind' => 'bath', 'id' => $bath->id, 'system' => $bath->system->slug, 'system_name' => $bath->system->name, 'name' => $bath->name, 'since' => $bath->given_at->toIso8601ZuluString(), 'minutes' => $bath->minutes, 'planned' => null, 'by' => null];
         }
 
-        return new JsonResponse($timers);
+        return new JsonResponse(array_map(static function (array $timer): array {
+            $open = OpenTimer::of($timer['minutes'], $timer['planned']);
+
+            return [...$timer, 'act_at' => $open->actAtMin, 'emergency_at' => $open->emergencyAtMin];
+        }, $timers));
     }
 }

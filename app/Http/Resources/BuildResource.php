@@ -29,7 +29,7 @@ final readonly class BuildResource
             'vessels' => $system->vessels->map(static fn (Vessel $vessel): array => [
                 'id' => $vessel->id, 'version' => $vessel->version(), 'name' => $vessel->name, 'kind' => $vessel->kind, 'shape' => $vessel->shape,
                 'measures' => (object) $vessel->measures, 'freeboard_m' => $vessel->freeboard_m, 'displaced_l' => $vessel->displaced_l, 'netted' => $vessel->netted, 'level_mm' => $vessel->level_mm,
-                'may_fall_mm' => $vessel->may_fall_mm, 'overflow' => $vessel->overflow, 'float_valve' => $vessel->float_valve, 'shade' => $vessel->shade, 'stones_m2' => $vessel->stones_m2, 'silt_m2' => $vessel->silt_m2, 'plants_m2' => $vessel->plants_m2, 'shut_off' => in_array($vessel->id, $cut, true),
+                'may_fall_mm' => $vessel->may_fall_mm, 'overflow' => $vessel->overflow, 'float_valve' => $vessel->float_valve, 'shade' => $vessel->shade, 'stones_m2' => $vessel->stones_m2, 'silt_m2' => $vessel->silt_m2, 'plants_m2' => $vessel->plants_m2, 'invertebrates' => $vessel->invertebrates, 'shut_off' => in_array($vessel->id, $cut, true),
                 'volume' => $report->vessel($vessel)->toArray(),
             ])->values(),
             'stages' => $system->stages->map(static fn (Stage $stage): array => [

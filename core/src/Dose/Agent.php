@@ -16,6 +16,7 @@ final readonly class Agent
      * @param  list<string>  $purposes
      * @param  ?float  $halfLifeH  hours until half is gone by itself in a running system; null where nothing takes it
      * @param  list<array{float, float}>  $intervals  up to a temperature, days
+     * @param  array<string, array{per_pass_pct: float, holds_mg_per_g: ?float}>  $adsorbed  by carbon or zeolite
      */
     private function __construct(
         public string $id,
@@ -34,7 +35,8 @@ final readonly class Agent
         public ?float $bathWarmMax,
         public int $repeats,
         public array $intervals,
-        public string $hazards,
+        public Hazards $hazards,
+        public array $adsorbed,
         public string $stop,
         public string $disposal,
         public string $storage,
@@ -62,10 +64,15 @@ final readonly class Agent
             $intervals[] = [$upTo, $days];
         }
 
+        $adsorbed = [];
+        foreach ($row->rows('adsorbed') as $by) {
+            $adsorbed[$by->text('by')] = ['per_pass_pct' => $by->number('per_pass_pct'), 'holds_mg_per_g' => $by->numberOrNull('holds_mg_per_g')];
+        }
+
         return new self(
             $row->text('id'), $row->text('name'), $row->text('basis'), $row->text('unit'), $row->numberOrNull('strength_pct'), $row->flag('needs_strength'), $row->flag('oxidiser'), $row->flag('on_filter'), $row->number('oxygen_per_mg_l'),
             $range('prolonged_mg_l'), $range('bath_mg_l'), $row->numberOrNull('bath_min'), $row->numberOrNull('warm_c'), $row->numberOrNull('bath_warm_max'), (int) $row->number('repeats'), $intervals,
-            $row->text('hazards'), $row->text('stop'), $row->text('disposal'), $row->text('storage'), $row->text('source'),
+            Hazards::from($row->row('hazards')), $adsorbed, $row->text('stop'), $row->text('disposal'), $row->text('storage'), $row->text('source'),
             $row->texts('purpose'), $row->numberOrNull('half_life_h'), $range('dip_mg_l'), $row->numberOrNull('dip_min'),
         );
     }
@@ -82,6 +89,12 @@ final readonly class Agent
             'dip' => $this->dip,
             default => $this->prolonged,
         };
+    }
+
+    /** What everybody near it is told: what it does to people and fish, and when to stop. */
+    public function caution(): string
+    {
+        return "{$this->hazards->people} {$this->hazards->fish} {$this->stop}";
     }
 
     /** How long fish may be in it, minutes; null where it stays in the water. */

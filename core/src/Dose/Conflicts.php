@@ -16,7 +16,10 @@ use Ironwort\Core\Measure\Say;
 final readonly class Conflicts
 {
     /** Besides the agents: what is in the water or in the loop. */
-    public const OTHERS = ['binder', 'thiosulfate', 'bicarbonate', 'chlorine', 'zeolite', 'carbon', 'uv', 'seeding_filter', 'plants'];
+    public const OTHERS = ['binder', 'thiosulfate', 'bicarbonate', 'chlorine', 'zeolite', 'carbon', 'uv', 'seeding_filter', ...self::LIVING];
+
+    /** What lives in the water beside fish; what an agent does to it stands with its hazards. */
+    public const LIVING = ['plants', 'invertebrates'];
 
     /** Agents that take oxygen, or the fish's breath. */
     private const OXYGEN_HUNGRY = ['formalin', 'potassium_permanganate', 'chloramine_t', 'copper_sulfate'];
@@ -37,6 +40,10 @@ final readonly class Conflicts
     /** @return array{verdict: string, reason: string} */
     public function pair(string $one, string $other): array
     {
+        $living = $this->living($one, $other) ?? $this->living($other, $one);
+        if ($living !== null) {
+            return $living;
+        }
         $refused = self::refused($one, $other) ?? self::refused($other, $one);
         if ($refused !== null) {
             return ['verdict' => 'refused', 'reason' => $refused];
@@ -95,6 +102,19 @@ final readonly class Conflicts
         return $found;
     }
 
+    /** @return ?array{verdict: string, reason: string} */
+    private function living(string $agent, string $other): ?array
+    {
+        $hazards = ($this->agents->agents[$agent] ?? null)?->hazards;
+
+        return match (true) {
+            $hazards === null => null,
+            $other === 'plants' => $hazards->plants,
+            $other === 'invertebrates' => $hazards->invertebrates,
+            default => null,
+        };
+    }
+
     private static function refused(string $one, string $other): ?string
     {
         return match ([$one, $other]) {
@@ -105,7 +125,6 @@ final readonly class Conflicts
             ['binder', 'potassium_permanganate'], ['binder', 'hydrogen_peroxide'] => 'A binder and an oxidiser use one another up: neither works.',
             ['thiosulfate', 'potassium_permanganate'], ['thiosulfate', 'chloramine_t'], ['thiosulfate', 'hydrogen_peroxide'] => 'Thiosulfate takes an oxidiser out: it is the way to stop it, not to give it.',
             ['methylene_blue', 'seeding_filter'] => 'Methylene blue kills the bacteria that are being seeded.',
-            ['copper_sulfate', 'plants'] => 'Copper kills plants: take them out first.',
             default => null,
         };
     }
@@ -119,7 +138,6 @@ final readonly class Conflicts
             $other === 'zeolite' && $treatment => 'Take the zeolite out while it runs.',
             $other === 'uv' && $treatment => 'UV off: it breaks the agent down.',
             $other === 'seeding_filter' && $treatment => 'Bypass the filter that is being seeded, and feed it meanwhile.',
-            $other === 'plants' && ($one === 'salt' || $treatment) => 'Plants suffer: take out those that matter.',
             $other === 'binder' && $treatment => 'Binders keep some medicines from working: give them apart, by the label.',
             $other === 'chlorine' && $treatment => 'Make the water free of chlorine first.',
             $one !== $other && $treatment && isset($this->agents->agents[$other]) && ! in_array($other, self::NOT_TREATMENTS, true) => 'Two medicines at once only on a veterinarian’s word; otherwise change water and wait.',

@@ -10,9 +10,6 @@ final readonly class Standing
     /** A reading older than this is taken again before anything is dosed by it, days. */
     public const READING_D = 3.0;
 
-    /** A culture given so lately is a filter being seeded, days. */
-    public const SEEDING_D = 21;
-
     /** Something of which nothing but its label is known counts as there for so long, days. */
     public const UNKNOWN_D = 7.0;
 

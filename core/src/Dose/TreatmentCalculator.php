@@ -114,7 +114,7 @@ final readonly class TreatmentCalculator implements Calculator
         if (! $agent->sparesFilter) {
             $work->watch('Bypass the biofilter, or count on losing much of it; test ammonia twice a day for a week after.');
         }
-        $work->note($agent->hazards.' '.$agent->stop);
+        $work->note($agent->caution());
         $work->note('The label, a veterinarian and local law come before this. Koi count as fish that may be eaten. Disposal: '.lcfirst($agent->disposal));
 
         return $work->result([

@@ -74,8 +74,8 @@ final readonly class TestSchedule
      */
     public function season(?float $nowC, ?float $monthAgoC): ?Season
     {
-        foreach ($nowC === null ? [] : $this->seasons as $season) {
-            if ($season->fits($nowC, $monthAgoC)) {
+        foreach ($this->seasons as $season) {
+            if ($nowC !== null && $season->fits($nowC, $monthAgoC)) {
                 return $season;
             }
         }

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests\Dose;
 
 use Ironwort\Core\Data\Library;
+use Ironwort\Core\Dose\Adsorption;
 use Ironwort\Core\Dose\ChloramineT;
+use Ironwort\Core\Dose\Clearing;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\CoursePlan;
+use Ironwort\Core\Dose\Fading;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Dose\Seeding;
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Tests\Reference;
 use PHPUnit\Framework\TestCase;
@@ -147,14 +151,62 @@ final class DoseTest extends TestCase
         self::assertSame(['changes.0.at_h'], array_keys($this->errors('dose.residual', [...$half, 'changes' => [['at_h' => 30, 'change_pct' => 10]]])));
     }
 
-    /** Decay and trickle together by scipy's solve_ivp: dC/dt = -(ln 2/half + Q/V) C, as a trickle of so much more water. */
+    public function test_carbon_left_in_takes_of_a_dose_until_it_is_full(): void
+    {
+        $carbon = ['volume_l' => 1000, 'dose_mg_l' => 10, 'target_mg_l' => 10, 'hours' => 24, 'clearings' => [['by' => 'carbon', 'from_h' => 0, 'to_h' => 24, 'cleared_l_h' => 100, 'holds_g' => 5]]];
+        // By hand: 10 g in all, so it is full at half of them, after ln 2/0.1 h.
+        $fading = Fading::of(1000, 10, null, [], [new Clearing('carbon', 0, 24, 100, 5)], 24);
+        self::assertEqualsWithDelta(10 * exp(-0.1 * 6.9), $fading->left(6.9), 1e-9);
+        self::assertEqualsWithDelta(5, $fading->left(6.94), 1e-9);
+        self::assertEqualsWithDelta(5, $this->figure('dose.residual', $carbon, 'residual_mg_l'), 1e-9);
+        self::assertEqualsWithDelta(5, $this->figure('dose.residual', $carbon, 'adsorbed_g'), 1e-9);
+        self::assertSame(['clearings.0.to_h'], array_keys($this->errors('dose.residual', [...$carbon, 'clearings' => [['by' => 'carbon', 'from_h' => 6, 'to_h' => 2, 'cleared_l_h' => 100]]])));
+        $agents = Library::shipped()->agents();
+        self::assertSame([], Adsorption::of($agents->get('salt'), 'carbon', 500, 0, 24, 4000), 'carbon takes no salt');
+        self::assertEqualsWithDelta(4000 * 0.95, Adsorption::of($agents->get('methylene_blue'), 'carbon', 500, 0, 24, 4000)[0]->litresPerH, 1e-9);
+    }
+
+    /** By scipy's solve_ivp, stopped at every change, start, end and filling up: decay, trickles, carbon and changes together. */
     public function test_a_residual_agrees_with_numerical_integration(): void
     {
-        foreach ([[5.0, 36.0, 40.0, 3000.0, 2.0], [2.5, 96.0, 120.0, 4200.0, 6.5], [15.0, 4.0, 0.0, 800.0, 0.5]] as [$dose, $half, $flow, $volume, $days]) {
-            $litresADay = 24 * $flow + 24 * log(2) / $half * $volume;
-            $expected = Reference::python('exchange_scipy.py', ["{$dose} 0 0 {$litresADay} {$volume} {$days}"])[0];
-            self::assertEqualsWithDelta($expected, $this->figure('dose.residual', ['volume_l' => $volume, 'dose_mg_l' => $dose, 'target_mg_l' => $dose, 'hours' => 24 * $days, 'half_life_h' => $half, 'flow_l_h' => $flow], 'residual_mg_l'), 1e-6 * $dose);
+        foreach ([
+            [3000, 5, 36, 48, [], [[40, 0, 48, 0]]],
+            [4200, 2.5, 96, 156, [[30, 25], [100, 10]], [[120, 0, 156, 0]]],
+            [6500, 2.5, 96, 72, [[20, 30]], [[30, 10, 72, 0], [600, 0, 40, 4], [300, 24, 60, 0]]],
+            [800, 15, 0, 20, [[5, 50], [5, 20]], [[400, 2, 18, 3], [200, 2, 19, 1]]],
+        ] as [$volume, $dose, $half, $hours, $changes, $clearings]) {
+            $text = static fn (array $rows): string => implode(';', array_map(static fn (array $row): string => implode(',', $row), $rows));
+            $expected = Reference::python('fading_scipy.py', ["{$volume} {$dose} {$half} {$hours} | {$text($changes)} | {$text($clearings)}"])[0];
+            $given = [
+                'volume_l' => $volume, 'dose_mg_l' => $dose, 'target_mg_l' => $dose, 'hours' => $hours, ...($half > 0 ? ['half_life_h' => $half] : []),
+                'changes' => array_map(static fn (array $row): array => ['at_h' => $row[0], 'change_pct' => $row[1]], $changes),
+                'clearings' => array_map(static fn (array $row): array => ['by' => $row[3] > 0 ? 'carbon' : 'trickle', 'cleared_l_h' => $row[0], 'from_h' => $row[1], 'to_h' => $row[2], ...($row[3] > 0 ? ['holds_g' => $row[3]] : [])], $clearings),
+            ];
+            self::assertEqualsWithDelta($expected, $this->figure('dose.residual', $given, 'residual_mg_l'), 1e-8 * $dose);
         }
+    }
+
+    public function test_what_an_agent_does_to_snails_and_plants_stands_in_its_way_like_any_other_conflict(): void
+    {
+        $conflicts = new Conflicts(Library::shipped()->agents());
+        self::assertSame('refused', $conflicts->pair('copper_sulfate', 'invertebrates')['verdict']);
+        self::assertSame('refused', $conflicts->pair('invertebrates', 'formalin')['verdict']);
+        self::assertSame('conditions', $conflicts->pair('praziquantel', 'invertebrates')['verdict']);
+        self::assertSame(['allowed', 'refused'], [$conflicts->pair('praziquantel', 'plants')['verdict'], $conflicts->pair('methylene_blue', 'plants')['verdict']]);
+        self::assertStringContainsString('snails', $this->treat('copper_sulfate', ['present' => ['invertebrates']])->figures['refusals'][0]);
+        self::assertStringContainsString('cancer', Library::shipped()->agents()->get('formalin')->caution());
+    }
+
+    /** Common practice, no source: six weeks from nothing, three after a culture. */
+    public function test_a_filter_counts_as_being_seeded_by_its_youngest_stage_and_its_last_culture(): void
+    {
+        $says = static fn (mixed ...$of): array => [Seeding::of(...$of)->runs, Seeding::of(...$of)->says];
+        self::assertSame([false, 'Grown in: Shower, the youngest stage, has run for 400 days'], $says(false, null, ['Moving bed' => 900.0, 'Shower' => 400.0]));
+        self::assertTrue($says(false, null, ['Moving bed' => 900.0, 'Shower' => 12.0])[0], 'a new stage beside an old one');
+        self::assertTrue($says(false, 5.0, ['Moving bed' => 900.0])[0]);
+        self::assertFalse($says(false, 22.0, ['Moving bed' => 900.0])[0]);
+        self::assertTrue($says(true, null, [])[0]);
+        self::assertSame([false, 'Grown in, it is assumed: nobody wrote down since when it runs'], $says(false, null, ['Sponge' => null]));
     }
 
     public function test_a_course_says_what_to_do_about_a_dose_that_was_missed(): void

@@ -7,6 +7,7 @@ namespace Ironwort\Core\Tests\Judge;
 use Ironwort\Core\Data\Library;
 use Ironwort\Core\Judge\Advice;
 use Ironwort\Core\Judge\Kit;
+use Ironwort\Core\Judge\OpenTimer;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Plausible;
 use Ironwort\Core\Judge\Point;
@@ -123,6 +124,16 @@ final class AdviceTest extends TestCase
     private function tests(): TestSchedule
     {
         return Library::shipped()->testSchedule();
+    }
+
+    public function test_what_is_left_open_is_acted_on_when_its_plan_is_over_and_an_emergency_when_what_is_safe_is(): void
+    {
+        $states = static fn (?float $safe, ?float $planned): array => array_map(static fn (int $minutes): string => OpenTimer::of($safe, $planned)->state($minutes)->value, [5, 30, 59, 61]);
+        self::assertSame(['watch', 'act', 'act', 'emergency'], $states(60, 20));
+        self::assertSame(['watch', 'act', 'act', 'emergency'], $states(60, null), 'half of what is safe');
+        self::assertSame(['watch', 'watch', 'watch', 'emergency'], $states(60, 90), 'a plan beyond what is safe');
+        self::assertSame(['watch', 'act', 'act', 'act'], $states(null, 20));
+        self::assertSame(['watch', 'watch', 'watch', 'watch'], $states(null, null));
     }
 
     public function test_a_reading_that_is_far_off_or_hardly_possible_is_asked_about(): void

@@ -16,8 +16,8 @@ const rows = computed(() =>
   (timers.data.value ?? []).map((timer) => {
     const gone = Math.max(0, (now.value.getTime() - new Date(timer.since).getTime()) / 60_000)
     const left = timer.minutes === null ? null : timer.minutes - gone
-    const late = timer.planned === null ? left !== null && left <= 0.5 * (timer.minutes ?? 0) : gone >= timer.planned
-    return { ...timer, gone: duration(gone), left: left === null ? null : duration(Math.max(0, left)), state: left !== null && left <= 0 ? 'emergency' : late ? 'act' : 'watch' }
+    const past = (minutes: number | null) => minutes !== null && gone >= minutes
+    return { ...timer, gone: duration(gone), left: left === null ? null : duration(Math.max(0, left)), state: past(timer.emergency_at) ? 'emergency' : past(timer.act_at) ? 'act' : 'watch' }
   }),
 )
 type Row = (typeof rows.value)[number]

@@ -12,7 +12,7 @@ import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 
-const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '', netted: 'no', overflow: 'no', float_valve: 'no', shade: 'none', level_mm: '', may_fall_mm: '', stones_m2: '', silt_m2: '', plants_m2: '' }), () => props.system.build.vessels)
+const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '', netted: 'no', overflow: 'no', float_valve: 'no', shade: 'none', level_mm: '', may_fall_mm: '', stones_m2: '', silt_m2: '', plants_m2: '', invertebrates: 'no' }), () => props.system.build.vessels)
 const stations = ref<Record<string, string>[]>([])
 const yesNo = [{ value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }]
 const sections = [
@@ -38,6 +38,7 @@ const fields = computed<PartField[]>(() => [
   { key: 'stones_m2', label: 'Stones on its floor', unit: 'm²', more: true, hint: 'their whole surface, where bacteria grow' },
   { key: 'silt_m2', label: 'Floor under silt', unit: 'm²', more: true },
   { key: 'plants_m2', label: 'Cover of plants', unit: 'm²', more: true },
+  { key: 'invertebrates', label: 'Snails, mussels, crayfish', choices: yesNo, more: true, hint: 'some treatments kill them' },
 ])
 
 /** Only what belongs to the chosen shape is sent; the rest stays typed, should the shape change back. */
@@ -57,13 +58,13 @@ function edit(vessel: Vessel | null): void {
   const { stations: saved, ...lengths } = (vessel?.measures ?? {}) as { stations?: { at_m: number; area_m2: number }[] } & Record<string, number>
   stations.value = (saved ?? []).map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) }))
   while (stations.value.length < 3) stations.value.push({ at_m: '', area_m2: '' })
-  part.edit(vessel?.id ?? null, vessel ? asTyped({ name: vessel.name, kind: vessel.kind, shape: vessel.shape, freeboard_m: vessel.freeboard_m, displaced_l: vessel.displaced_l, netted: word(vessel.netted), overflow: word(vessel.overflow), float_valve: word(vessel.float_valve), shade: vessel.shade, level_mm: vessel.level_mm || null, may_fall_mm: vessel.may_fall_mm, stones_m2: vessel.stones_m2 || null, silt_m2: vessel.silt_m2 || null, plants_m2: vessel.plants_m2 || null, ...lengths }) : {})
+  part.edit(vessel?.id ?? null, vessel ? asTyped({ name: vessel.name, kind: vessel.kind, shape: vessel.shape, freeboard_m: vessel.freeboard_m, displaced_l: vessel.displaced_l, netted: word(vessel.netted), overflow: word(vessel.overflow), float_valve: word(vessel.float_valve), shade: vessel.shade, level_mm: vessel.level_mm || null, may_fall_mm: vessel.may_fall_mm, stones_m2: vessel.stones_m2 || null, silt_m2: vessel.silt_m2 || null, plants_m2: vessel.plants_m2 || null, invertebrates: word(vessel.invertebrates), ...lengths }) : {})
 }
 
 const word = (yes: boolean) => (yes ? 'yes' : 'no')
 
 function save(): void {
-  part.save.mutate({ ...Object.fromEntries(Object.keys(form).map((key) => [key, undefined])), name: form.name, kind: form.kind, netted: form.netted, overflow: form.overflow, float_valve: form.float_valve, shade: form.shade, level_mm: form.level_mm, may_fall_mm: form.may_fall_mm, stones_m2: form.stones_m2, silt_m2: form.silt_m2, plants_m2: form.plants_m2, ...measures.value })
+  part.save.mutate({ ...Object.fromEntries(Object.keys(form).map((key) => [key, undefined])), name: form.name, kind: form.kind, netted: form.netted, overflow: form.overflow, float_valve: form.float_valve, shade: form.shade, level_mm: form.level_mm, may_fall_mm: form.may_fall_mm, stones_m2: form.stones_m2, silt_m2: form.silt_m2, plants_m2: form.plants_m2, invertebrates: form.invertebrates, ...measures.value })
 }
 </script>
 

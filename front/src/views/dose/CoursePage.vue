@@ -42,7 +42,8 @@ const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifica
       <p v-if="!course.ended" class="soft small">Every {{ day(course.every_d) }} days at {{ day(page.temp_c) }} °C{{ page.temp_assumed ? ', assumed' : '' }}: the days move with the temperature.</p>
       <ResidualCurve v-if="course.curve.length" :course="course" />
       <template v-if="!course.ended">
-        <p>Left in the water: <b>{{ course.left }}</b>, by decay, changes and trickle in the book.<template v-if="course.top_up"> To stand at its level again: <b class="top">{{ course.top_up }}</b>.</template></p>
+        <p>Left in the water: <b>{{ course.left }}</b>, by decay, changes, trickle and what adsorbs it, in the book.<template v-if="course.top_up"> To stand at its level again: <b class="top">{{ course.top_up }}</b>.</template></p>
+        <p v-if="course.adsorbed" class="caution">{{ course.adsorbed }}</p>
         <p>{{ course.daily }} <b>Stop:</b> {{ course.stop }}</p>
         <p v-for="text in course.refusals" :key="text" class="caution danger">No further dose now: {{ text }}</p>
         <fieldset v-if="writes && course.conditions.length" class="conditions"><legend>Before another goes in</legend><label v-for="text in course.conditions" :key="text"><input v-model="of(course).met" type="checkbox" :value="text" /> {{ text }}</label></fieldset>
@@ -61,7 +62,7 @@ const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifica
       </template>
     </section>
     <section v-for="wash in page.washes" :key="wash.name" class="part" :aria-label="`${wash.name} washing out`">
-      <h2>{{ wash.name }} <span class="soft small">{{ wash.left }} left, by decay, changes and trickle; two weeks on if nothing is given</span></h2>
+      <h2>{{ wash.name }} <span class="soft small">{{ wash.left }} left, by decay, changes, trickle and what adsorbs it; two weeks on if nothing is given</span></h2>
       <ResidualCurve :course="wash" />
     </section>
     <ChargeList :system="system" :page="page" :writes="writes" />

@@ -102,7 +102,7 @@ const print = () => window.print()
         </template>
       </form>
       <dl v-if="found.about" class="about small">
-        <dt>Hazards</dt><dd>{{ found.about.hazards }}</dd>
+        <template v-for="row in found.about.hazards" :key="row.to"><dt>{{ row.to }}</dt><dd>{{ row.says }}</dd></template>
         <dt>Stop</dt><dd>{{ found.about.stop }}</dd>
         <dt>Disposal</dt><dd>{{ found.about.disposal }}</dd>
         <dt>Storage</dt><dd>{{ found.about.storage }}</dd>
@@ -160,7 +160,7 @@ const print = () => window.print()
 
 .about {
   display: grid;
-  grid-template-columns: 6rem minmax(0, 1fr);
+  grid-template-columns: 9rem minmax(0, 1fr);
   gap: 0.3rem 1rem;
   margin-top: 1rem;
 }

@@ -2,34 +2,34 @@
 
 declare(strict_types=1);
 
-namespace App\Dosing;
+namespace Ironwort\Core\Dose;
 
 /** The order of work for one dose, as it stands on the sheet for the shed. Common practice, no source. */
-final readonly class Order
+final readonly class OrderOfWork
 {
     /**
      * @param  list<string>  $conditions
      * @return list<string>
      */
-    public static function of(Thing $thing, string $way, array $conditions): array
+    public static function of(?Agent $agent, string $way, array $conditions): array
     {
         $steps = ['Read the label; somebody else reads this sheet against it.'];
-        if ($thing->agent !== null) {
+        if ($agent !== null) {
             $steps[] = 'Gloves and eye protection on; water and thiosulfate or fresh water within reach.';
         }
         array_push($steps, ...$conditions);
-        if ($thing->agent !== null && ! $thing->agent->sparesFilter && $way === 'prolonged') {
+        if ($agent !== null && ! $agent->sparesFilter && $way === 'prolonged') {
             $steps[] = 'Bypass the biofilter, and keep its own water moving and aired.';
         }
-        if ($thing->agent !== null) {
+        if ($agent !== null) {
             $steps[] = 'All the air there is, from before the dose on.';
         }
         $steps[] = match ($way) {
             'bath', 'dip' => 'Mix it into the bath whole before a fish goes in; start the clock with the first fish; stand by it.',
             default => 'Dissolve or dilute it in a bucket of system water, and give it over ten minutes where flow is strong, away from fish.',
         };
-        if ($thing->agent !== null) {
-            $steps[] = 'Watch for half an hour, and again after two. '.$thing->agent->stop;
+        if ($agent !== null) {
+            $steps[] = 'Watch for half an hour, and again after two. '.$agent->stop;
         }
 
         return $steps;
