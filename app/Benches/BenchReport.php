@@ -64,6 +64,10 @@ final readonly class BenchReport
             } elseif ($input->default !== null) {
                 $shown = is_float($input->default) ? self::say($parameter, $input->default) : (string) $input->default;
                 $from = 'assumed';
+                // A choice that is asked for stands open on the page with this one chosen: that is no silent default.
+                if (in_array($key, $bench->asked, true) && $input->allowed !== []) {
+                    $values[$key] = $input->default;
+                }
             } elseif (! $input->required) {
                 $from = '';
             }

@@ -170,6 +170,8 @@ final readonly class DoseReport
             $met = $thing->apart ? array_intersect_key($state->input, array_flip(['temp_c', 'ph', 'alkalinity_mg_l', 'hardness_mg_l', 'do_mg_l'])) : $state->input;
             $fixed = [...$met, ...$fixed, 'agent' => $thing->agent->id ?? 'own'];
             $fixed['temp_c'] ??= 18.0;
+            // Only permanganate has a demand of the water to be told.
+            $fixed += $thing->agent?->id === 'potassium_permanganate' ? [] : ['demand_mg_l' => 0.0];
         }
 
         $good = $thing->good ?? (in_array($thing->id, ['binder', 'culture'], true) ? Good::query()->where('site_id', $system->site_id)->where('kind', $thing->id)->orderBy('name')->first() : null);

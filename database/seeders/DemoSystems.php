@@ -113,8 +113,8 @@ final readonly class DemoSystems
             'name' => 'Cold Store', 'kind' => 'start', 'life_stage' => 'starting',
             'vessels' => [['name' => 'Bay', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 3.0, 'width_m' => 1.5, 'depth_m' => 1.0], 'freeboard_m' => 0.1, 'may_fall_mm' => 250, 'shade' => 'full']],
             'stages' => [
-                ['name' => 'Static bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 4000, 'maturity_pct' => 18, 'loss_mm' => 600],
-                ['name' => 'Shower', 'kind' => 'shower', 'medium' => 'ball', 'media_l' => 120, 'flow_l_h' => 4000, 'maturity_pct' => 18],
+                ['name' => 'Static bead', 'kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 80, 'flow_l_h' => 4000, 'maturity_pct' => 18, 'loss_mm' => 600, 'since' => self::daysAgo(23)],
+                ['name' => 'Shower', 'kind' => 'shower', 'medium' => 'ball', 'media_l' => 120, 'flow_l_h' => 4000, 'maturity_pct' => 18, 'since' => self::daysAgo(23)],
             ],
             'fish' => [],
             'feed_g_d' => 0,

@@ -9,20 +9,3 @@ const chosen = defineModel<string | null>()
     <option v-for="choice in choices" :key="choice.value" :value="choice.value">{{ choice.label }}</option>
   </select>
 </template>
-
-<style scoped>
-.choice {
-  font: inherit;
-  height: 40px;
-  padding: 0 0.5rem;
-  width: 100%;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--soft);
-  border-radius: 2px;
-}
-
-.error {
-  border-color: var(--rust);
-}
-</style>

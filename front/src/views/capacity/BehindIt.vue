@@ -17,12 +17,12 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
 </script>
 
 <template>
-  <section aria-label="Load in full">
+  <section class="part" aria-label="Load in full">
     <h2>Load in a day</h2>
     <dl><div v-for="figure in filter.loads" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
   </section>
 
-  <section aria-label="Oxygen">
+  <section class="part" aria-label="Oxygen">
     <h2>Oxygen, by its build</h2>
     <dl><div v-for="figure in filter.oxygen.figures" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
     <p v-if="weakest">If <b>{{ weakest.name }}</b> fails, dawn would stand at {{ number(weakest.do_dawn_without_mg_l, 2) }} mg/L.</p>
@@ -34,7 +34,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
     </div>
   </section>
 
-  <section v-if="filter.dirt.length" aria-label="Dirt">
+  <section v-if="filter.dirt.length" class="part" aria-label="Dirt">
     <h2>Dirt</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="Dirt by stage">
       <table>
@@ -50,7 +50,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
     </div>
   </section>
 
-  <section v-if="filter.nitrate.length" aria-label="Nitrate">
+  <section v-if="filter.nitrate.length" class="part" aria-label="Nitrate">
     <h2>Where nitrate goes</h2>
     <dl><div v-for="figure in filter.nitrate" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
   </section>
@@ -58,7 +58,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
   <FilterMeasured :system="system" :filter="filter" :writes="writes" />
   <SetbackList :system="system" :filter="filter" :writes="writes" />
 
-  <section aria-label="Sizing">
+  <section class="part" aria-label="Sizing">
     <h2>What these fish would need</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="What these fish would need">
       <table>
@@ -69,23 +69,13 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
     <p v-for="rule in filter.size.rules" :key="rule" class="soft small rule">{{ rule }}</p>
   </section>
 
-  <section aria-label="Without a filter">
+  <section class="part" aria-label="Without a filter">
     <h2>If the filter were gone</h2>
     <dl><div v-for="figure in filter.no_filter" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
   </section>
 </template>
 
 <style scoped>
-section {
-  margin-top: 2.25rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  margin-bottom: 0.6rem;
-  border-bottom: 1px solid var(--soft);
-}
-
 dl {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));

@@ -18,10 +18,10 @@ const against = (ratio: number | null) => (ratio === null ? '' : ratio >= 1 ? `$
 </script>
 
 <template>
-  <section aria-label="Measured">
+  <section class="part" aria-label="Measured">
     <h2>Measured against reckoned</h2>
     <p class="soft small">Ammonia before the filter and after it, at the same minute, and the flow through it: its real removal.</p>
-    <form v-if="writes" novalidate @submit.prevent="measure.send(undefined)">
+    <form v-if="writes" class="fields" novalidate @submit.prevent="measure.send(undefined)">
       <TypedField v-model="form.in_mg_l" label="Ammonia before" unit="mg/L as N" :error="measure.errors.value.in_mg_l" />
       <TypedField v-model="form.out_mg_l" label="Ammonia after" unit="mg/L as N" :error="measure.errors.value.out_mg_l" />
       <TypedField v-model="form.flow_l_h" label="Flow" unit="L/h" :error="measure.errors.value.flow_l_h" />
@@ -30,7 +30,7 @@ const against = (ratio: number | null) => (ratio === null ? '' : ratio >= 1 ? `$
     <p v-if="writes" class="small"><button type="button" class="link-button" @click="run.send(undefined)">Or from the ammonia readings of the last four weeks</button> <span class="soft">what the fish gave, less what stayed in the water or went with changes</span></p>
     <p v-if="run.errors.value.readings ?? run.trouble.value" class="fault" role="alert">{{ run.errors.value.readings ?? run.trouble.value }}</p>
     <p v-if="measure.trouble.value ?? believe.trouble.value" class="fault" role="alert">{{ measure.trouble.value ?? believe.trouble.value }}</p>
-    <ul>
+    <ul class="rows">
       <li v-for="test in filter.tests" :key="test.id">
         <span>It took <FigureButton :figure="test.removal" />, where {{ number(test.expected_g_d) }} were reckoned: <b>{{ against(test.ratio) }}</b> <span class="soft">{{ test.run ? 'by a run of readings, ' : '' }}{{ test.age }}</span></span>
         <template v-if="writes">
@@ -42,36 +42,3 @@ const against = (ratio: number | null) => (ratio === null ? '' : ratio >= 1 ? `$
     </ul>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin-top: 2.25rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  margin-bottom: 0.6rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.9rem 1.5rem;
-  align-items: end;
-  margin: 0.6rem 0;
-}
-
-form > .field {
-  width: 11rem;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.25rem 1rem;
-  align-items: baseline;
-  padding: 0.4rem 0;
-  border-bottom: 1px solid var(--hair);
-}
-</style>

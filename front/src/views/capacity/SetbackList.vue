@@ -18,17 +18,17 @@ const remove = useSend(() => props.system.slug, (id: string) => answer(() => api
 </script>
 
 <template>
-  <section aria-label="What befell the filter">
+  <section class="part" aria-label="What befell the filter">
     <h2>What befell the filter</h2>
     <p class="soft small">What lives there today is followed through the feed of the last twelve weeks, less what these cost.</p>
-    <form v-if="writes" novalidate @submit.prevent="add.send(undefined)">
+    <form v-if="writes" class="fields" novalidate @submit.prevent="add.send(undefined)">
       <FormField v-slot="{ id, status }" label="It had"><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))" /></FormField>
       <TypedField v-model="form.lost_pct" label="that cost" unit="% of its bacteria" :error="add.errors.value.lost_pct" />
       <TypedField v-model="form.happened_on" label="On" day hint="empty is today" :error="add.errors.value.happened_on" />
       <NButton attr-type="submit" :loading="add.pending.value">Write it down</NButton>
     </form>
     <p v-if="add.trouble.value" class="fault" role="alert">{{ add.trouble.value }}</p>
-    <ul>
+    <ul class="rows">
       <li v-for="setback in filter.setbacks" :key="setback.id">
         <span class="soft">{{ setback.on }}</span> <span>{{ KINDS[setback.kind] }}, <b>{{ setback.lost_pct }} %</b> lost</span>
         <button v-if="writes" type="button" class="link-button small" :aria-label="`Take back ${KINDS[setback.kind]} of ${setback.on}`" @click="remove.send(setback.id)">Take back</button>
@@ -36,35 +36,3 @@ const remove = useSend(() => props.system.slug, (id: string) => answer(() => api
     </ul>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin-top: 2.25rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  margin-bottom: 0.6rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.9rem 1.5rem;
-  align-items: end;
-  margin: 0.6rem 0;
-}
-
-form > .field {
-  width: 11rem;
-}
-
-li {
-  display: flex;
-  gap: 1rem;
-  align-items: baseline;
-  padding: 0.4rem 0;
-  border-bottom: 1px solid var(--hair);
-}
-</style>

@@ -119,20 +119,6 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.choice {
-  height: 40px;
-  padding: 0 0.5rem;
-  border: 1px solid var(--soft);
-  border-radius: 2px;
-  background: var(--sheet);
-  color: var(--ink);
-  font: inherit;
-}
-
-.choice {
-  width: 100%;
-}
-
 .fields > .wide {
   width: 20rem;
   max-width: 100%;

@@ -17,7 +17,7 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
 const open = ref<string>()
 const side = () => reactive({ watch: '', act: '', emergency: '' })
 const form = reactive({ below: side(), above: side(), reason: '' })
-const number = (value: number) => Number(value.toPrecision(4))
+const number = (value: number) => Number(value.toPrecision(3))
 const words = (row: Row) => {
   const use = { below: row.own?.below ?? row.shipped.below, above: row.own?.above ?? row.shipped.above }
   return [use.below && `watch below ${number(use.below.watch)}, act below ${number(use.below.act)}`, use.above && `watch above ${number(use.above.watch)}, act above ${number(use.above.act)}`].filter(Boolean).join('; ') || 'never judged'
@@ -56,39 +56,42 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
     <label>Filled from <select :value="limits.data.value?.water_id ?? ''" :disabled="!writes" @change="source.send(($event.target as HTMLSelectElement).value)"><option value="">no water named</option><option v-for="water in shelf.data.value?.waters ?? []" :key="water.id" :value="water.id">{{ water.name }}</option></select></label>
     <RouterLink class="small" to="/shelf">Waters and kits</RouterLink>
   </p>
-  <section aria-label="Schools">
+  <section class="part" aria-label="Schools">
     <h2>Schools of practice</h2>
     <p class="soft small">Where keepers differ and all keep fish. What you follow here goes into targets, limits and programmes of this system.</p>
     <ul>
       <li v-for="topic in limits.data.value?.topics ?? []" :key="topic.id" class="topic">
-        <label><b>{{ topic.name }}</b> <select :value="topic.follows" :disabled="!writes" @change="follow.send({ topic: topic.id, school: ($event.target as HTMLSelectElement).value, reason: topic.reason ?? '' })"><option v-for="school in topic.schools" :key="school.id" :value="school.id">{{ school.name }}</option></select></label>
+        <b :id="`topic-${topic.id}`">{{ topic.name }}</b>
+        <select :aria-labelledby="`topic-${topic.id}`" :value="topic.follows" :disabled="!writes" @change="follow.send({ topic: topic.id, school: ($event.target as HTMLSelectElement).value, reason: topic.reason ?? '' })"><option v-for="school in topic.schools" :key="school.id" :value="school.id">{{ school.name }}</option></select>
         <span class="soft">{{ topic.says }}</span>
-        <label v-if="writes && topic.follows !== 'usual'" class="small">why <input :value="topic.reason ?? ''" :aria-label="`Why this school of ${topic.name.toLowerCase()}`" maxlength="200" @change="follow.send({ topic: topic.id, school: topic.follows, reason: ($event.target as HTMLInputElement).value })" /></label>
-        <span v-else-if="topic.reason" class="small">{{ topic.reason }}</span>
+        <label v-if="writes && topic.follows !== 'usual'" class="why small">why <input class="inline" :value="topic.reason ?? ''" :aria-label="`Why this school of ${topic.name.toLowerCase()}`" maxlength="200" @change="follow.send({ topic: topic.id, school: topic.follows, reason: ($event.target as HTMLInputElement).value })" /></label>
+        <span v-else-if="topic.reason" class="why small">{{ topic.reason }}</span>
       </li>
     </ul>
     <p v-if="follow.trouble.value" class="fault" role="alert">{{ follow.trouble.value }}</p>
   </section>
-  <h2>Limits and tests</h2>
-  <p v-if="limits.isError.value" class="fault" role="alert">{{ limits.error.value?.message }}</p>
-  <ul>
-    <li v-for="row in limits.data.value?.limits ?? []" :key="row.parameter">
-      <div class="line">
-        <b>{{ row.name }}</b>
-        <span :class="{ soft: !row.own }">{{ words(row) }}<span v-if="row.unit" class="soft">{{ ` ${row.unit}` }}</span><template v-if="row.own"><br /><span class="small">yours: {{ row.own.reason }}</span></template></span>
-        <label v-if="reads(row.parameter)" class="small">tested <select :value="every(row)" :disabled="!writes" :aria-label="`How often ${row.name} is tested`" @change="plan.send({ parameter: row.parameter, way: ['usual', 'never'].includes(($event.target as HTMLSelectElement).value) ? ($event.target as HTMLSelectElement).value : 'own', every_h: ($event.target as HTMLSelectElement).value })"><option v-for="[value, label] in EVERY" :key="value" :value="value">{{ label }}</option></select></label>
-        <span v-if="writes" class="acts small"><button type="button" class="link-button" :aria-label="`Set limits of ${row.name}`" @click="edit(row)">Set</button><button v-if="row.own" type="button" class="link-button" :aria-label="`Go back to the usual limits of ${row.name}`" @click="drop.send(row.parameter)">Usual</button></span>
-      </div>
-      <form v-if="open === row.parameter" novalidate @submit.prevent="save.send(undefined)">
-        <template v-for="way in ['below', 'above'] as const" :key="way">
-          <TypedField v-for="state in ['watch', 'act', 'emergency'] as const" :key="`${way} ${state}`" v-model="form[way][state]" :label="`${state} ${way}`" :unit="row.unit" :error="save.errors.value[`${way}.${state}`]" />
-        </template>
-        <div class="whole"><TypedField v-model="form.reason" label="Why" words :error="save.errors.value.reason" /></div>
-        <div class="whole buttons"><NButton type="primary" attr-type="submit" :loading="save.pending.value">Judge by these</NButton><button type="button" class="link-button" @click="open = undefined">Leave it</button></div>
-        <p v-if="save.trouble.value" class="fault whole" role="alert">{{ save.trouble.value }}</p>
-      </form>
-    </li>
-  </ul>
+  <section class="part" aria-label="Limits and tests">
+    <h2>Limits and tests</h2>
+    <p v-if="limits.isError.value" class="fault" role="alert">{{ limits.error.value?.message }}</p>
+    <ul>
+      <li v-for="row in limits.data.value?.limits ?? []" :key="row.parameter">
+        <div class="line">
+          <b>{{ row.name }}</b>
+          <span :class="{ soft: !row.own }">{{ words(row) }}<span v-if="row.unit" class="soft">{{ ` ${row.unit}` }}</span><template v-if="row.own"><br /><span class="small">yours: {{ row.own.reason }}</span></template></span>
+          <label v-if="reads(row.parameter)" class="small">tested <select :value="every(row)" :disabled="!writes" :aria-label="`How often ${row.name} is tested`" @change="plan.send({ parameter: row.parameter, way: ['usual', 'never'].includes(($event.target as HTMLSelectElement).value) ? ($event.target as HTMLSelectElement).value : 'own', every_h: ($event.target as HTMLSelectElement).value })"><option v-for="[value, label] in EVERY" :key="value" :value="value">{{ label }}</option></select></label>
+          <span v-if="writes" class="acts small"><button type="button" class="link-button" :aria-label="`Set limits of ${row.name}`" @click="edit(row)">Set</button><button v-if="row.own" type="button" class="link-button" :aria-label="`Go back to the usual limits of ${row.name}`" @click="drop.send(row.parameter)">Usual</button></span>
+        </div>
+        <form v-if="open === row.parameter" class="editor" novalidate @submit.prevent="save.send(undefined)">
+          <template v-for="way in ['below', 'above'] as const" :key="way">
+            <TypedField v-for="state in ['watch', 'act', 'emergency'] as const" :key="`${way} ${state}`" v-model="form[way][state]" :label="`${state} ${way}`" :unit="row.unit" :error="save.errors.value[`${way}.${state}`]" />
+          </template>
+          <div class="whole"><TypedField v-model="form.reason" label="Why" words :error="save.errors.value.reason" /></div>
+          <div class="whole buttons"><NButton type="primary" attr-type="submit" :loading="save.pending.value">Judge by these</NButton><button type="button" class="link-button" @click="open = undefined">Leave it</button></div>
+          <p v-if="save.trouble.value" class="fault whole" role="alert">{{ save.trouble.value }}</p>
+        </form>
+      </li>
+    </ul>
+  </section>
 </template>
 
 <style scoped>
@@ -99,38 +102,24 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
   margin: 0.75rem 0;
 }
 
-section {
-  margin: 1.25rem 0 1.75rem;
+.topic,
+.line {
+  display: grid;
+  grid-template-columns: 10rem minmax(0, 1fr) 15rem 6rem;
+  gap: 0.25rem 1.5rem;
+  align-items: baseline;
 }
 
 .topic {
-  display: grid;
-  grid-template-columns: 22rem minmax(0, 1fr) 14rem;
-  gap: 0.25rem 1.5rem;
-  align-items: baseline;
+  grid-template-columns: 10rem 15rem minmax(0, 1fr);
 }
 
-.topic > label:first-child {
-  display: grid;
-  grid-template-columns: 9rem minmax(0, 1fr);
-  align-items: baseline;
+.topic > .why {
+  grid-column: 3;
 }
 
 .topic input {
-  width: 11rem;
-  padding: 0.2rem 0;
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--soft);
-}
-
-.line {
-  display: grid;
-  grid-template-columns: 10rem minmax(0, 1fr) auto 6rem;
-  gap: 0.25rem 1.5rem;
-  align-items: baseline;
+  width: calc(100% - 3rem);
 }
 
 li {
@@ -144,33 +133,19 @@ li {
   justify-content: end;
 }
 
-form {
-  display: grid;
+.editor {
   grid-template-columns: repeat(3, minmax(0, 11rem));
-  gap: 0.9rem 1.5rem;
-  padding: 1rem 0 1rem 1rem;
-  margin-top: 0.5rem;
-  border-left: 3px solid var(--straw);
-}
-
-.whole {
-  grid-column: 1 / -1;
-}
-
-.buttons {
-  display: flex;
-  gap: 1.5rem;
-  align-items: center;
 }
 
 @media (max-width: 720px) {
   .topic,
-  .line {
+  .line,
+  .editor {
     grid-template-columns: minmax(0, 1fr);
   }
 
-  form {
-    grid-template-columns: minmax(0, 1fr);
+  .topic > .why {
+    grid-column: 1;
   }
 }
 </style>

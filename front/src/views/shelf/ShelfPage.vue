@@ -50,10 +50,10 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
   <div class="page">
     <div class="page-head"><h1>Shelf</h1></div>
     <p v-if="shelf.isError.value" class="fault" role="alert">{{ shelf.error.value?.message }}</p>
-    <section aria-label="Kits">
+    <section class="part" aria-label="Kits">
       <h2>Kits</h2>
       <p class="soft small">A reading stands for all that is nearer to its colour than to the next. The kit in use of each kind decides what a typed number means.</p>
-      <ul>
+      <ul class="rows">
         <li v-for="kit in shelf.data.value?.kits ?? []" :key="kit.id">
           <b>{{ kit.name }}</b>
           <span class="soft">{{ parameter(kit.parameter) }}, {{ kit.steps.length ? `steps ${kit.steps.join(', ')}` : kit.resolution !== null ? `reads to ${kit.resolution}` : kit.kind }}<template v-if="kit.tests_left !== null">, {{ kit.tests_left }} tests left</template><template v-if="kit.expires_on">, until {{ kit.expires_on }}</template></span>
@@ -61,7 +61,7 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
           <button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${kit.name}`" @click="edit(kit)">Change</button>
         </li>
       </ul>
-      <form v-if="open" novalidate @submit.prevent="save.send(undefined)">
+      <form v-if="open" class="editor" novalidate @submit.prevent="save.send(undefined)">
         <p v-if="!shelf.data.value?.kits.some((kit) => kit.id === open)" class="whole small">Begin with <template v-for="(common, i) in COMMON" :key="common.label"><template v-if="i">, </template><button type="button" class="link-button" @click="Object.assign(form, common.values)">{{ common.label }}</button></template></p>
         <TypedField v-model="form.name" label="Name" words :error="save.errors.value.name" />
         <FormField v-slot="{ id, status }" label="Kind"><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS" /></FormField>
@@ -83,45 +83,7 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
 </template>
 
 <style scoped>
-section {
-  margin-bottom: 2.25rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  margin-bottom: 0.5rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.25rem 1rem;
-  align-items: baseline;
-  padding: 0.5rem 0;
-  border-bottom: 1px solid var(--hair);
-}
-
 li .link-button {
   margin-left: auto;
-}
-
-form {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
-  gap: 0.9rem 1.5rem;
-  padding: 1rem 0 1rem 1rem;
-  margin-top: 0.5rem;
-  border-left: 3px solid var(--straw);
-}
-
-.whole {
-  grid-column: 1 / -1;
-}
-
-.buttons {
-  display: flex;
-  gap: 1.5rem;
-  align-items: center;
 }
 </style>

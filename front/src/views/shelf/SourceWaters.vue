@@ -35,15 +35,15 @@ const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/t
 </script>
 
 <template>
-  <section aria-label="Source waters">
+  <section class="part" aria-label="Source waters">
     <h2>Source waters</h2>
     <p class="soft small">Changes mix towards these: nitrate cannot go below theirs. Test before your own treatment unit and behind it; some pass nitrate unchanged.</p>
-    <ul>
+    <ul class="rows">
       <li v-for="row in shelf.waters" :key="row.id">
-        <div class="line"><b>{{ row.name }}</b> <span class="soft">{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template><template v-if="row.softened">, softened</template></span> <button v-if="writes" type="button" class="link-button small" :aria-label="`Test ${row.name}`" @click="begin(row.id)">Test it</button></div>
-        <p v-if="CAUTIONS[row.kind]" class="small">{{ CAUTIONS[row.kind] }}</p>
-        <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="small"><span class="soft">{{ done.on }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span> <template v-for="(reading, i) in done.readings" :key="reading.parameter"><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{ reading.unit ? ` ${reading.unit}` : '' }}</template><template v-if="done.chloramine">, chloramine</template></p>
-        <form v-if="testing === row.id" novalidate @submit.prevent="book.send(undefined)">
+        <div class="whole line"><b>{{ row.name }}</b> <span class="soft">{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template><template v-if="row.softened">, softened</template></span> <button v-if="writes" type="button" class="link-button small" :aria-label="`Test ${row.name}`" @click="begin(row.id)">Test it</button></div>
+        <p v-if="CAUTIONS[row.kind]" class="whole small">{{ CAUTIONS[row.kind] }}</p>
+        <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="whole small"><span class="soft">{{ done.on }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span> <template v-for="(reading, i) in done.readings" :key="reading.parameter"><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{ reading.unit ? ` ${reading.unit}` : '' }}</template><template v-if="done.chloramine">, chloramine</template></p>
+        <form v-if="testing === row.id" class="editor" novalidate @submit.prevent="book.send(undefined)">
           <FormField v-if="row.unit_name" v-slot="{ id, status }" label="Taken"><ChoiceField :id="id" v-model="test.side" :status="status" :choices="[{ value: 'raw', label: 'as it comes' }, { value: 'treated', label: `behind ${row.unit_name}` }]" /></FormField>
           <TypedField v-for="parameter in parameters" :key="parameter.id" v-model="test.readings[parameter.id]!.typed" :label="parameter.name" :unit="parameter.symbol" :error="book.errors.value[`readings.${parameter.id}`]" />
           <FormField v-slot="{ id, status }" label="Chlorine is"><ChoiceField :id="id" v-model="test.chloramine" :status="status" :choices="[{ value: 'no', label: 'free chlorine, or none' }, { value: 'yes', label: 'chloramine' }]" /></FormField>
@@ -53,7 +53,7 @@ const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/t
         </form>
       </li>
     </ul>
-    <form v-if="adding" novalidate @submit.prevent="add.send(undefined)">
+    <form v-if="adding" class="editor" novalidate @submit.prevent="add.send(undefined)">
       <TypedField v-model="water.name" label="Name of the water" words :error="add.errors.value.name" />
       <FormField v-slot="{ id, status }" label="Comes from"><ChoiceField :id="id" v-model="water.kind" :status="status" :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))" /></FormField>
       <TypedField v-model="water.unit_name" label="Your treatment unit" words hint="carbon, softener; empty: none" :error="add.errors.value.unit_name" />
@@ -65,17 +65,6 @@ const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/t
 </template>
 
 <style scoped>
-h2 {
-  padding-bottom: 0.35rem;
-  margin-bottom: 0.5rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-li {
-  padding: 0.5rem 0;
-  border-bottom: 1px solid var(--hair);
-}
-
 .line {
   display: flex;
   gap: 1rem;
@@ -84,18 +73,5 @@ li {
 
 .line .link-button {
   margin-left: auto;
-}
-
-form {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
-  gap: 0.9rem 1.5rem;
-  padding: 1rem 0 1rem 1rem;
-  margin-top: 0.5rem;
-  border-left: 3px solid var(--straw);
-}
-
-.whole {
-  grid-column: 1 / -1;
 }
 </style>
