@@ -76,7 +76,7 @@ final readonly class DoseState
             $seeding = self::seeding($system, $kinds);
             $input['filter_seeding'] = $seeding->runs;
             $rows[] = ['key' => 'filter_seeding', 'label' => $seeding->runs ? 'Being seeded' : 'Filter', 'text' => $seeding->says, 'from' => 'by build and book', 'stale' => false];
-            if ($system->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2) > 0) {
+            if ($system->plantsM2() > 0) {
                 $things[] = 'plants';
             }
             if ($system->vessels->contains(static fn (Vessel $vessel): bool => $vessel->invertebrates)) {

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
+use Ironwort\Core\Filter\NitrateSinksCalculator;
 
 /**
  * One body of water going round one loop.
@@ -178,5 +179,17 @@ final class System extends Model
         $query->orderBy('position')->orderBy('name');
 
         return $query;
+    }
+
+    /** Cover of plants in all its vessels, m². */
+    public function plantsM2(): float
+    {
+        return (float) $this->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2);
+    }
+
+    /** All its bogs seen from above, m². */
+    public function bogM2(): float
+    {
+        return (float) $this->stages->sum(static fn (Stage $stage): float => $stage->kind === 'bog' ? NitrateSinksCalculator::bogM2($stage->media_l, $stage->plan_m2) : 0.0);
     }
 }

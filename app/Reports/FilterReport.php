@@ -130,7 +130,7 @@ final readonly class FilterReport
         $month = Carbon::now($system->site->timezone)->month;
         $input = [
             'no3_n_mg_l' => $now->value, 'production_g_d' => $made, 'temp_c' => $conditions->values['temp_c'], 'change_l_d' => $whatIf->number('change_l_d') ?? 0.0, 'source_no3_n_mg_l' => ($whatIf->number('source_no3_mg_l') ?? 0.0) / self::NO3_PER_N,
-            'plants_m2' => $system->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2), 'bog_m2' => $system->stages->sum(static fn (Stage $stage): float => $stage->kind === 'bog' ? $stage->media_l / 500 : 0.0),
+            'plants_m2' => $system->plantsM2(), 'bog_m2' => $system->bogM2(),
             'denitrifying_l' => $system->stages->sum(static fn (Stage $stage): float => $stage->kind === 'denitrifying' ? $stage->media_l : 0.0),
             'season' => $month < 3 || $month > 11 ? 'winter' : ($month < 6 ? 'spring' : ($month < 9 ? 'summer' : 'autumn')),
         ];

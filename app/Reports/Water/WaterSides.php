@@ -6,10 +6,8 @@ namespace App\Reports\Water;
 
 use App\Dosing\Residuals;
 use App\Models\Line;
-use App\Models\Stage;
 use App\Models\System;
 use App\Models\Trickle;
-use App\Models\Vessel;
 use App\Models\WaterChange;
 use App\Reports\Body;
 use App\Reports\FilterQuestion;
@@ -17,6 +15,7 @@ use App\Reports\Judging;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Exchange\FirstFill;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
@@ -50,8 +49,8 @@ final readonly class WaterSides
     /** What plants and bog take of the nitrate now, g N/d. */
     private function taken(System $system, TwoWaters $waters): float
     {
-        $plants = $system->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2);
-        $bog = $system->stages->sum(static fn (Stage $stage): float => $stage->kind === 'bog' ? $stage->media_l / 300 : 0.0);
+        $plants = $system->plantsM2();
+        $bog = $system->bogM2();
         if (! isset($waters->now['no3_n_mg_l'], $waters->now['temp_c']) || $plants + $bog <= 0) {
             return 0.0;
         }
@@ -106,20 +105,7 @@ final readonly class WaterSides
         }
         $whole = $putBack->of($system, $waters, $waters->volume);
         $conditioner = array_values(array_filter($whole, static fn (array $item): bool => $item['what'] === 'conditioner'))[0] ?? null;
-        $kh = $waters->source->reading('alkalinity_mg_l');
-        $gh = $waters->source->reading('hardness_mg_l');
-        $low = static fn (?float $value, float $least): bool => $value !== null && $value < $least;
-        $steps = ['Read the meter, rinse what dust and cuttings there are out, and fill: '.Say::number($waters->volume, 4).' L. Read the meter again and keep it under Build: it is the best volume there is.'];
-        $steps[] = $conditioner === null ? 'No chlorine was found in this water. Test for it all the same before fish go in.' : $conditioner['text'].'. Then test for chlorine.';
-        $steps[] = 'Pumps and air on; look for leaks, levels and flow for a day. Nothing living goes in yet.';
-        $steps[] = 'Salt, where it is used here, in steps over a day, and none where zeolite stands in the loop.';
-        $steps[] = match (true) {
-            $kh === null => 'Test KH and GH; below 4 dKH the filter starves of alkalinity as it starts.',
-            $low($kh, 71.4) || $low($gh, 71.4) => 'This water is soft: lift '.implode(' and ', array_filter([$low($kh, 71.4) ? 'KH to 6 dKH' : null, $low($gh, 71.4) ? 'GH to 6 dGH' : null])).' under Buffers, before the filter is started.',
-            default => 'KH '.TwoWaters::say(Parameter::Alkalinity, $kh).' is enough to start on.',
-        };
-        $steps[] = 'Seed last: mature media from a healthy system best, then squeezings, then bottled cultures. Old tank water carries almost none. UV off for the first weeks.';
 
-        return $steps;
+        return FirstFill::steps($waters->volume, $conditioner['text'] ?? null, $waters->source->reading('alkalinity_mg_l'), $waters->source->reading('hardness_mg_l'));
     }
 }

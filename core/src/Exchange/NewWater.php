@@ -18,4 +18,7 @@ final readonly class NewWater
 
     /** Drained water with so much salt harms plants, g/L. */
     public const SALT_HARMS_PLANTS_G_L = 0.5;
+
+    /** Softer than this a filter starves as it starts, KH or GH in mg/L as CaCO3: four degrees. */
+    public const SOFT_MG_L = 71.4;
 }

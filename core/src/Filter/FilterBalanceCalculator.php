@@ -15,6 +15,7 @@ use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Water\AirPressure;
+use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -27,8 +28,6 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class FilterBalanceCalculator implements Calculator
 {
-    private const BICARBONATE_PER_CACO3 = 1.6787;
-
     public function __construct(private StageRows $rows, private StageKinds $kinds, private AerationInputs $aeration)
     {
     }
@@ -134,7 +133,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             'nitrified_g_d' => $settled->nitrified,
             'changed_g_d' => $settled->changed,
             'alkalinity_fall_mg_l_w' => $limits->alkalinityFall($nitrified),
-            'bicarbonate_g_w' => max(0.0, $limits->alkalinityFall($nitrified)) * $given->number('volume_l') / 1000 * self::BICARBONATE_PER_CACO3,
+            'bicarbonate_g_w' => max(0.0, $limits->alkalinityFall($nitrified)) * $given->number('volume_l') / 1000 * BufferCalculator::BICARBONATE_PER_CACO3,
             'active_pct' => 100 * $share,
             'greatest_g_d' => $balance->greatest(),
             'hardest_pct' => 100 * $hardest,

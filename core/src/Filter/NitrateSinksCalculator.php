@@ -40,6 +40,15 @@ final readonly class NitrateSinksCalculator implements Calculator
     /** Of the nitrogen made into nitrate, lost again in silt and dead corners. */
     private const IN_SLUDGE = 0.05;
 
+    /** How deep a bog is taken to be where nobody measured its plan, m: from memory, 0.3 to 0.6. */
+    private const BOG_DEPTH_M = 0.5;
+
+    /** Area of a bog seen from above, m², by its plan or else by its gravel in L. */
+    public static function bogM2(float $mediaL, ?float $planM2): float
+    {
+        return $planM2 ?? $mediaL / 1000 / self::BOG_DEPTH_M;
+    }
+
     public function name(): string
     {
         return 'nitrate.sinks';

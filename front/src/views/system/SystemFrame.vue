@@ -7,6 +7,17 @@ import StateMark from '@/parts/StateMark.vue'
 const route = useRoute()
 const slug = computed(() => String(route.params.system))
 const system = useSystem(slug)
+const TABS = [
+  ['system', 'System'],
+  ['test', 'Test'],
+  ['book', 'Book'],
+  ['capacity', 'Capacity'],
+  ['fish', 'Fish'],
+  ['water', 'Water'],
+  ['dose', 'Dose'],
+  ['plumbing', 'Plumbing'],
+  ['build', 'Build'],
+] as const
 </script>
 
 <!-- What every page of one system shares: its name, how it stands, and the way to its other pages. -->
@@ -17,15 +28,7 @@ const system = useSystem(slug)
         <h1>{{ system.data.value.name }}</h1>
         <StateMark :state="system.data.value.asleep ? null : system.data.value.water.state" :asleep="system.data.value.asleep !== null" />
         <nav class="tabs" aria-label="Pages of this system">
-          <RouterLink :to="{ name: 'system', params: { system: slug } }">System</RouterLink>
-          <RouterLink :to="{ name: 'test', params: { system: slug } }">Test</RouterLink>
-          <RouterLink :to="{ name: 'book', params: { system: slug } }">Book</RouterLink>
-          <RouterLink :to="{ name: 'capacity', params: { system: slug } }">Capacity</RouterLink>
-          <RouterLink :to="{ name: 'fish', params: { system: slug } }">Fish</RouterLink>
-          <RouterLink :to="{ name: 'water', params: { system: slug } }">Water</RouterLink>
-          <RouterLink :to="{ name: 'dose', params: { system: slug } }">Dose</RouterLink>
-          <RouterLink :to="{ name: 'plumbing', params: { system: slug } }">Plumbing</RouterLink>
-          <RouterLink :to="{ name: 'build', params: { system: slug } }">Build</RouterLink>
+          <RouterLink v-for="[name, label] in TABS" :key="name" :to="{ name, params: { system: slug } }" :class="{ here: route.meta.tab === name }" :aria-current="route.name === name ? 'page' : undefined">{{ label }}</RouterLink>
         </nav>
       </div>
       <RouterView :key="slug" :system="system.data.value" />
