@@ -99,11 +99,16 @@ final readonly class FollowCourse
         $agent = $this->agents->get($course->thing);
         $input = $this->input($system, $course, $body);
 
-        return Dose::query()->create([
-            'id' => strtoupper($id), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $course->vessel_id, 'course_id' => $course->id, 'thing' => $course->thing, 'name' => $agent->name, 'way' => $course->way,
-            'amount' => $amount, 'unit' => $agent->unit, 'mg_l' => 1000 * $amount * $this->courses->strength($course) / $body->volumeL, 'volume_l' => $body->volumeL, 'calc' => 'dose.residual', 'input' => [...$input, 'top_up' => $topUp],
-            'conditions' => $judged['conditions'], 'override_reason' => $unmet === [] ? null : mb_substr($reason, 0, 200), 'given_at' => Carbon::now(),
-        ]);
+        return DB::transaction(function () use ($id, $system, $user, $course, $agent, $amount, $body, $input, $topUp, $judged, $unmet, $reason, $thing): Dose {
+            $dose = Dose::query()->create([
+                'id' => strtoupper($id), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $course->vessel_id, 'course_id' => $course->id, 'thing' => $course->thing, 'name' => $agent->name, 'way' => $course->way,
+                'amount' => $amount, 'unit' => $agent->unit, 'mg_l' => 1000 * $amount * $this->courses->strength($course) / $body->volumeL, 'volume_l' => $body->volumeL, 'calc' => 'dose.residual', 'input' => [...$input, 'top_up' => $topUp],
+                'conditions' => $judged['conditions'], 'override_reason' => $unmet === [] ? null : mb_substr($reason, 0, 200), 'given_at' => Carbon::now(),
+            ]);
+            TakeFromShelf::take($dose, DoseReport::good($system, $thing));
+
+            return $dose;
+        });
     }
 
     /** @return array<string, mixed> what the amount follows from */

@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Dose\ZeoliteCalculator;
 
 /**
  * Books a dose, worked out anew from the state of the water as it is now: what conflicts refuse is refused here
@@ -78,17 +79,20 @@ final readonly class GiveDose
         return DB::transaction(function () use ($id, $system, $user, $thing, $body, $answer, $amount, $volume, $unit, $way, $unmet, $text, $bench, $course): Dose {
             $own = ['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id];
             if ($thing->id === 'zeolite') {
-                $capacity = ((array) $bench['input'])['capacity_mg_n_per_g'] ?? 1.5;
-                Charge::query()->create([...$own, 'kind' => 'zeolite', 'mass_g' => $amount, 'capacity_mg_n_per_g' => is_numeric($capacity) ? (float) $capacity : 1.5, 'put_in_at' => Carbon::now()]);
+                $capacity = ((array) $bench['input'])['capacity_mg_n_per_g'] ?? ZeoliteCalculator::CAPACITY_MG_N_PER_G;
+                Charge::query()->create([...$own, 'kind' => 'zeolite', 'mass_g' => $amount, 'capacity_mg_n_per_g' => is_numeric($capacity) ? (float) $capacity : ZeoliteCalculator::CAPACITY_MG_N_PER_G, 'put_in_at' => Carbon::now()]);
             }
 
-            return Dose::query()->create([
+            $dose = Dose::query()->create([
                 ...$own, 'id' => strtoupper($id), 'vessel_id' => $body->vesselId, 'course_id' => $course?->id, 'thing' => match ($thing->id) {
                     'chloride_guard' => 'salt', 'peroxide_oxygen' => 'hydrogen_peroxide', default => $thing->good === null ? $thing->id : 'own',
                 }, 'name' => $thing->name, 'way' => $way, 'amount' => $amount, 'unit' => $unit, 'mg_l' => $thing->id === 'zeolite' || ! in_array($thing->conflict, array_keys($this->agents->agents), true) ? null : 1000 * $amount / $volume * $this->activeShare($thing, $bench),
                 'volume_l' => $volume, 'calc' => $thing->bench->calculator, 'input' => (array) $bench['input'], 'conditions' => $answer['conditions'], 'override_reason' => $unmet === [] ? null : mb_substr($text('reason'), 0, 200),
                 'given_at' => Carbon::now(), 'minutes' => $answer['minutes'],
             ]);
+            TakeFromShelf::take($dose, DoseReport::good($system, $thing));
+
+            return $dose;
         });
     }
 

@@ -94,9 +94,9 @@ final readonly class BenchContext
             $keep('flow_l_h', 'Trickle', $trickle->flow_l_h, Say::number($trickle->flow_l_h, 3).' L/h', 'plan', 'the trickle that runs');
             $keep('trickle_l_min', 'Trickle', $trickle->flow_l_h / 60, Say::number($trickle->flow_l_h / 60, 3).' L/min', 'plan', 'the trickle that runs');
         }
-        $good = Good::query()->where('site_id', $system->site_id)->where('kind', 'conditioner')->orderBy('name')->first();
+        $good = Good::inUse($system->site_id, 'conditioner');
         foreach ($good->label ?? [] as $key => $value) {
-            $keep($key, 'Label', $value, is_float($value) || is_int($value) ? Say::number((float) $value) : $value, 'typed', "label of {$good?->name}");
+            $keep($key, 'Label', (float) $value, Say::number((float) $value), 'typed', "label of {$good?->name}");
         }
     }
 }

@@ -8,6 +8,7 @@ use App\Figures\Age;
 use App\Models\Charge;
 use App\Models\Course;
 use App\Models\Dose;
+use App\Models\Good;
 use App\Models\Stage;
 use App\Models\System;
 use App\Reports\Body;
@@ -25,6 +26,7 @@ use Ironwort\Core\Dose\CoursePlan;
 use Ironwort\Core\Dose\Culture;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\Standing;
+use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
@@ -83,6 +85,26 @@ final readonly class CourseReport
         return (float) $course->doses->filter(static fn (Dose $dose): bool => $dose->given_at->lte($at))->sum(fn (Dose $dose): float => $this->residuals->left($system, $dose, $at, $adsorbed) ?? 0.0);
     }
 
+    /** What the doses to come need at most, against what stands on the shelf. */
+    private function shelf(System $system, Course $course, CoursePlan $plan): ?string
+    {
+        $left = count(array_filter($plan->doses, static fn (array $dose): bool => $dose['state'] !== 'given'));
+        $good = Good::inUse($system->site_id, $course->thing);
+        if ($left === 0 || $plan->broken) {
+            return null;
+        }
+        $each = $course->dose_mg_l * Body::find($system, $this->cutOff, $course->vessel_id)->volumeL / 1000 / $this->strength($course);
+        $said = fn (float $amount): string => $this->agents->get($course->thing)->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount);
+        $needs = ($left === 1 ? 'The last dose needs ' : "The {$left} doses to come need ").$said($left * $each).' at most';
+
+        return match (true) {
+            $good === null => "{$needs}; none of it stands on the shelf list.",
+            $good->amount === null => "{$needs}; nobody counts what is left of {$good->name}.",
+            $good->amount >= $left * $each => "{$needs}; {$good->left()} are left of {$good->name}.",
+            default => "{$needs}, and only {$good->left()} are left of {$good->name}: enough for ".(int) floor($good->amount / $each).'.',
+        };
+    }
+
     /** What carbon or zeolite in the loop has to do with what is left. */
     private function adsorbed(System $system, Course $course, string $unit): ?string
     {
@@ -126,6 +148,7 @@ final readonly class CourseReport
             'every_d' => $agent->interval($temp), 'says' => $plan->says, 'complete' => $plan->complete, 'broken' => $plan->broken,
             'doses' => array_map(static fn (array $dose): array => [...$dose, 'on' => $first->copy()->addMinutes((int) round(1440 * $dose['day']))->toIso8601ZuluString()], $plan->doses),
             'left' => Say::number($this->left($system, $course, Carbon::now()), 3)." {$unit}",
+            'shelf' => $course->ended_at === null ? $this->shelf($system, $course, $plan) : null,
             'adsorbed' => $course->ended_at === null ? $this->adsorbed($system, $course, $unit) : null,
             'top_up' => Measures::down($short) <= 0 || $this->left($system, $course, Carbon::now()) > (1 - self::WORTH_TOPPING_UP) * $course->dose_mg_l ? null : ($agent->unit === 'mL' ? Measures::millilitres($short) : Measures::grams($short)),
             'curve' => $this->curve($system, $course), 'daily' => AfterCourse::daily($agent), 'stop' => $agent->stop,
@@ -205,7 +228,7 @@ final readonly class CourseReport
             if (! $charge->holdsAmmonia()) {
                 return $row;
             }
-            $result = $this->registry->run('dose.charge', ['mass_g' => $charge->mass_g, 'capacity_mg_n_per_g' => $charge->capacity_mg_n_per_g ?? 1.5, 'cycles' => (float) $charge->cycles, 'production_g_d' => $made, 'days_in' => $charge->put_in_at->diffInSeconds(Carbon::now()) / 86400, 'salinity_g_l' => $salt, ...$brought]);
+            $result = $this->registry->run('dose.charge', ['mass_g' => $charge->mass_g, 'capacity_mg_n_per_g' => $charge->capacity_mg_n_per_g ?? ZeoliteCalculator::CAPACITY_MG_N_PER_G, 'cycles' => (float) $charge->cycles, 'production_g_d' => $made, 'days_in' => $charge->put_in_at->diffInSeconds(Carbon::now()) / 86400, 'salinity_g_l' => $salt, ...$brought]);
 
             return [...$row, 'used_pct' => $result->number('used_pct'), 'full_in_d' => $result->figures['full_in_d'], 'cautions' => $result->toArray()['cautions'],
                 'brine' => Say::number($result->number('brine_l'), 3).' L of brine with '.Measures::grams($result->number('brine_salt_g')).' of salt, a day, away from fish; then rinse in system water.'];

@@ -84,6 +84,13 @@ final readonly class DoseReport
         }
 
         $judged = $this->lists($thing, $state->input);
+        foreach ($state->present as $id => $present) {
+            $refused = $this->conflicts->pair($thing->conflict, in_array($id, $this->conflicts->things(), true) ? $id : $thing->conflict);
+            if ($refused['verdict'] === 'refused' && $present['gone_d'] !== null) {
+                $wait = " {$present['name']} is gone by itself in about ".Say::number($present['gone_d'], 2).' days; changes of water take it sooner.';
+                $judged['refusals'] = array_map(static fn (string $text): string => $text === $refused['reason'] ? $text.$wait : $text, $judged['refusals']);
+            }
+        }
         if ($thing->agent !== null && ! $thing->apart && isset($state->present['own'])) {
             $judged['conditions'][] = "{$state->present['own']['name']} is in the water still: read both labels, or change water and wait.";
         }
@@ -110,7 +117,11 @@ final readonly class DoseReport
     public function answer(System $system, LatestWater $water, Thing $thing, Body $body, DoseState $state, array $typed): array
     {
         $judged = $this->judge($thing, $state);
-        $bench = $this->benches->of($thing->bench, $system, $water, $typed, $this->fixed($system, $thing, $body, $state));
+        $good = self::good($system, $thing);
+        if ($good?->expired() === true) {
+            $judged['conditions'][] = "{$good->name} went off on {$good->expires_on?->toDateString()}: replace it, or go by what its label allows.";
+        }
+        $bench = $this->benches->of($thing->bench, $system, $water, $typed, $this->fixed($thing, $body, $state, $good));
         $over = $this->onTop($thing, $state, $bench);
         $judged['refusals'] = [...$judged['refusals'], ...($over === null ? [] : [$over])];
         $said = [...$judged['conditions'], ...($thing->agent === null ? [] : [$thing->agent->caution()])];
@@ -132,6 +143,7 @@ final readonly class DoseReport
             'rounding' => $amount === null || $unit === null ? null : 'rounded down from '.Say::number($amount, 5)." {$unit}",
             'split' => $amount === null || $unit === null || $body->vesselId !== null ? [] : $this->split($system, $amount, $unit),
             'stock' => $amount === null || $unit === null ? null : $this->stock($typed, $amount, $unit),
+            'shelf' => self::shelf($good, $amount, $unit, $thing->agent !== null && $way === 'prolonged' ? $thing->agent->repeats : 1),
             'order' => $amount === null ? [] : OrderOfWork::of($thing->agent, $way, $judged['conditions']),
             'course' => $thing->agent !== null && $way === 'prolonged' && $amount !== null && isset($state->input['temp_c']) && is_float($state->input['temp_c']) ? ['repeats' => $thing->agent->repeats, 'every_d' => $thing->agent->interval($state->input['temp_c'])] : null,
             'minutes' => $thing->agent?->exposure($way), 'way' => $way, 'wash_out' => $this->washOut($system, $body),
@@ -157,12 +169,44 @@ final readonly class DoseReport
         return $left + $dose <= $range[1] * 1.001 ? null : 'There are '.Say::number($left, 2)." {$unit} of it in the water still; with ".Say::number($dose, 3).' more it would be above '.Say::number($range[1], 3).'. Give what is missing on the Course page, or a smaller dose.';
     }
 
+    /** What of the shelf a thing would be taken from. */
+    public static function good(System $system, Thing $thing): ?Good
+    {
+        $kind = $thing->shelfKind();
+
+        return $thing->good ?? ($kind === null ? null : Good::inUse($system->site_id, $kind));
+    }
+
+    /**
+     * What stands on the shelf against what is asked of it, alone and for a whole course.
+     *
+     * @return ?array{name: string, mark: string, left: ?string, says: string, short: bool}
+     */
+    private static function shelf(?Good $good, ?float $amount, ?string $unit, int $doses): ?array
+    {
+        if ($good === null) {
+            return null;
+        }
+        $said = static fn (float $of): string => $unit === 'g' ? Measures::grams($of) : Measures::millilitres($of);
+        $counted = $good->amount !== null && $amount !== null && $good->unit === $unit;
+        $short = $counted && $good->amount < $amount;
+        $says = match (true) {
+            ! $counted => '',
+            $short => "Only {$good->left()} are left of it: too little.",
+            $doses > 1 && $good->amount < $doses * $amount => "{$good->left()} are left: the {$doses} doses of a course need {$said($doses * $amount)}, so it lasts for ".(int) floor($good->amount / $amount).'.',
+            $doses > 1 => "{$good->left()} are left; the {$doses} doses of a course need {$said($doses * $amount)}.",
+            default => "{$good->left()} are left, {$said($good->amount - $amount)} after.",
+        };
+
+        return ['name' => $good->name, 'mark' => $good->mark(), 'left' => $good->left(), 'says' => $says, 'short' => $short];
+    }
+
     /**
      * What a calculator is to be told besides its fields.
      *
      * @return array<string, mixed>
      */
-    private function fixed(System $system, Thing $thing, Body $body, DoseState $state): array
+    private function fixed(Thing $thing, Body $body, DoseState $state, ?Good $good): array
     {
         $fixed = ['volume_l' => max(0.1, $body->volumeL)];
         if ($thing->bench->calculator === 'dose.treatment') {
@@ -174,9 +218,11 @@ final readonly class DoseReport
             $fixed += $thing->agent?->id === 'potassium_permanganate' ? [] : ['demand_mg_l' => 0.0];
         }
 
-        $good = $thing->good ?? (in_array($thing->id, ['binder', 'culture'], true) ? Good::query()->where('site_id', $system->site_id)->where('kind', $thing->id)->orderBy('name')->first() : null);
-
-        return [...$fixed, ...array_map(static fn (float|int|string $value): float|string => is_int($value) ? (float) $value : $value, array_diff_key($good->label ?? [], ['unit' => 0])), ...($good?->cap_ml === null || ! in_array('cap_ml', $thing->bench->fields, true) ? [] : ['cap_ml' => $good->cap_ml])];
+        return [
+            ...$fixed, ...array_map(floatval(...), $good->label ?? []),
+            ...($good?->cap_ml === null || ! in_array('cap_ml', $thing->bench->fields, true) ? [] : ['cap_ml' => $good->cap_ml]),
+            ...($good?->strength_pct === null || ! in_array('strength_pct', $thing->bench->fields, true) ? [] : ['strength_pct' => $good->strength_pct]),
+        ];
     }
 
     /** @return list<array{name: string, text: string}> by the share of water in each bay */
@@ -230,7 +276,7 @@ final readonly class DoseReport
     private function given(System $system, array $bodies): array
     {
         /** @var Collection<int, Dose> $doses */
-        $doses = Dose::query()->with(['vessel', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->orderByDesc('given_at')->limit(20)->get();
+        $doses = Dose::query()->with(['vessel', 'user', 'good'])->where('system_id', $system->id)->whereNull('withdrawn_at')->orderByDesc('given_at')->limit(20)->get();
         $volumes = [];
         foreach ($bodies as $body) {
             $volumes[$body->vesselId ?? ''] = $body->volumeL;

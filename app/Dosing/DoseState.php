@@ -31,7 +31,7 @@ final readonly class DoseState
     /**
      * @param  array<string, mixed>  $input  of `dose.conflicts`, without the agent
      * @param  list<array{key: string, label: string, text: string, from: string, stale: bool}>  $rows  as the page shows it
-     * @param  array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, since: Carbon}>  $present
+     * @param  array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, gone_d: ?float, since: Carbon}>  $present
      */
     private function __construct(public array $input, public array $rows, public array $present)
     {

@@ -32,7 +32,7 @@ final readonly class Residuals
      * `most_mg_l` is what would be there if carbon and zeolite had taken nothing: what they take is uncertain, and
      * no dose may count on it.
      *
-     * @return array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, since: Carbon}> by thing, of one body of water now
+     * @return array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, gone_d: ?float, since: Carbon}> by thing, of one body of water now
      */
     public function now(System $system, Body $body): array
     {
@@ -49,7 +49,7 @@ final readonly class Residuals
                 continue;
             }
             $before = $present[$dose->thing] ?? ['mg_l' => null, 'most_mg_l' => null];
-            $present[$dose->thing] = ['name' => $dose->name, 'mg_l' => $dose->mg_l === null ? null : $left + ($before['mg_l'] ?? 0.0), 'most_mg_l' => $most === null ? null : $most + ($before['most_mg_l'] ?? 0.0), 'since' => $dose->given_at];
+            $present[$dose->thing] = ['name' => $dose->name, 'mg_l' => $dose->mg_l === null ? null : $left + ($before['mg_l'] ?? 0.0), 'most_mg_l' => $most === null ? null : $most + ($before['most_mg_l'] ?? 0.0), 'gone_d' => $most === null ? null : $this->goneIn($system, $dose, $most), 'since' => $dose->given_at];
         }
 
         return $present;
@@ -80,6 +80,15 @@ final readonly class Residuals
     public static function hours(Dose $dose, Carbon $at): float
     {
         return max(0.0, $dose->given_at->diffInSeconds($at) / 3600);
+    }
+
+    /** Days until less than counts is left of it, by decay and the trickle that runs; null when neither takes it. */
+    private function goneIn(System $system, Dose $dose, float $left): ?float
+    {
+        $half = ($this->agents->agents[$dose->thing] ?? null)?->halfLifeH;
+        $rate = ($half === null ? 0.0 : log(2) / $half) + ($dose->vessel_id === null ? (Trickle::running($system)->flow_l_h ?? 0.0) / $dose->volume_l : 0.0);
+
+        return $rate <= 0 || $dose->mg_l === null ? null : max(0.0, log($left / (Standing::GONE * $dose->mg_l)) / $rate / 24);
     }
 
     private function unmeasured(Dose $dose, Carbon $at): ?float

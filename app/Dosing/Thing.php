@@ -36,10 +36,21 @@ final readonly class Thing
         /** @var Collection<int, Good> $goods */
         $goods = Good::query()->where('site_id', $system->site_id)->where('kind', 'agent')->orderBy('name')->limit(100)->get();
         foreach ($goods as $good) {
-            $things[] = new self("own_{$good->id}", $good->name, 'Your own, by label', new Bench('own', $good->name, 'dose.treatment', ['label_ml', 'label_treats_l'], ['dose' => ['Give', ($good->label['unit'] ?? '') === 'g' ? 'g' : 'mL']]), 'own', null, $good);
+            $things[] = new self("own_{$good->id}", $good->name, 'Your own, by label', new Bench('own', $good->name, 'dose.treatment', ['label_ml', 'label_treats_l'], ['dose' => ['Give', $good->unit === 'g' ? 'g' : 'mL']]), 'own', null, $good);
         }
 
         return array_column($things, null, 'id');
+    }
+
+    /** What it is taken from, as the shelf lists it; null where nothing is given. */
+    public function shelfKind(): ?string
+    {
+        return match ($this->id) {
+            'chloride_guard', 'salt_dip' => 'salt',
+            'peroxide_oxygen' => 'hydrogen_peroxide',
+            'permanganate_demand' => null,
+            default => $this->good === null ? $this->id : 'agent',
+        };
     }
 
     /** @return list<self> */

@@ -29,6 +29,9 @@ use Ironwort\Core\Measure\Say;
  * @property ?Carbon $withdrawn_at
  * @property ?string $vessel_id
  * @property ?string $course_id
+ * @property ?string $good_id what of the shelf it was taken from
+ * @property ?float $from_shelf how much of that
+ * @property ?Good $good
  * @property ?Vessel $vessel
  * @property ?User $user
  */
@@ -40,7 +43,7 @@ final class Dose extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['amount' => 'float', 'mg_l' => 'float', 'volume_l' => 'float', 'input' => 'array', 'conditions' => 'array', 'given_at' => 'datetime', 'minutes' => 'float', 'ended_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+        return ['amount' => 'float', 'mg_l' => 'float', 'volume_l' => 'float', 'input' => 'array', 'conditions' => 'array', 'given_at' => 'datetime', 'minutes' => 'float', 'ended_at' => 'datetime', 'withdrawn_at' => 'datetime', 'from_shelf' => 'float'];
     }
 
     /** @return BelongsTo<Vessel, $this> */
@@ -55,6 +58,12 @@ final class Dose extends Part
         return $this->belongsTo(User::class);
     }
 
+    /** @return BelongsTo<Good, $this> */
+    public function good(): BelongsTo
+    {
+        return $this->belongsTo(Good::class);
+    }
+
     public function running(): bool
     {
         return $this->minutes !== null && $this->ended_at === null && $this->withdrawn_at === null;
@@ -65,7 +74,7 @@ final class Dose extends Part
         $amount = $this->unit === 'g' ? Measures::grams($this->amount) : Measures::millilitres($this->amount);
         $way = ['bath' => ' as a bath', 'dip' => ' as a dip'][$this->way] ?? '';
 
-        return "{$amount} of ".lcfirst($this->name).$way.($this->vessel === null ? '' : " in {$this->vessel->name}").' on '.Say::number($this->volume_l, 4).' L';
+        return "{$amount} of ".lcfirst($this->name).$way.($this->vessel === null ? '' : " in {$this->vessel->name}").' on '.Say::number($this->volume_l, 4).' L'.($this->good?->lot === null ? '' : ", {$this->good->name}, lot {$this->good->lot}");
     }
 
     /**

@@ -154,7 +154,7 @@ final readonly class BookReport
     private function doses(System $system, Carbon $before, int $most): Collection
     {
         /** @var Collection<int, Dose> $doses */
-        $doses = Dose::query()->with(['vessel', 'user'])->where('system_id', $system->id)->whereNull('withdrawn_at')->where('given_at', '<', $before)->orderByDesc('given_at')->limit($most)->get();
+        $doses = Dose::query()->with(['vessel', 'user', 'good'])->where('system_id', $system->id)->whereNull('withdrawn_at')->where('given_at', '<', $before)->orderByDesc('given_at')->limit($most)->get();
         if ($doses->isEmpty()) {
             return $doses->map(static fn (): array => []);
         }

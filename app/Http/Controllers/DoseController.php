@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\FollowCourse;
 use App\Actions\GiveDose;
+use App\Actions\TakeFromShelf;
 use App\Actions\TypedInputs;
 use App\Actions\Yes;
 use App\Dosing\CourseReport;
@@ -69,9 +70,13 @@ final class DoseController extends Controller
     public function withdraw(Request $request, System $system, string $id): JsonResponse
     {
         Gate::authorize('write');
-        $dose = $this->find($system, $id);
-        $dose->withdrawn_at ??= Carbon::now();
-        $dose->save();
+        DB::transaction(function () use ($system, $id): void {
+            $dose = $this->find($system, $id);
+            if ($dose->withdrawn_at === null) {
+                $dose->fill(['withdrawn_at' => Carbon::now()])->save();
+                TakeFromShelf::giveBack($dose);
+            }
+        });
 
         return $this->show($request, $system);
     }

@@ -63,7 +63,7 @@ final readonly class PutBack
     private function conditioner(System $system, TwoWaters $waters, float $litres, float $chlorine): array
     {
         $kind = $waters->source?->chloramine() === true ? 'chloramine' : 'free';
-        $good = Good::query()->where('site_id', $system->site_id)->where('kind', 'conditioner')->orderBy('name')->first();
+        $good = Good::inUse($system->site_id, 'conditioner');
         $input = ['volume_l' => $litres, 'chlorine_mg_l' => $chlorine, 'kind' => $kind, ...($good === null ? [] : $good->label)];
         $result = $this->registry->run('exchange.dechlorinate', $input);
         $key = is_numeric($result->figures['conditioner_ml']) ? 'conditioner_ml' : 'thiosulfate_g';

@@ -47,7 +47,7 @@ final readonly class ChargeCalculator implements Calculator
     {
         return [
             Input::number('mass_g', 'Charge', 'g', 1, 1e7),
-            Input::number('capacity_mg_n_per_g', 'It holds when new', 'mg N/g', 0.05, 30)->or(1.5),
+            Input::number('capacity_mg_n_per_g', 'It holds when new', 'mg N/g', 0.05, 30)->or(ZeoliteCalculator::CAPACITY_MG_N_PER_G),
             Input::number('cycles', 'Regenerated so often', null, 0, 100)->or(0.0),
             Input::number('production_g_d', 'Ammonia made', 'g N/d', 0, 1e5),
             Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 100)->optional(),

@@ -19,6 +19,9 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class ZeoliteCalculator implements Calculator
 {
+    /** What a gram of zeolite is taken to hold where its data sheet says nothing, mg N. */
+    public const CAPACITY_MG_N_PER_G = 1.5;
+
     public function name(): string
     {
         return 'dose.zeolite';
@@ -35,7 +38,7 @@ final readonly class ZeoliteCalculator implements Calculator
             Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 100),
             Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
             Input::number('target_mg_l', 'Down to', 'mg/L as N', 0, 100)->or(0.1),
-            Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->or(1.5),
+            Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->or(self::CAPACITY_MG_N_PER_G),
             Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40)->or(0.0),
             Input::number('production_g_d', 'Ammonia made', 'g N/d', 0, 1e5)->or(0.0),
             Input::number('salinity_before_g_l', 'Salinity when it went in', 'g/L', 0, 40)->optional(),

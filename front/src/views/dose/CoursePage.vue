@@ -43,6 +43,7 @@ const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifica
       <ResidualCurve v-if="course.curve.length" :course="course" />
       <template v-if="!course.ended">
         <p>Left in the water: <b>{{ course.left }}</b>, by decay, changes, trickle and what adsorbs it, in the book.<template v-if="course.top_up"> To stand at its level again: <b class="top">{{ course.top_up }}</b>.</template></p>
+        <p v-if="course.shelf">{{ course.shelf }}</p>
         <p v-if="course.adsorbed" class="caution">{{ course.adsorbed }}</p>
         <p>{{ course.daily }} <b>Stop:</b> {{ course.stop }}</p>
         <p v-for="text in course.refusals" :key="text" class="caution danger">No further dose now: {{ text }}</p>

@@ -84,6 +84,8 @@ const print = () => window.print()
           <BenchAnswer :bench="found.bench" :measure="found.measure" />
           <template v-if="found.amount !== null">
             <p class="soft small">{{ found.rounding }}, to the step of a scale or cup.</p>
+            <p v-if="found.shelf">From <b>{{ found.shelf.name }}</b><span v-if="found.shelf.mark" class="soft">, {{ found.shelf.mark }}</span>. <span :class="{ fault: found.shelf.short }">{{ found.shelf.says }}</span></p>
+            <p v-else class="soft small">Nothing of it stands on <RouterLink to="/shelf">the shelf list</RouterLink>: what is used is not counted off.</p>
             <p v-if="found.split.length">By bay: <template v-for="(row, i) in found.split" :key="row.name"><template v-if="i">, </template>{{ row.name }} <b>{{ row.text }}</b></template></p>
             <p v-if="found.wash_out && found.way === 'prolonged'">{{ found.wash_out }}</p>
             <div class="fields"><TypedField v-model="stock" label="As a stock, in" unit="L" /><TypedField v-if="found.unit === 'g'" v-model="scale" label="Your scale reads to" unit="g" /></div>
