@@ -87,7 +87,7 @@ final readonly class DoseReport
         foreach ($state->present as $id => $present) {
             $refused = $this->conflicts->pair($thing->conflict, in_array($id, $this->conflicts->things(), true) ? $id : $thing->conflict);
             if ($refused['verdict'] === 'refused' && $present['gone_d'] !== null) {
-                $wait = " {$present['name']} is gone by itself in about ".Say::number($present['gone_d'], 2).' days; changes of water take it sooner.';
+                $wait = " {$present['name']} is gone by itself in about ".Say::days($present['gone_d']).'; changes of water take it sooner.';
                 $judged['refusals'] = array_map(static fn (string $text): string => $text === $refused['reason'] ? $text.$wait : $text, $judged['refusals']);
             }
         }

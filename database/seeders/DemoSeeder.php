@@ -120,8 +120,8 @@ final class DemoSeeder extends Seeder
         foreach ([
             ['conditioner', 'Water conditioner, blue can', ['label' => ['label_ml' => 10.0, 'label_treats_l' => 200.0, 'label_chlorine_mg_l' => 1.0], 'cap_ml' => 25.0, 'amount' => 1650, 'opened_on' => $day(-70), 'lot' => 'B14']],
             ['binder', 'Ammonia binder, 5 L can', ['label' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0], 'cap_ml' => 30.0, 'amount' => 3400, 'opened_on' => $day(-63), 'lot' => '0771']],
-            ['salt', 'Pond salt, sacks', ['unit' => 'g', 'amount' => 50000]],
-            ['bicarbonate', 'Sodium bicarbonate, tub', ['unit' => 'g', 'amount' => 4200, 'opened_on' => $day(-120)]],
+            ['salt', 'Pond salt, sacks', ['unit' => 'g', 'amount' => 50000, 'expires_on' => null]],
+            ['bicarbonate', 'Sodium bicarbonate, tub', ['unit' => 'g', 'amount' => 4200, 'opened_on' => $day(-120), 'expires_on' => null]],
             ['praziquantel', 'Praziquantel, jar', ['unit' => 'g', 'amount' => 40, 'opened_on' => $day(-9), 'lot' => 'P-22', 'expires_on' => $day(420)]],
             ['hydrogen_peroxide', 'Peroxide, 12 %', ['unit' => 'g', 'amount' => 900, 'strength_pct' => 12, 'expires_on' => $day(-30)]],
             ['battery_air', 'Battery air pump', ['unit' => 'pieces', 'amount' => 1, 'expires_on' => null]],

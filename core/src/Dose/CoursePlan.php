@@ -58,9 +58,9 @@ final readonly class CoursePlan
 
         return new self($doses, match ($next['state']) {
             'missed' => "{$which} was missed by a whole interval: the life cycle has got ahead. Begin the course anew.",
-            'late' => "{$which} is late by ".Say::number($today - $next['day'], 2).' days: give it now; the rest counts on from it.',
+            'late' => "{$which} is late by ".Say::days($today - $next['day']).': give it now; the rest counts on from it.',
             'due' => "{$which} is due now.",
-            default => "{$which} is due in ".Say::number($next['day'] - $today, 2).' days.',
+            default => "{$which} is due in ".Say::days($next['day'] - $today).'.',
         }, false, $next['state'] === 'missed');
     }
 }

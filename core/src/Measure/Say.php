@@ -22,4 +22,13 @@ final readonly class Say
 
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
+
+    /** A span of time as one says it: hours up to two days, then days. */
+    public static function days(float $days): string
+    {
+        [$count, $unit] = $days < 2 ? [max(0.0, 24 * $days), 'hour'] : [$days, 'day'];
+        $said = $unit === 'hour' ? (string) (int) round($count) : self::number($count, 2);
+
+        return "{$said} {$unit}".($said === '1' ? '' : 's');
+    }
 }

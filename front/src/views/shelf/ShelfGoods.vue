@@ -8,6 +8,7 @@ import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { day } from '@/units/time'
 
 const props = defineProps<{ shelf: Shelf; writes: boolean }>()
 const EMPTY = { name: '', kind: 'binder', label_ml: '', label_treats_l: '', label_chlorine_mg_l: '', label_binds_mg_l: '', cap_ml: '', amount: '', strength_pct: '', opened_on: '', lot: '', expires_on: '', unit: 'mL' }
@@ -33,7 +34,7 @@ function says(good: Good): string {
     good.cap_ml === null ? '' : `caps of ${good.cap_ml} mL`,
     good.lot === null ? '' : `lot ${good.lot}`,
     good.opened === null ? '' : `opened ${good.opened}`,
-    good.expires_on === null ? '' : `until ${good.expires_on}`,
+    good.expires_on === null ? '' : `${good.expired ? 'went off' : 'until'} ${day(good.expires_on)}`,
   ].filter(Boolean).join(', ')
 }
 const STANDS: Record<string, string> = { there: 'there', uncounted: 'there, not counted', short: 'too little', expired: 'gone off', missing: 'missing' }
@@ -47,7 +48,7 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/g
     <h2>Bottles and cans</h2>
     <p class="soft small">Doses go by the label of what stands here, and are counted off it.</p>
     <ul class="rows">
-      <li v-for="good in shelf.goods" :key="good.id"><b>{{ good.name }}</b> <span v-if="good.left">{{ good.left }} left</span> <span class="soft">{{ says(good) }}</span> <b v-if="good.expired" class="fault small">expired</b><button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${good.name}`" @click="edit(good)">Change</button></li>
+      <li v-for="good in shelf.goods" :key="good.id" class="good"><b>{{ good.name }}</b> <span>{{ good.left ? `${good.left} left` : '' }}</span> <span class="soft">{{ says(good) }} <b v-if="good.expired" class="fault small">expired</b></span><button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${good.name}`" @click="edit(good)">Change</button></li>
     </ul>
     <form v-if="open" class="editor" novalidate @submit.prevent="save.send(undefined)">
       <FormField v-slot="{ id, status }" label="It is" :error="save.errors.value.kind"><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="shelf.kinds.map((row) => ({ value: row.id, label: row.name }))" /></FormField>
@@ -76,19 +77,20 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/g
     <h2>Before it is needed</h2>
     <p class="soft small">What a bad day would ask for, by what is kept here.</p>
     <ul class="rows">
-      <li v-for="row in shelf.wanted" :key="row.name" class="want"><b>{{ row.name }}</b> <span class="num">{{ row.wanted ?? '' }}</span> <b class="small" :class="{ fault: ['short', 'expired', 'missing'].includes(row.stands), fine: row.stands === 'there' }">{{ STANDS[row.stands] }}{{ row.stands === 'short' && row.have ? `: ${row.have}` : '' }}</b> <span class="soft">{{ row.why }}</span></li>
+      <li v-for="row in shelf.wanted" :key="row.name" class="want"><b>{{ row.name }}</b> <span class="amount">{{ row.wanted ?? '' }}</span> <b class="small" :class="{ fault: ['short', 'expired', 'missing'].includes(row.stands), fine: row.stands === 'there' }">{{ STANDS[row.stands] }}{{ row.stands === 'short' && row.have ? `: ${row.have}` : '' }}</b> <span class="soft">{{ row.why }}</span></li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-li .link-button {
-  margin-left: auto;
+.good,
+.want {
+  display: grid;
+  grid-template-columns: 14rem 8rem minmax(0, 1fr) auto;
 }
 
 .want {
-  display: grid;
-  grid-template-columns: 14rem 6rem 10rem minmax(0, 1fr);
+  grid-template-columns: 14rem 8rem 10rem minmax(0, 1fr);
 }
 
 .fine {
@@ -96,8 +98,13 @@ li .link-button {
 }
 
 @media (max-width: 720px) {
+  .good,
   .want {
     grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  .good > .soft {
+    grid-row: 2;
   }
 
   .want > .soft {

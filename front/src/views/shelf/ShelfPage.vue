@@ -9,6 +9,7 @@ import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { day } from '@/units/time'
 import ShelfGoods from './ShelfGoods.vue'
 import SourceWaters from './SourceWaters.vue'
 
@@ -50,13 +51,14 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
   <div class="page">
     <div class="page-head"><h1>Shelf</h1></div>
     <p v-if="shelf.isError.value" class="fault" role="alert">{{ shelf.error.value?.message }}</p>
+    <ShelfGoods v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
     <section class="part" aria-label="Kits">
       <h2>Kits</h2>
       <p class="soft small">A reading stands for all that is nearer to its colour than to the next. The kit in use of each kind decides what a typed number means.</p>
       <ul class="rows">
         <li v-for="kit in shelf.data.value?.kits ?? []" :key="kit.id">
           <b>{{ kit.name }}</b>
-          <span class="soft">{{ parameter(kit.parameter) }}, {{ kit.steps.length ? `steps ${kit.steps.join(', ')}` : kit.resolution !== null ? `reads to ${kit.resolution}` : kit.kind }}<template v-if="kit.tests_left !== null">, {{ kit.tests_left }} tests left</template><template v-if="kit.expires_on">, until {{ kit.expires_on }}</template></span>
+          <span class="soft">{{ parameter(kit.parameter) }}, {{ kit.steps.length ? `steps ${kit.steps.join(', ')}` : kit.resolution !== null ? `reads to ${kit.resolution}` : kit.kind }}<template v-if="kit.tests_left !== null">, {{ kit.tests_left }} tests left</template><template v-if="kit.expires_on">, until {{ day(kit.expires_on) }}</template></span>
           <b v-if="kit.expired" class="fault small">expired</b><span v-if="!kit.in_use" class="soft small">not in use</span>
           <button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${kit.name}`" @click="edit(kit)">Change</button>
         </li>
@@ -78,7 +80,6 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
       <button v-else-if="writes" type="button" class="link-button" @click="edit(null)">Add a kit</button>
     </section>
     <SourceWaters v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
-    <ShelfGoods v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
   </div>
 </template>
 

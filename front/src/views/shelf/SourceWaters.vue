@@ -9,6 +9,7 @@ import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { day } from '@/units/time'
 
 defineProps<{ shelf: Shelf; writes: boolean }>()
 const vocabulary = useVocabulary()
@@ -42,7 +43,7 @@ const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/t
       <li v-for="row in shelf.waters" :key="row.id">
         <div class="whole line"><b>{{ row.name }}</b> <span class="soft">{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template><template v-if="row.softened">, softened</template></span> <button v-if="writes" type="button" class="link-button small" :aria-label="`Test ${row.name}`" @click="begin(row.id)">Test it</button></div>
         <p v-if="CAUTIONS[row.kind]" class="whole small">{{ CAUTIONS[row.kind] }}</p>
-        <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="whole small"><span class="soft">{{ done.on }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span> <template v-for="(reading, i) in done.readings" :key="reading.parameter"><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{ reading.unit ? ` ${reading.unit}` : '' }}</template><template v-if="done.chloramine">, chloramine</template></p>
+        <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="whole small"><span class="soft">{{ day(done.on) }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span> <template v-for="(reading, i) in done.readings" :key="reading.parameter"><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{ reading.unit ? ` ${reading.unit}` : '' }}</template><template v-if="done.chloramine">, chloramine</template></p>
         <form v-if="testing === row.id" class="editor" novalidate @submit.prevent="book.send(undefined)">
           <FormField v-if="row.unit_name" v-slot="{ id, status }" label="Taken"><ChoiceField :id="id" v-model="test.side" :status="status" :choices="[{ value: 'raw', label: 'as it comes' }, { value: 'treated', label: `behind ${row.unit_name}` }]" /></FormField>
           <TypedField v-for="parameter in parameters" :key="parameter.id" v-model="test.readings[parameter.id]!.typed" :label="parameter.name" :unit="parameter.symbol" :error="book.errors.value[`readings.${parameter.id}`]" />
