@@ -18,6 +18,8 @@ use Ironwort\Core\Judge\Kit as Steps;
  * @property ?string $unit
  * @property list<float> $steps in the unit it is marked in
  * @property ?float $resolution
+ * @property ?float $range_from of one without steps, as is `range_to`
+ * @property ?float $range_to
  * @property ?Carbon $expires_on
  * @property ?int $tests_left
  * @property bool $in_use
@@ -33,12 +35,12 @@ final class Kit extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['steps' => 'array', 'resolution' => 'float', 'expires_on' => 'date', 'tests_left' => 'integer', 'in_use' => 'boolean'];
+        return ['steps' => 'array', 'resolution' => 'float', 'range_from' => 'float', 'range_to' => 'float', 'expires_on' => 'date', 'tests_left' => 'integer', 'in_use' => 'boolean'];
     }
 
     public function judge(): Steps
     {
-        return new Steps(array_map(floatval(...), $this->steps), $this->resolution);
+        return new Steps(array_map(floatval(...), $this->steps), $this->resolution, $this->range_from, $this->range_to);
     }
 
     /** @return array<string, self> the usual kit of each parameter */

@@ -12,6 +12,7 @@ use App\Models\System;
 use App\Models\WaterSource;
 use App\Models\WaterTest;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Data\Library;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\ShelfKind;
@@ -25,7 +26,7 @@ final readonly class ShelfReport
     /** What the fish give is reckoned at when their shelf is stocked, °C; it matters to unfed fish only. */
     private const TEMP_C = 20.0;
 
-    public function __construct(private AgentTable $agents, private SystemReport $systems, private VolumeReport $volumes)
+    public function __construct(private AgentTable $agents, private SystemReport $systems, private VolumeReport $volumes, private Library $library)
     {
     }
 
@@ -45,9 +46,10 @@ final readonly class ShelfReport
                 'id' => $good->id, 'kind' => $good->kind, 'name' => $good->name, 'label' => (object) $good->label, 'cap_ml' => $good->cap_ml, 'unit' => $good->unit, 'amount' => $good->amount, 'left' => $good->left(), 'strength_pct' => $good->strength_pct,
                 'opened_on' => $good->opened_on?->toDateString(), 'opened' => $good->opened_on === null ? null : Age::of($good->opened_on), 'lot' => $good->lot, 'expires_on' => $good->expires_on?->toDateString(), 'expired' => $good->expired(),
             ])->all()),
+            'common_kits' => $this->library->commonKits(),
             'wanted' => $this->wanted($site, $goods, $waters),
             'kits' => array_values($kits->map(static fn (Kit $kit): array => [
-                'id' => $kit->id, 'name' => $kit->name, 'kind' => $kit->kind, 'parameter' => $kit->parameter, 'unit' => $kit->unit, 'steps' => $kit->steps, 'resolution' => $kit->resolution,
+                'id' => $kit->id, 'name' => $kit->name, 'kind' => $kit->kind, 'parameter' => $kit->parameter, 'unit' => $kit->unit, 'steps' => $kit->steps, 'resolution' => $kit->resolution, 'range_from' => $kit->range_from, 'range_to' => $kit->range_to,
                 'expires_on' => $kit->expires_on?->toDateString(), 'expired' => $kit->expires_on?->isPast() ?? false, 'tests_left' => $kit->tests_left, 'in_use' => $kit->in_use,
             ])->all()),
             'waters' => array_values($waters->map(static fn (WaterSource $water): array => [

@@ -66,7 +66,9 @@ test('on a phone the log bar has keys of its own, with the steps of the kit', as
 test('a kit is put on the shelf, its colours are keys of the test, and a limit of one\'s own is told with its reason', async ({ yard: page }) => {
   await page.goto('/shelf')
   await page.getByRole('button', { name: 'Add a kit' }).click()
-  await page.getByRole('button', { name: 'nitrite by drops' }).click()
+  await page.getByRole('button', { name: 'Nitrite drops', exact: true }).click()
+  await page.getByLabel('Marked in').selectOption('mg_l_n')
+  await page.getByLabel('Its steps').fill('0 .05 .1 .2 .5 1 2')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('region', { name: 'Kits' })).toContainText('Nitrite drops')
   await accessible(page)

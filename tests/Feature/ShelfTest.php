@@ -51,7 +51,20 @@ final class ShelfTest extends TestCase
         self::assertSame(['New drops'], Kit::query()->where('in_use', true)->pluck('name')->all());
         $this->kit(['steps' => '0 2 1', 'name' => 'X'])->assertUnprocessable()->assertJsonPath('errors.steps', 'The steps rise from one to the next.');
         $this->kit(['steps' => 'blue', 'kind' => 'smell', 'unit' => 'dkh'])->assertUnprocessable()->assertJsonStructure(['errors' => ['kind']]);
+        $this->kit(['steps' => '', 'resolution' => '.01', 'range_from' => '3', 'range_to' => '1'])->assertUnprocessable()->assertJsonStructure(['errors' => ['range_to']]);
         $this->kit(['unit' => 'dkh'])->assertUnprocessable()->assertJsonStructure(['errors' => ['unit']]);
+    }
+
+    public function test_every_kit_that_ships_can_be_put_on_the_shelf_as_it_is(): void
+    {
+        $common = $this->getJson('/api/shelf')->assertOk()->json('common_kits');
+        self::assertGreaterThan(8, count($common));
+        foreach ($common as $i => $kit) {
+            $typed = array_map(static fn (mixed $value): string => is_array($value) ? implode(' ', $value) : (string) $value, $kit);
+            $this->putJson('/api/kits/01JD00000000000000000000'.sprintf('A%d', $i % 10).'', [...$typed, 'name' => "{$kit['name']} {$i}"])->assertOk();
+        }
+        $this->log('am 3');
+        self::assertSame('emergency', $this->strip('tan_mg_l')['state']);
     }
 
     public function test_a_limit_of_ones_own_has_a_reason_and_decides_the_word(): void

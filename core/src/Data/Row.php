@@ -19,6 +19,11 @@ final readonly class Row
         return is_string($value) ? $value : throw new BrokenTable("{$key} is not text.");
     }
 
+    public function textOrNull(string $key): ?string
+    {
+        return array_key_exists($key, $this->values) ? $this->text($key) : null;
+    }
+
     public function number(string $key): float
     {
         return $this->numberOrNull($key) ?? throw new BrokenTable("{$key} is missing.");

@@ -46,15 +46,14 @@ final readonly class TypedReading
                 : new Reading($parameter, ($least + $value) / 2, Interval::between($least, $value));
         }
         $read = $kit?->interval($number->value);
-        if ($read !== null) {
-            $low = $canonical($read->low * $thinned);
-            $high = $kit->atItsEnd($number->value) ? $most : $canonical($read->high * $thinned);
-
-            return new Reading($parameter, $value, Interval::between(max($least, min($low, $value)), max($value, min($most, $high))));
-        }
         $fineness = min(abs($canonical(($number->value + $number->halfStep) * $thinned) - $value), $thinned * $parameter->usualStep() / 2);
+        $low = $read === null ? $value - $fineness : $canonical($read->low * $thinned);
+        $high = $read === null ? $value + $fineness : min($most, $canonical($read->high * $thinned));
 
-        return new Reading($parameter, $value, Interval::between(min($value, max($least, $value - $fineness)), $value + $fineness));
+        return new Reading($parameter, $value, Interval::between(
+            $kit?->atItsStart($number->value) === true ? $least : min($value, max($least, $low)),
+            $kit?->atItsEnd($number->value) === true ? $most : max($value, $high),
+        ));
     }
 
     /** @return array{string, ?string, float} the number, “>” or “<”, and how far the sample was thinned */

@@ -79,6 +79,11 @@ final class AdviceTest extends TestCase
         self::assertEqualsWithDelta([1.5, 200], $read('2'), 1e-12);
         self::assertEqualsWithDelta([3, 6], $read('1x4'), 1e-12);
         self::assertEqualsWithDelta([7.75, 7.85], [TypedReading::read(Parameter::Ph, '7.8', null, new Kit([], 0.1))->interval->low, TypedReading::read(Parameter::Ph, '7.8', null, new Kit([], 0.1))->interval->high], 1e-9);
+        // A photometer that ends at 3, and a strip that begins at 6.2, say so at their ends.
+        $ends = static fn (Parameter $parameter, string $typed, Kit $of): array => [TypedReading::read($parameter, $typed, null, $of)->interval->low, TypedReading::read($parameter, $typed, null, $of)->interval->high];
+        self::assertEqualsWithDelta([1.195, 1.205], $ends(Parameter::Ammonia, '1.2', new Kit([], 0.01, null, 3)), 1e-9);
+        self::assertEqualsWithDelta([2.995, 200], $ends(Parameter::Ammonia, '3', new Kit([], 0.01, null, 3)), 1e-9);
+        self::assertEqualsWithDelta([Parameter::Ph->possible()[0], 6.5], $ends(Parameter::Ph, '6.2', new Kit([6.2, 6.8, 7.2])), 1e-9);
         $this->expectException(UnreadableReading::class);
         TypedReading::read(Parameter::Ph, '7x2', null);
     }
