@@ -5,7 +5,7 @@ defineSlots<{ line(props: { part: T }): unknown; figure(props: { part: T }): unk
 </script>
 
 <template>
-  <section class="parts" :aria-label="title">
+  <section class="part parts" :aria-label="title">
     <h2>{{ title }}</h2>
     <p v-if="!parts.length && open === null" class="soft">{{ empty }}</p>
     <ul>
@@ -27,11 +27,6 @@ defineSlots<{ line(props: { part: T }): unknown; figure(props: { part: T }): unk
 <style scoped>
 .parts {
   margin-bottom: 2.25rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
 }
 
 .line {

@@ -10,9 +10,9 @@ const trouble = () => (back.error.value instanceof Refusal ? (back.error.value.e
 </script>
 
 <template>
-  <section v-if="system.build.retired.length" aria-label="Retired">
+  <section v-if="system.build.retired.length" class="part" aria-label="Retired">
     <h2>Retired</h2>
-    <ul>
+    <ul class="rows acts">
       <li v-for="part in system.build.retired" :key="part.id">
         <b>{{ part.name }}</b> <span class="soft">{{ part.age }}</span>
         <button v-if="writes" type="button" class="link-button small" :aria-label="`Bring ${part.name} back`" @click="back.mutate(part)">Bring back</button>
@@ -21,26 +21,3 @@ const trouble = () => (back.error.value instanceof Refusal ? (back.error.value.e
     <p v-if="back.isError.value" class="fault" role="alert">{{ trouble() }}</p>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin-bottom: 2.25rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-li {
-  display: flex;
-  gap: 1rem;
-  align-items: baseline;
-  padding: 0.5rem 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-li .link-button {
-  margin-left: auto;
-}
-</style>

@@ -13,7 +13,7 @@ const turn = useMutation({
 </script>
 
 <template>
-  <section class="sleep" aria-label="Season">
+  <section class="part" aria-label="Season">
     <h2>Season</h2>
     <p v-if="system.asleep">Asleep since {{ system.asleep }}. It raises no alarm. Its filter has starved meanwhile: woken, it starts as a new one.</p>
     <p v-else class="soft">A seasonal or temporary system can sleep: it keeps its book and raises no alarm.</p>
@@ -21,15 +21,3 @@ const turn = useMutation({
     <p v-if="turn.isError.value" class="fault" role="alert">{{ turn.error.value?.message }}</p>
   </section>
 </template>
-
-<style scoped>
-.sleep {
-  margin-top: 2.25rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-  margin-bottom: 0.5rem;
-}
-</style>

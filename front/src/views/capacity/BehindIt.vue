@@ -19,12 +19,12 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
 <template>
   <section class="part" aria-label="Load in full">
     <h2>Load in a day</h2>
-    <dl><div v-for="figure in filter.loads" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <dl class="figures"><div v-for="figure in filter.loads" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
   </section>
 
   <section class="part" aria-label="Oxygen">
     <h2>Oxygen, by its build</h2>
-    <dl><div v-for="figure in filter.oxygen.figures" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <dl class="figures"><div v-for="figure in filter.oxygen.figures" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
     <p v-if="weakest">If <b>{{ weakest.name }}</b> fails, dawn would stand at {{ number(weakest.do_dawn_without_mg_l, 2) }} mg/L.</p>
     <div v-if="filter.oxygen.devices.length" class="scroll" tabindex="0" role="region" aria-label="What aerates it">
       <table>
@@ -52,7 +52,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
 
   <section v-if="filter.nitrate.length" class="part" aria-label="Nitrate">
     <h2>Where nitrate goes</h2>
-    <dl><div v-for="figure in filter.nitrate" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <dl class="figures"><div v-for="figure in filter.nitrate" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
   </section>
 
   <FilterMeasured :system="system" :filter="filter" :writes="writes" />
@@ -71,20 +71,15 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
 
   <section class="part" aria-label="Without a filter">
     <h2>If the filter were gone</h2>
-    <dl><div v-for="figure in filter.no_filter" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <dl class="figures"><div v-for="figure in filter.no_filter" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
   </section>
 </template>
 
 <style scoped>
-dl {
+.figures {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
   gap: 0.75rem 1.5rem;
-}
-
-dt {
-  color: var(--soft);
-  font-size: 0.875rem;
 }
 
 dd {
@@ -97,9 +92,5 @@ p {
 
 .rule {
   max-width: 46rem;
-}
-
-.scroll {
-  overflow-x: auto;
 }
 </style>

@@ -39,7 +39,7 @@ const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
 </script>
 
 <template>
-  <section v-if="sides.length > 1" aria-label="Side by side">
+  <section v-if="sides.length > 1" class="part" aria-label="Side by side">
     <h2>Side by side</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="What-ifs side by side">
       <table>
@@ -71,19 +71,6 @@ const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
 </template>
 
 <style scoped>
-section {
-  margin: 2rem 0;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-.scroll {
-  overflow-x: auto;
-}
-
 table {
   width: auto;
   min-width: 30rem;

@@ -22,17 +22,17 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
 </script>
 
 <template>
-  <section aria-label="Fed">
+  <section class="part" aria-label="Fed">
     <h2>Fed</h2>
     <p v-if="fish.feeds.length" class="soft small">{{ fish.week_g }} g in the last 7 days.</p>
-    <form v-if="writes" novalidate @submit.prevent="give.send(undefined)">
+    <form v-if="writes" class="fields" novalidate @submit.prevent="give.send(undefined)">
       <TypedField v-model="form.feed_g" label="Given now" unit="g" :error="give.errors.value.feed_g" />
       <FormField v-slot="{ id: field, status }" label="They"><ChoiceField :id="field" v-model="form.came_up" :status="status" :choices="[{ value: '', label: '' }, ...Object.entries(CAME).map(([value, label]) => ({ value, label }))]" /></FormField>
       <FormField v-slot="{ id: field, status }" label="Left some"><ChoiceField :id="field" v-model="form.left_some" :status="status" :choices="[{ value: 'no', label: 'no' }, { value: 'yes', label: 'yes' }]" /></FormField>
       <NButton attr-type="submit" :loading="give.pending.value">Write it down</NButton>
     </form>
     <p v-if="give.trouble.value ?? undo.trouble.value" class="fault" role="alert">{{ give.trouble.value ?? undo.trouble.value }}</p>
-    <ul>
+    <ul class="rows acts">
       <li v-for="feed in fish.feeds" :key="feed.id">
         <b>{{ feed.feed_g }} g</b> <span class="soft">{{ feed.age }}<template v-if="feed.by">, {{ feed.by }}</template><template v-if="feed.came_up">, {{ CAME[feed.came_up] }}</template><template v-if="feed.left_some">, left some</template></span>
         <button v-if="writes" type="button" class="link-button small" :aria-label="`Take back ${feed.feed_g} g, ${feed.age}`" @click="undo.send(feed.id)">Take back</button>
@@ -40,39 +40,3 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
     </ul>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin-top: 2rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-  margin-bottom: 0.5rem;
-}
-
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.9rem 1.5rem;
-  align-items: end;
-  margin-bottom: 0.75rem;
-}
-
-form > .field {
-  width: 10rem;
-}
-
-li {
-  display: flex;
-  gap: 1rem;
-  align-items: baseline;
-  padding: 0.4rem 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-li .link-button {
-  margin-left: auto;
-}
-</style>

@@ -21,7 +21,7 @@ const grams = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifi
 </script>
 
 <template>
-  <section aria-label="Feed">
+  <section class="part" aria-label="Feed">
     <h2>Feed, as planned</h2>
     <p class="soft small">
       <template v-if="fish.plan">{{ grams(fish.plan.mean_g_d) }} g a day on the mean of the week; this plan holds since {{ fish.plan.since }}. A new one holds from today.</template>
@@ -48,12 +48,6 @@ const grams = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifi
 </template>
 
 <style scoped>
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-  margin-bottom: 0.5rem;
-}
-
 form {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));

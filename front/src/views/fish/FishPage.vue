@@ -28,9 +28,9 @@ const says = (event: FishEvent) => ({ moved: event.came ? `moved here from ${eve
     <FishGroups :system="system" :fish="fish.data.value" :writes="writes" />
     <FeedPlan :key="`${system.slug} ${fish.data.value.plan?.since}`" :system="system" :fish="fish.data.value" :writes="writes" />
     <FeedLog :system="system" :fish="fish.data.value" :writes="writes" />
-    <section v-if="fish.data.value.events.length" aria-label="Came and went">
+    <section v-if="fish.data.value.events.length" class="part" aria-label="Came and went">
       <h2>Came and went</h2>
-      <ul>
+      <ul class="rows">
         <li v-for="event in fish.data.value.events" :key="event.id">
           <span class="soft day">{{ event.on }}</span>
           <span><b>{{ event.count }} {{ event.group }}</b> {{ says(event) }}<template v-if="event.reason">: {{ event.reason }}</template><span v-if="event.by" class="soft">, {{ event.by }}</span></span>
@@ -41,39 +41,6 @@ const says = (event: FishEvent) => ({ moved: event.came ? `moved here from ${eve
 </template>
 
 <style scoped>
-.numbers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.75rem 3rem;
-  margin-bottom: 1.5rem;
-}
-
-dt {
-  color: var(--soft);
-  font-size: 0.875rem;
-}
-
-dd b {
-  font-size: 1.75rem;
-  line-height: 1.1;
-}
-
-section {
-  margin-top: 2rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-li {
-  display: flex;
-  gap: 1rem;
-  padding: 0.4rem 0;
-  border-bottom: 1px solid var(--hair);
-}
-
 .day {
   min-width: 6.5rem;
 }

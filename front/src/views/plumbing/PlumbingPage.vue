@@ -54,7 +54,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       <li v-for="caution in worse" :key="caution.text" :class="caution.level">{{ caution.text }}</li>
     </ul>
 
-    <section v-if="plumbing.data.value.stages.length" aria-label="Stages">
+    <section v-if="plumbing.data.value.stages.length" class="part" aria-label="Stages">
       <h2>Chambers and stages</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Chambers and stages">
         <table>
@@ -78,7 +78,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
 
     <ShutOffs :plumbing="plumbing.data.value" :slug="system.slug" :writes="writes" />
 
-    <section v-if="plumbing.data.value.lines.length" aria-label="Lines">
+    <section v-if="plumbing.data.value.lines.length" class="part" aria-label="Lines">
       <h2>Lines</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Lines">
         <table>
@@ -94,7 +94,7 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       </div>
     </section>
 
-    <section v-if="plumbing.data.value.pumps.length" aria-label="Pumps">
+    <section v-if="plumbing.data.value.pumps.length" class="part" aria-label="Pumps">
       <h2>Pumps</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Pumps">
         <table>
@@ -116,23 +116,6 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
 <style scoped>
 .trouble {
   margin-bottom: 1rem;
-}
-
-.numbers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.75rem 3rem;
-  margin-bottom: 1.25rem;
-}
-
-dt {
-  color: var(--soft);
-  font-size: 0.875rem;
-}
-
-dd b {
-  font-size: 1.75rem;
-  line-height: 1.1;
 }
 
 .cautions {
@@ -159,19 +142,6 @@ dd b {
 
 .adopt {
   margin-top: 0.6rem;
-}
-
-section {
-  margin-top: 2rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-}
-
-.scroll {
-  overflow-x: auto;
 }
 
 td {

@@ -45,7 +45,7 @@ const fresh = computed(() => (asked.value === '' ? [] : (then.data.value?.cautio
 </script>
 
 <template>
-  <section aria-label="What if">
+  <section class="part" aria-label="What if">
     <h2>What if</h2>
     <div class="fields">
       <FormField v-slot="{ id, status, described }" label="This line" :error="errors.line"><ChoiceField :id="id" v-model="form.line" :status="status" :aria-describedby="described" :choices="lines" /></FormField>
@@ -68,15 +68,6 @@ const fresh = computed(() => (asked.value === '' ? [] : (then.data.value?.cautio
 </template>
 
 <style scoped>
-section {
-  margin-top: 2rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-}
-
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));

@@ -22,7 +22,7 @@ const trouble = computed(() => (turn.error.value instanceof Refusal ? (turn.erro
 </script>
 
 <template>
-  <section v-if="homes.length" aria-label="Vessels">
+  <section v-if="homes.length" class="part" aria-label="Vessels">
     <h2>Vessels</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="Vessels and their levels">
       <table>
@@ -49,15 +49,6 @@ const trouble = computed(() => (turn.error.value instanceof Refusal ? (turn.erro
 </template>
 
 <style scoped>
-section {
-  margin-top: 2rem;
-}
-
-h2 {
-  padding-bottom: 0.35rem;
-  border-bottom: 1px solid var(--soft);
-}
-
 .again {
   margin-left: 1rem;
 }

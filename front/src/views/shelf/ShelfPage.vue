@@ -50,7 +50,7 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
     <section class="part" aria-label="Kits">
       <h2>Kits</h2>
       <p class="soft small">A reading stands for all that is nearer to its colour than to the next. The kit in use of each kind decides what a typed number means.</p>
-      <ul class="rows">
+      <ul class="rows acts">
         <li v-for="kit in shelf.data.value?.kits ?? []" :key="kit.id">
           <b>{{ kit.name }}</b>
           <span class="soft">{{ parameter(kit.parameter) }}, {{ kit.steps.length ? `steps ${kit.steps.join(', ')}` : kit.resolution !== null ? `reads to ${kit.resolution}${kit.range_to === null ? '' : `, up to ${kit.range_to}`}` : kit.kind }}<template v-if="kit.tests_left !== null">, {{ kit.tests_left }} tests left</template><template v-if="kit.expires_on">, until {{ day(kit.expires_on) }}</template></span>
@@ -79,9 +79,3 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
     <SourceWaters v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
   </div>
 </template>
-
-<style scoped>
-li .link-button {
-  margin-left: auto;
-}
-</style>

@@ -108,18 +108,6 @@ const columns = computed(() => {
   color: var(--rust-ink);
 }
 
-.numbers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.75rem 3rem;
-  margin: 1.25rem 0 0.9rem;
-}
-
-dt {
-  color: var(--soft);
-  font-size: 0.875rem;
-}
-
 .carry {
   display: flex;
   gap: 0.6rem;
@@ -147,10 +135,6 @@ dt {
 
 .visits {
   margin-top: 2.25rem;
-}
-
-.scroll {
-  overflow-x: auto;
 }
 
 td,
