@@ -53,6 +53,7 @@ use Ironwort\Core\Flow\TurnoverCalculator;
 use Ironwort\Core\Flow\UvCalculator;
 use Ironwort\Core\Measure\ConvertUnitsCalculator;
 use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Model\MaturationCalculator;
 use Ironwort\Core\Model\RunCalculator;
 use Ironwort\Core\Vessel\VesselVolumeCalculator;
 use Ironwort\Core\Vessel\VolumeByMeterCalculator;
@@ -120,6 +121,7 @@ final readonly class Registry
             new SolidsCalculator($library->stageKinds()),
             new NitrateSinksCalculator,
             new RunCalculator,
+            new MaturationCalculator,
             new StartDoseCalculator,
             new ConflictsCalculator($conflicts),
             new TreatmentCalculator($library->agents(), $conflicts),

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Model;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Exchange\WaterMix;
+use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Water\Oxygen;
+use Ironwort\Core\Water\UnionisedAmmonia;
+use Ironwort\Core\Water\WaterInputs;
+
+/**
+ * A system under its feed, its water and what happens to it: what the model needs besides where it starts from.
+ *
+ * @see Water for the equations
+ *
+ * @source model-calibrated
+ */
+final readonly class Run
+{
+    /** What drifts in from anywhere, mg N/L/d at 20 °C of each kind. */
+    public const INOCULUM = 0.006;
+
+    /**
+     * @param  array<string, float>  $source  of the water that comes in, by key
+     * @param  list<Event>  $events  in order of time
+     */
+    private function __construct(
+        private float $volumeL,
+        private float $biomassKg,
+        private float $protein,
+        private float $ph,
+        private ?float $oxygen,
+        private array $source,
+        private float $grown,
+        private float $feed,
+        private float $tempC,
+        private float $flow,
+        private array $events,
+        private DormandPrince $solver,
+        /** @var ?array{below: float, to: float, from: float} mg/L as N, and the day it begins */
+        private ?array $redose = null,
+    ) {
+    }
+
+    /** @return list<Input> */
+    public static function inputs(): array
+    {
+        return [
+            Input::number('volume_l', 'Volume', 'L', 1, 1e8),
+            Input::number('grown_mg_l_d', 'Grown full', 'mg N/L/d at 20 °C', 0, 10000),
+            Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6)->or(0.0),
+            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
+            Input::number('protein_pct', 'Protein', '%', 5, 80)->or(38.0),
+            WaterInputs::temperature(),
+            WaterInputs::ph()->or(7.6),
+            Input::number('do_mg_l', 'Oxygen', 'mg/L', 0, 30)->optional(),
+            Input::number('flow_l_h', 'Trickle', 'L/h', 0, 1e7)->or(0.0),
+            WaterMix::input('source', 'New water')->optional(),
+            Event::input(),
+            Input::number('tan_limit_mg_l', 'Ammonia limit', 'mg/L as N', 0.01, 20)->or(0.25),
+            Input::number('no2_limit_mg_l', 'Nitrite limit', 'mg/L as N', 0.01, 20)->or(0.25),
+        ];
+    }
+
+    /** @throws BadInput */
+    public static function from(Given $given, DormandPrince $solver = new DormandPrince): self
+    {
+        $events = Event::read($given);
+        $source = $given->object('source')?->numbers() ?? [];
+        $incoming = $given->number('flow_l_h') > 0 || array_filter($events, static fn (Event $event): bool => $event->bringsWater()) !== [];
+        if ($incoming && ! isset($source['alkalinity_mg_l'])) {
+            throw BadInput::at('source.alkalinity_mg_l', 'New water comes in: give its alkalinity.');
+        }
+
+        return new self($given->number('volume_l'), $given->number('biomass_kg'), $given->number('protein_pct') / 100, $given->number('ph'), $given->numberOrNull('do_mg_l'), $source, $given->number('grown_mg_l_d'), $given->number('feed_g_d'), $given->number('temp_c'), $given->number('flow_l_h'), $events, $solver);
+    }
+
+    /** The same with ammonia dosed up to a level whenever it has fallen, as a start without fish is fed; looked at on each mark. */
+    public function redosing(float $belowMgL, float $toMgL, float $fromDay): self
+    {
+        return new self($this->volumeL, $this->biomassKg, $this->protein, $this->ph, $this->oxygen, $this->source, $this->grown, $this->feed, $this->tempC, $this->flow, $this->events, $this->solver, ['below' => $belowMgL, 'to' => $toMgL, 'from' => $fromDay]);
+    }
+
+    /**
+     * The state to start from; bacteria in mg N/L/d at 20 °C.
+     *
+     * @param  array<string, float>  $water
+     * @return list<float>
+     *
+     * @throws BadInput at the key of that water, without its alkalinity
+     */
+    public static function state(array $water, string $key, float $active1, float $active2): array
+    {
+        return [
+            $water['tan_mg_l'] ?? 0.0, $water['no2_n_mg_l'] ?? 0.0, $water['no3_n_mg_l'] ?? 0.0, $water['alkalinity_mg_l'] ?? throw BadInput::at("{$key}.alkalinity_mg_l", 'Give the alkalinity: nitrification stops without it.'),
+            $active1, $active2, 0.0, 0.0,
+        ];
+    }
+
+    /**
+     * Follows a state through the days.
+     *
+     * @param  list<float>  $y
+     * @param  list<float>  $marks  days of which a point is wanted, rising; the last is the end
+     */
+    public function through(array $y, array $marks): Trace
+    {
+        $start = Trace::nitrogen($y);
+        $moved = 0.0;
+        $forcing = ['feed' => $this->feed, 'temperature' => $this->tempC, 'flow' => $this->flow];
+        $events = $this->events;
+        $points = $doses = [];
+        $t = 0.0;
+        while (true) {
+            while ($events !== [] && $events[0]->day <= $t + 1e-9) {
+                $before = Trace::nitrogen($y);
+                $y = $this->happens(array_shift($events), $y, $forcing);
+                $moved += Trace::nitrogen($y) - $before;
+            }
+            while ($marks !== [] && $t >= $marks[0] - 1e-9) {
+                array_shift($marks);
+                $points[] = $this->point($t, $y, $forcing);
+            }
+            if ($this->redose !== null && $t >= $this->redose['from'] && $y[Water::TAN] < $this->redose['below']) {
+                $moved += $this->redose['to'] - $y[Water::TAN];
+                $y[Water::TAN] = $this->redose['to'];
+                $doses[] = $t;
+            }
+            if ($marks === []) {
+                return new Trace($points, $y, $start, $moved, $doses);
+            }
+            $to = min($marks[0], $events === [] ? INF : $events[0]->day);
+            $parameters = $this->parameters($forcing);
+            $y = array_map(static fn (float $value): float => max(0.0, $value), array_slice($y, 0, 6)) + $y;
+            $y = $this->solver->integrate(static fn (float $time, array $state): array => Water::rates($state, $parameters), $y, $t, $to, 0.01);
+            $t = $to;
+        }
+    }
+
+    /** Ammonia that the fish give at the start, mg N/L a day. */
+    public function load(): float
+    {
+        return $this->parameters(['feed' => $this->feed, 'temperature' => $this->tempC, 'flow' => 0.0])->load;
+    }
+
+    /**
+     * @param  list<float>  $y
+     * @param  array{feed: float, temperature: float, flow: float}  $forcing
+     * @return list<float>
+     */
+    private function happens(Event $event, array $y, array &$forcing): array
+    {
+        switch ($event->kind) {
+            case 'change':
+                foreach ([Water::TAN => 'tan_mg_l', Water::NO2 => 'no2_n_mg_l', Water::NO3 => 'no3_n_mg_l', Water::ALK => 'alkalinity_mg_l'] as $i => $key) {
+                    $y[$i] = (1 - $event->share) * $y[$i] + $event->share * ($this->source[$key] ?? 0.0);
+                }
+                break;
+            case 'dose':
+                $y[Water::TAN] += $event->mgL;
+                break;
+            case 'seed':
+                $seed = $event->value ?? 10 * self::INOCULUM;
+                $y[Water::X1] += $seed;
+                $y[Water::X2] += $seed;
+                break;
+            case 'wash':
+            case 'stop':
+                $y[Water::X1] *= 1 - $event->share;
+                $y[Water::X2] *= 1 - $event->share;
+                break;
+            case 'feed':
+                $forcing['feed'] = (float) $event->value;
+                break;
+            case 'temperature':
+                $forcing['temperature'] = min(40.0, (float) $event->value);
+                break;
+            default:
+                $forcing['flow'] = (float) $event->value;
+        }
+
+        return array_values($y);
+    }
+
+    /** @param  array{feed: float, temperature: float, flow: float}  $forcing */
+    private function parameters(array $forcing): Parameters
+    {
+        $load = DailyLoad::of($this->biomassKg, $forcing['feed'], $this->protein, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $forcing['temperature']);
+
+        return new Parameters(1000 * $load->tan() / $this->volumeL, $forcing['temperature'], $this->oxygen ?? 0.9 * Oxygen::saturation($forcing['temperature']), $this->ph, $this->source['salinity_g_l'] ?? 0.0, 24 * $forcing['flow'] / $this->volumeL, $this->source, $this->grown);
+    }
+
+    /**
+     * @param  list<float>  $y
+     * @param  array{feed: float, temperature: float, flow: float}  $forcing
+     * @return array<string, float>
+     */
+    private function point(float $day, array $y, array $forcing): array
+    {
+        $tan = max(0.0, $y[Water::TAN]);
+
+        return [
+            'day' => $day, 'tan_mg_l' => $tan, 'no2_n_mg_l' => max(0.0, $y[Water::NO2]), 'no3_n_mg_l' => max(0.0, $y[Water::NO3]), 'alkalinity_mg_l' => max(0.0, $y[Water::ALK]),
+            'nh3_n_mg_l' => UnionisedAmmonia::of($tan, $this->ph, $forcing['temperature'])->nh3N, 'active_ammonia_mg_l_d' => $y[Water::X1], 'active_nitrite_mg_l_d' => $y[Water::X2],
+        ];
+    }
+}
