@@ -14,6 +14,7 @@ use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Water\BufferCalculator;
 
 /**
  * Where a start stands and when it will be ready: the bacteria there were on day 0 are found from the readings since,
@@ -69,6 +70,7 @@ final readonly class MaturationCalculator implements Calculator
             ], self::LEAST_READINGS, 400),
             Input::number('hold_days', 'Under for', 'd', 0, 60)->or(7.0),
             Input::number('horizon_d', 'Looked ahead', 'd', 1, 365)->or(120.0),
+            Input::number('hold_alkalinity_mg_l', 'KH kept at', 'mg/L as CaCO₃', 10, 1000)->optional(),
             Input::number('dose_to_mg_l', 'Ammonia dosed to', 'mg/L as N', 0.1, 10)->optional(),
             Input::number('dose_below_mg_l', 'again below', 'mg/L as N', 0, 10)->or(0.5),
         ];
@@ -80,7 +82,7 @@ final readonly class MaturationCalculator implements Calculator
             new Output('today', 'd'), new Output('ready_day', 'd'), new Output('ready_early_day', 'd'), new Output('ready_late_day', 'd'), new Output('days_left', 'd'),
             new Output('active_ammonia_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_ammonia_low_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_ammonia_high_mg_l_d', 'mg N/L/d at 20 °C'),
             new Output('active_nitrite_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_nitrite_low_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_nitrite_high_mg_l_d', 'mg N/L/d at 20 °C'),
-            new Output('takes_g_d', 'g N/d'), new Output('stage'), new Output('peak_no2_n_mg_l', 'mg/L as N'), new Output('peak_no2_day', 'd'), new Output('misfit'), new Output('kh_low_day', 'd'),
+            new Output('takes_g_d', 'g N/d'), new Output('stage'), new Output('peak_no2_n_mg_l', 'mg/L as N'), new Output('peak_no2_day', 'd'), new Output('misfit'), new Output('kh_low_day', 'd'), new Output('bicarbonate_g', 'g'),
             new Output('start_ammonia_mg_l_d', 'mg N/L/d at 20 °C'), new Output('start_nitrite_mg_l_d', 'mg N/L/d at 20 °C'), new Output('series'), new Output('early'), new Output('late'),
         ];
     }
@@ -104,7 +106,8 @@ final readonly class MaturationCalculator implements Calculator
 
         $run = Run::from($given);
         $to = $given->numberOrNull('dose_to_mg_l');
-        $run = $to === null ? $run : $run->redosing($given->number('dose_below_mg_l'), $to, $today);
+        $held = $given->numberOrNull('hold_alkalinity_mg_l');
+        $run = $run->tended(new Tending($today, $given->number('dose_below_mg_l'), $to, $held));
         $marks = array_map(static fn (int $i): float => $i / self::MARKS_A_DAY, range(0, (int) ceil(self::MARKS_A_DAY * ($today + $given->number('horizon_d')))));
         $follow = static fn (float $x1, float $x2): Trace => $run->through($start($x1, $x2), $marks);
         $likely = $follow($first->best, $second->best ?? $first->best);
@@ -136,6 +139,9 @@ final readonly class MaturationCalculator implements Calculator
         if ($misfit > self::FITS) {
             $work->watch('These readings tell another story than the model: something happened that is not in the book, or a kit is off. Do not go by the day.');
         }
+        if ($held !== null) {
+            $work->step('KH kept up on the way, as bicarbonate.', 'sum of what is missing × volume × 1.6787', Say::number($held, 3).' mg/L as CaCO₃', Say::number($likely->buffered($day ?? INF) * $given->number('volume_l') / 1000 * BufferCalculator::BICARBONATE_PER_CACO3, 3).' g');
+        }
         if ($dry !== null && ($day === null || $dry < $day)) {
             $work->watch('KH falls to 2.8 dKH on day '.Say::number($dry, 3).': buffer before, or the start stops there.');
         }
@@ -148,7 +154,7 @@ final readonly class MaturationCalculator implements Calculator
             'today' => $today, 'ready_day' => $day, 'ready_early_day' => $ready($early), 'ready_late_day' => $ready($late), 'days_left' => $day === null ? null : max(0.0, $day - $today),
             'active_ammonia_mg_l_d' => $now['active_ammonia_mg_l_d'], 'active_ammonia_low_mg_l_d' => $edge($late, 'active_ammonia_mg_l_d'), 'active_ammonia_high_mg_l_d' => $edge($early, 'active_ammonia_mg_l_d'),
             'active_nitrite_mg_l_d' => $now['active_nitrite_mg_l_d'], 'active_nitrite_low_mg_l_d' => $edge($late, 'active_nitrite_mg_l_d'), 'active_nitrite_high_mg_l_d' => $edge($early, 'active_nitrite_mg_l_d'),
-            'takes_g_d' => $takes, 'stage' => Stage::of($now, $given->number('tan_limit_mg_l'), $given->number('no2_limit_mg_l'), $day !== null && $day <= $today)->value, 'peak_no2_n_mg_l' => $peak, 'peak_no2_day' => $peakDay, 'misfit' => $misfit, 'kh_low_day' => $dry,
+            'takes_g_d' => $takes, 'stage' => Stage::of($now, $given->number('tan_limit_mg_l'), $given->number('no2_limit_mg_l'), $day !== null && $day <= $today)->value, 'peak_no2_n_mg_l' => $peak, 'peak_no2_day' => $peakDay, 'misfit' => $misfit, 'kh_low_day' => $dry, 'bicarbonate_g' => $held === null ? null : $likely->buffered($day ?? INF) * $given->number('volume_l') / 1000 * BufferCalculator::BICARBONATE_PER_CACO3,
             'start_ammonia_mg_l_d' => $first->best, 'start_nitrite_mg_l_d' => $second->best ?? $first->best, 'series' => $likely->points, 'early' => $early->points, 'late' => $late->points,
         ]);
     }

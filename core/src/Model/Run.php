@@ -42,8 +42,7 @@ final readonly class Run
         private float $flow,
         private array $events,
         private DormandPrince $solver,
-        /** @var ?array{below: float, to: float, from: float} mg/L as N, and the day it begins */
-        private ?array $redose = null,
+        private ?Tending $tending = null,
     ) {
     }
 
@@ -80,10 +79,10 @@ final readonly class Run
         return new self($given->number('volume_l'), $given->number('biomass_kg'), $given->number('protein_pct') / 100, $given->number('ph'), $given->numberOrNull('do_mg_l'), $source, $given->number('grown_mg_l_d'), $given->number('feed_g_d'), $given->number('temp_c'), $given->number('flow_l_h'), $events, $solver);
     }
 
-    /** The same with ammonia dosed up to a level whenever it has fallen, as a start without fish is fed; looked at on each mark. */
-    public function redosing(float $belowMgL, float $toMgL, float $fromDay): self
+    /** The same with a keeper who looks at it on each mark. */
+    public function tended(Tending $tending): self
     {
-        return new self($this->volumeL, $this->biomassKg, $this->protein, $this->ph, $this->oxygen, $this->source, $this->grown, $this->feed, $this->tempC, $this->flow, $this->events, $this->solver, ['below' => $belowMgL, 'to' => $toMgL, 'from' => $fromDay]);
+        return new self($this->volumeL, $this->biomassKg, $this->protein, $this->ph, $this->oxygen, $this->source, $this->grown, $this->feed, $this->tempC, $this->flow, $this->events, $this->solver, $tending);
     }
 
     /**
@@ -114,7 +113,7 @@ final readonly class Run
         $moved = 0.0;
         $forcing = ['feed' => $this->feed, 'temperature' => $this->tempC, 'flow' => $this->flow];
         $events = $this->events;
-        $points = $doses = [];
+        $points = $doses = $buffered = [];
         $t = 0.0;
         while (true) {
             while ($events !== [] && $events[0]->day <= $t + 1e-9) {
@@ -126,13 +125,18 @@ final readonly class Run
                 array_shift($marks);
                 $points[] = $this->point($t, $y, $forcing);
             }
-            if ($this->redose !== null && $t >= $this->redose['from'] && $y[Water::TAN] < $this->redose['below']) {
-                $moved += $this->redose['to'] - $y[Water::TAN];
-                $y[Water::TAN] = $this->redose['to'];
+            if ($this->tending?->doses($t, $y[Water::TAN]) === true) {
+                $moved += (float) $this->tending->doseTo - $y[Water::TAN];
+                $y[Water::TAN] = (float) $this->tending->doseTo;
                 $doses[] = $t;
             }
+            if ($this->tending?->buffers($t, $y[Water::ALK]) === true) {
+                $buffered[] = [$t, (float) $this->tending->alkalinity - $y[Water::ALK]];
+                $y[Water::ALK] = (float) $this->tending->alkalinity;
+            }
+            $y = array_values($y);
             if ($marks === []) {
-                return new Trace($points, $y, $start, $moved, $doses);
+                return new Trace($points, $y, $start, $moved, $doses, $buffered);
             }
             $to = min($marks[0], $events === [] ? INF : $events[0]->day);
             $parameters = $this->parameters($forcing);

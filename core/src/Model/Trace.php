@@ -13,8 +13,9 @@ final readonly class Trace
      * @param  float  $start  nitrogen at the start, mg N/L
      * @param  float  $moved  what events brought or took, mg N/L
      * @param  list<float>  $doses  days on which ammonia was dosed again
+     * @param  list<array{float, float}>  $buffered  days on which KH was buffered, and by how much, mg/L
      */
-    public function __construct(public array $points, private array $end, private float $start, private float $moved, private array $doses = [])
+    public function __construct(public array $points, private array $end, private float $start, private float $moved, private array $doses = [], private array $buffered = [])
     {
     }
 
@@ -117,6 +118,12 @@ final readonly class Trace
         }
 
         return null;
+    }
+
+    /** Alkalinity that was added by buffering before a day, mg/L as CaCO3. */
+    public function buffered(float $until): float
+    {
+        return array_sum(array_map(static fn (array $step): float => $step[0] < $until ? $step[1] : 0.0, $this->buffered));
     }
 
     /** Nitrogen that came in and is neither there nor gone out, mg N/L: nothing, but for rounding. */

@@ -108,12 +108,17 @@ final class MaturationTest extends TestCase
         $bottle = ['volume_l' => 4000, 'grown_mg_l_d' => 30, 'temp_c' => 23, 'do_mg_l' => 8, 'ph' => 8.0, 'then' => ['tan_mg_l' => 4, 'alkalinity_mg_l' => 200]];
         $run = $this->calculate('model.run', [...array_diff_key($bottle, ['then' => 0]), 'days' => 20, 'now' => $bottle['then']]);
         $readings = array_map(static fn (array $point): array => ['day' => $point['day'], 'tan_low_mg_l' => $point['tan_mg_l'], 'tan_high_mg_l' => $point['tan_mg_l'], 'no2_low_mg_l' => $point['no2_n_mg_l'], 'no2_high_mg_l' => $point['no2_n_mg_l']], array_values(array_filter($run->figures['series'], static fn (array $point): bool => fmod($point['day'], 2) < 0.01 && $point['day'] > 0)));
-        $found = $this->calculate('filter.maturation', [...$bottle, 'readings' => $readings, 'dose_to_mg_l' => 2])->figures;
+        self::assertNull($this->calculate('filter.maturation', [...$bottle, 'readings' => $readings, 'dose_to_mg_l' => 2])->figures['ready_day'], 'KH runs out on the way');
+        $found = $this->calculate('filter.maturation', [...$bottle, 'readings' => $readings, 'dose_to_mg_l' => 2, 'hold_alkalinity_mg_l' => 100])->figures;
         self::assertGreaterThan(20, $found['ready_day']);
         self::assertLessThan(60, $found['ready_day']);
         // By the model itself: on that day a dose of 2 mg/L given the day before is down to both limits.
         $before = array_values(array_filter($found['series'], static fn (array $point): bool => abs($point['day'] - $found['ready_day']) < 0.01))[0];
         self::assertLessThanOrEqual(0.25, max($before['tan_mg_l'], $before['no2_n_mg_l']));
+        // Nitrogen oxidised from day 20 to that day costs 7.14 mg/L of KH each; what was not there is buffered.
+        $today = array_values(array_filter($found['series'], static fn (array $point): bool => $point['day'] === 20.0))[0];
+        $made = $before['no3_n_mg_l'] + $before['no2_n_mg_l'] - $today['no3_n_mg_l'] - $today['no2_n_mg_l'];
+        self::assertEqualsWithDelta((7.14 * $made - $today['alkalinity_mg_l'] + $before['alkalinity_mg_l']) * 4 * 1.6787, $found['bicarbonate_g'], 40);
     }
 
     public function test_readings_that_cannot_be_are_refused_and_those_of_another_story_are_told(): void
