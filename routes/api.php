@@ -14,6 +14,7 @@ use App\Http\Controllers\GoodController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LimitController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\MaturingController;
 use App\Http\Controllers\PlumbingController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
@@ -43,6 +44,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}', [SystemController::class, 'show']);
     Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
     Route::get('systems/{system}/capacity', CapacityController::class);
+    Route::get('systems/{system}/maturing', MaturingController::class);
 
     Route::get('shelf', [ShelfController::class, 'show']);
     Route::put('kits/{id}', [ShelfController::class, 'putKit'])->whereUlid('id');

@@ -86,7 +86,7 @@ final readonly class GiveDose
             $dose = Dose::query()->create([
                 ...$own, 'id' => strtoupper($id), 'vessel_id' => $body->vesselId, 'course_id' => $course?->id, 'thing' => match ($thing->id) {
                     'chloride_guard' => 'salt', 'peroxide_oxygen' => 'hydrogen_peroxide', default => $thing->good === null ? $thing->id : 'own',
-                }, 'name' => $thing->name, 'way' => $way, 'amount' => $amount, 'unit' => $unit, 'mg_l' => $thing->id === 'zeolite' || ! in_array($thing->conflict, array_keys($this->agents->agents), true) ? null : 1000 * $amount / $volume * $this->activeShare($thing, $bench),
+                }, 'name' => $thing->name, 'way' => $way, 'amount' => $amount, 'unit' => $unit, 'mg_l' => $thing->id === 'ammonium' ? self::nitrogen($bench, $amount / (float) $answer['amount']) : ($thing->id === 'zeolite' || ! in_array($thing->conflict, array_keys($this->agents->agents), true) ? null : 1000 * $amount / $volume * $this->activeShare($thing, $bench)),
                 'volume_l' => $volume, 'calc' => $thing->bench->calculator, 'input' => (array) $bench['input'], 'conditions' => $answer['conditions'], 'override_reason' => $unmet === [] ? null : mb_substr($text('reason'), 0, 200),
                 'given_at' => Carbon::now(), 'minutes' => $answer['minutes'],
             ]);
@@ -94,6 +94,19 @@ final readonly class GiveDose
 
             return $dose;
         });
+    }
+
+    /**
+     * What a dose of ammonium lifts the ammonia by, mg/L as N.
+     *
+     * @param  array<array-key, mixed>  $bench
+     */
+    private static function nitrogen(array $bench, float $weighed): float
+    {
+        $input = (array) $bench['input'];
+        $level = static fn (string $key): float => is_numeric($input[$key] ?? null) ? (float) $input[$key] : 0.0;
+
+        return $weighed * max(0.0, $level('target_mg_l') - $level('tan_mg_l'));
     }
 
     /**

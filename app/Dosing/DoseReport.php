@@ -23,7 +23,9 @@ use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\OrderOfWork;
 use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Filter\StartDoseCalculator;
 use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Model\Tending;
 
 /** The Dose bench: what must never meet comes first, and only then the amount, in the keeper's measures. */
 final readonly class DoseReport
@@ -76,6 +78,9 @@ final readonly class DoseReport
      */
     public function judge(Thing $thing, DoseState $state): array
     {
+        if ($thing->id === 'ammonium') {
+            return ['refusals' => $state->fish ? [StartDoseCalculator::WITH_FISH] : [], 'conditions' => ($state->nitrite ?? 0.0) > Tending::NITRITE_FIRST_MG_L ? [StartDoseCalculator::NITRITE_FIRST] : []];
+        }
         if (! in_array($thing->conflict, $this->conflicts->things(), true)) {
             return ['refusals' => [], 'conditions' => []];
         }

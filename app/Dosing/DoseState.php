@@ -33,7 +33,7 @@ final readonly class DoseState
      * @param  list<array{key: string, label: string, text: string, from: string, stale: bool}>  $rows  as the page shows it
      * @param  array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, gone_d: ?float, since: Carbon}>  $present
      */
-    private function __construct(public array $input, public array $rows, public array $present)
+    private function __construct(public array $input, public array $rows, public array $present, public bool $fish, public ?float $nitrite)
     {
     }
 
@@ -93,7 +93,7 @@ final readonly class DoseState
             $rows[] = ['key' => $thing, 'label' => 'In the water', 'text' => $row['name'].($row['mg_l'] === null || $row['mg_l'] <= 0 ? '' : ', '.Say::number($row['mg_l'], 2).' mg/L left'), 'from' => 'given '.Age::of($row['since']), 'stale' => false];
         }
 
-        return new self([...$input, ...($things === [] ? [] : ['present' => array_values(array_unique($things))])], $rows, $present);
+        return new self([...$input, ...($things === [] ? [] : ['present' => array_values(array_unique($things))])], $rows, $present, $count > 0, $water->get(Parameter::Nitrite)?->value);
     }
 
     private static function seeding(System $system, StageKinds $kinds): Seeding

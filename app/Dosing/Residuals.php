@@ -66,7 +66,7 @@ final readonly class Residuals
     /** How a dose fades until a time, by all that is in the book; null for what has no level in the water. */
     public function fading(System $system, Dose $dose, Carbon $until, bool $adsorbed = true): ?Fading
     {
-        if (in_array($dose->thing, ['binder', 'thiosulfate'], true) || $dose->mg_l === null || $dose->mg_l <= 0) {
+        if (in_array($dose->thing, ['binder', 'thiosulfate', 'ammonium'], true) || $dose->mg_l === null || $dose->mg_l <= 0) {
             return null;
         }
         $hours = self::hours($dose, $until);

@@ -48,7 +48,7 @@ final readonly class Thing
         return match ($this->id) {
             'chloride_guard', 'salt_dip' => 'salt',
             'peroxide_oxygen' => 'hydrogen_peroxide',
-            'permanganate_demand' => null,
+            'permanganate_demand', 'ammonium' => null,
             default => $this->good === null ? $this->id : 'agent',
         };
     }
@@ -64,6 +64,7 @@ final readonly class Thing
             new self('zeolite', 'Zeolite or resin charge', 'For the water', new Bench('zeolite', 'Zeolite charge', 'dose.zeolite', ['target_mg_l', 'capacity_mg_n_per_g', 'tan_mg_l', 'salinity_g_l', 'production_g_d'], ['mass_g' => ['Charge', 'g'], 'lasts_d' => ['then full in', 'days']]), 'zeolite'),
             new self('bicarbonate', 'Buffer for KH', 'For the water', new Bench('buffer', 'Buffer for KH', 'carbonate.buffer', ['target_alkalinity_mg_l', 'agent', 'alkalinity_mg_l', 'ph', 'temp_c', 'tan_mg_l', 'nh3_limit_mg_l', 'max_step_mg_l'], ['dose_g' => ['In all', 'g'], 'ph_after' => ['pH right after', ''], 'nh3_n_after_mg_l' => ['Un-ionised then', 'mg/L as N']], ['sodium_bicarbonate' => 'sodium bicarbonate', 'sodium_carbonate' => 'sodium carbonate (soda)'], dangerRefuses: true), 'bicarbonate'),
             new self('culture', 'Bacterial culture', 'For the water', new Bench('culture', 'Bacterial culture', 'dose.treatment', ['label_ml', 'label_treats_l'], ['dose' => ['Give', 'mL']]), 'own'),
+            new self('ammonium', 'Ammonia for a start without fish', 'For the water', new Bench('ammonium', 'Ammonia for a start without fish', 'filter.start_dose', ['product', 'target_mg_l', 'strength_pct', 'tan_mg_l'], ['dose_ml' => ['Give', 'mL'], 'dose_g' => ['Give', 'g']], ['ammonium_chloride' => 'ammonium chloride', 'ammonium_sulfate' => 'ammonium sulfate', 'ammonia_solution' => 'ammonia solution, unscented'], asked: ['product', 'target_mg_l']), 'ammonium'),
             new self('permanganate_demand', 'Permanganate demand of the water', 'In an emergency', new Bench('demand', 'Permanganate demand of the water', 'dose.permanganate_demand', ['brown_mg_l', 'pink_mg_l'], ['demand_mg_l' => ['Demand', 'mg/L'], 'dose_mg_l' => ['so 2 mg/L above it is', 'mg/L']]), 'potassium_permanganate'),
             new self('peroxide_oxygen', 'Peroxide for oxygen, the last resort', 'In an emergency', new Bench('peroxide', 'Peroxide for oxygen', 'dose.peroxide_oxygen', ['rise_mg_l', 'strength_pct', 'do_mg_l', 'temp_c'], ['product_g' => ['Give', 'g'], 'h2o2_mg_l' => ['which is peroxide', 'mg/L'], 'rise_mg_l' => ['Oxygen rises by', 'mg/L']]), 'hydrogen_peroxide'),
         ];

@@ -18,6 +18,7 @@ use App\Models\User;
 use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
@@ -53,6 +54,9 @@ final readonly class DemoBook
         $this->tests($plan, $days);
         $this->feeding($plan, $days);
         $this->changes($plan['story']['events']);
+        if ($plan['kind'] === 'start') {
+            $this->ammonia($plan['story']['events']);
+        }
         foreach ($plan['notes'] ?? [] as [$ago, $seen, $words]) {
             $this->system->hasMany(Note::class)->create([...$this->own(1), 'taken_at' => $this->at($ago, 8, 20), 'seen' => $seen, 'words' => $words]);
         }
@@ -174,6 +178,26 @@ final readonly class DemoBook
                 ...$this->own(0), 'course_id' => $course->getKey(), 'thing' => $thing, 'name' => $name, 'way' => 'prolonged', 'amount' => Measures::down($level * $this->volumeL / 1000), 'unit' => 'g', 'mg_l' => $level, 'volume_l' => $this->volumeL,
                 'calc' => 'dose.treatment', 'input' => ['agent' => $thing, 'volume_l' => $this->volumeL, 'dose_mg_l' => $level], 'given_at' => $this->at($ago, 10),
             ]);
+        }
+    }
+
+    /**
+     * A start without fish is fed from a jar of ammonium chloride, before the test of that day.
+     *
+     * @param  array<int, list<array{string, float|int}>>  $events
+     */
+    private function ammonia(array $events): void
+    {
+        foreach ($events as $ago => $list) {
+            foreach ($list as [$what, $mgL]) {
+                if ($what === 'ammonia') {
+                    $input = ['volume_l' => $this->volumeL, 'target_mg_l' => (float) $mgL, 'product' => 'ammonium_chloride', 'tan_mg_l' => 0.0];
+                    $this->system->hasMany(Dose::class)->create([
+                        ...$this->own(0), 'thing' => 'ammonium', 'name' => 'Ammonia for a start without fish', 'way' => 'prolonged', 'amount' => Measures::down(app(Registry::class)->run('filter.start_dose', $input)->number('dose_g')), 'unit' => 'g', 'mg_l' => $mgL, 'volume_l' => $this->volumeL,
+                        'calc' => 'filter.start_dose', 'input' => $input, 'given_at' => $this->at($ago, 6),
+                    ]);
+                }
+            }
         }
     }
 

@@ -15,6 +15,7 @@ export const router = createRouter({
         { path: 'test', name: 'test', component: () => import('./views/test/TestPage.vue') },
         { path: 'book', name: 'book', component: () => import('./views/book/BookPage.vue') },
         { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
+        { path: 'maturing', name: 'maturing', meta: { tab: 'capacity' }, component: () => import('./views/maturing/MaturingPage.vue') },
         { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
         { path: 'limits', name: 'limits', meta: { tab: 'system' }, component: () => import('./views/limits/LimitsPage.vue') },
         {

@@ -25,4 +25,10 @@ final readonly class StageKind
     {
         return $this->r20 > 0;
     }
+
+    /** What a surface in it takes grown full, nothing short: mg N a day at 20 °C. */
+    public function grownMgD(float $areaM2): float
+    {
+        return 1000 * $areaM2 * $this->r20;
+    }
 }

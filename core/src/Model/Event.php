@@ -26,6 +26,18 @@ final readonly class Event
     {
     }
 
+    /** Another temperature from a day on, °C. */
+    public static function temperature(float $day, float $tempC): self
+    {
+        return new self($day, 'temperature', 0.0, 0.0, $tempC);
+    }
+
+    /** Bacteria brought in, mg N/L/d at 20 °C of each kind. */
+    public static function seed(float $day, float $active): self
+    {
+        return new self($day, 'seed', 0.0, 0.0, $active);
+    }
+
     public static function input(): Input
     {
         return Input::rows('events', 'Events', [

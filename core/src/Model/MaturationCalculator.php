@@ -21,7 +21,7 @@ use Ironwort\Core\Water\BufferCalculator;
  * and followed into the days to come.
  *
  * Readings are intervals; what the model says is held against their middles, in units of half their width (at least
- * 0.05 mg/L and a tenth of the value); what drifts in by itself counts as one more reading, known within a power of
+ * 0.05 mg/L and a tenth of the value), of one that says “at least” only from below; what drifts in by itself counts as one more reading, known within a power of
  * ten. First the ammonia oxidisers from the ammonia, then the nitrite oxidisers from
  * the nitrite. Ready is the day on which both have stayed under their limits for `hold_days`; in a start fed by doses
  * (`dose_to_mg_l`), the day after the first dose that is down to both limits within a day. The band is of two standard
@@ -42,6 +42,9 @@ final readonly class MaturationCalculator implements Calculator
 
     /** Off by more than three times its own uncertainty at the mean reading, a run of readings tells another story. */
     private const FITS = 9.0;
+
+    /** A reading whose most is so many times its least has no upper end. */
+    private const OPEN = 10.0;
 
     private const MARKS_A_DAY = 2;
 
@@ -83,7 +86,7 @@ final readonly class MaturationCalculator implements Calculator
             new Output('active_ammonia_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_ammonia_low_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_ammonia_high_mg_l_d', 'mg N/L/d at 20 °C'),
             new Output('active_nitrite_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_nitrite_low_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_nitrite_high_mg_l_d', 'mg N/L/d at 20 °C'),
             new Output('takes_g_d', 'g N/d'), new Output('stage'), new Output('peak_no2_n_mg_l', 'mg/L as N'), new Output('peak_no2_day', 'd'), new Output('misfit'), new Output('kh_low_day', 'd'), new Output('bicarbonate_g', 'g'),
-            new Output('start_ammonia_mg_l_d', 'mg N/L/d at 20 °C'), new Output('start_nitrite_mg_l_d', 'mg N/L/d at 20 °C'), new Output('series'), new Output('early'), new Output('late'),
+            new Output('start_ammonia_mg_l_d', 'mg N/L/d at 20 °C'), new Output('start_nitrite_mg_l_d', 'mg N/L/d at 20 °C'), new Output('ways'), new Output('series'), new Output('early'), new Output('late'),
         ];
     }
 
@@ -122,10 +125,12 @@ final readonly class MaturationCalculator implements Calculator
             return $trace->stayed($tanLimit, $no2Limit, $given->number('hold_days'));
         };
         $day = $ready($likely);
+        $ways = Hastening::of($run, $today, $given->number('grown_mg_l_d'), $day, static fn (Run $other): ?float => $ready($other->through($start($first->best, $second->best ?? $first->best), $marks)));
         $now = $likely->on($today);
         $readings = count($tan) + count($no2);
         $misfit = ($first->cost + ($second->cost ?? 0.0)) / $readings;
-        $takes = $now['active_ammonia_mg_l_d'] * $given->number('volume_l') / 1000 * ArealRate::THETA ** ($given->number('temp_c') - 20);
+        $limit = $given->number('tan_limit_mg_l');
+        $takes = $now['active_ammonia_mg_l_d'] * $limit / (Water::K1 + $limit) * $given->number('volume_l') / 1000 * ArealRate::THETA ** ($run->temperature($today) - 20);
         [$peak, $peakDay] = $likely->peak('no2_n_mg_l', $today);
         $edge = static fn (Trace $trace, string $key): float => $trace->on($today)[$key];
 
@@ -134,6 +139,7 @@ final readonly class MaturationCalculator implements Calculator
         $work->step('The ammonia oxidisers of day 0 that fit the ammonia since best.', 'least Σ ((model − reading)/half its width)²', count($tan).' readings of ammonia', Say::number($first->best, 2).' mg N/L/d, between '.Say::number($first->low, 2).' and '.Say::number($first->high, 2));
         $work->step('The nitrite oxidisers that fit the nitrite.', 'the same', count($no2).' readings of nitrite', $second === null ? 'as many, it is assumed: nitrite was never tested' : Say::number($second->best, 2).' mg N/L/d, between '.Say::number($second->low, 2).' and '.Say::number($second->high, 2));
         $work->step('Followed to today.', 'dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)', 'day '.Say::number($today, 3), Say::number($now['active_ammonia_mg_l_d'], 3).' and '.Say::number($now['active_nitrite_mg_l_d'], 3).' mg N/L/d');
+        $work->step('What they take today where ammonia stands at its limit.', 'X limit/(0.7 + limit) 1.09^(T − 20) × volume', Say::number($limit, 3).' mg/L, '.Say::number($run->temperature($today), 3).' °C', Say::number($takes, 3).' g N/d');
         $work->step($to === null ? 'And on, until both have stayed under.' : 'And on, dosed again each time, until a dose is down in a day.', $to === null ? 'since + '.Say::number($given->number('hold_days')).' days' : 'ammonia and nitrite under their limits 24 h after', 'at most '.Say::number($given->number('horizon_d')).' days', $day === null ? 'not in that time' : 'day '.Say::number($day, 3));
         $work->cite('model-calibrated', 'dormand-prince-1980');
         if ($misfit > self::FITS) {
@@ -155,7 +161,7 @@ final readonly class MaturationCalculator implements Calculator
             'active_ammonia_mg_l_d' => $now['active_ammonia_mg_l_d'], 'active_ammonia_low_mg_l_d' => $edge($late, 'active_ammonia_mg_l_d'), 'active_ammonia_high_mg_l_d' => $edge($early, 'active_ammonia_mg_l_d'),
             'active_nitrite_mg_l_d' => $now['active_nitrite_mg_l_d'], 'active_nitrite_low_mg_l_d' => $edge($late, 'active_nitrite_mg_l_d'), 'active_nitrite_high_mg_l_d' => $edge($early, 'active_nitrite_mg_l_d'),
             'takes_g_d' => $takes, 'stage' => Stage::of($now, $given->number('tan_limit_mg_l'), $given->number('no2_limit_mg_l'), $day !== null && $day <= $today)->value, 'peak_no2_n_mg_l' => $peak, 'peak_no2_day' => $peakDay, 'misfit' => $misfit, 'kh_low_day' => $dry, 'bicarbonate_g' => $held === null ? null : $likely->buffered($day ?? INF) * $given->number('volume_l') / 1000 * BufferCalculator::BICARBONATE_PER_CACO3,
-            'start_ammonia_mg_l_d' => $first->best, 'start_nitrite_mg_l_d' => $second->best ?? $first->best, 'series' => $likely->points, 'early' => $early->points, 'late' => $late->points,
+            'start_ammonia_mg_l_d' => $first->best, 'start_nitrite_mg_l_d' => $second->best ?? $first->best, 'ways' => $ways, 'series' => $likely->points, 'early' => $early->points, 'late' => $late->points,
         ]);
     }
 
@@ -169,11 +175,22 @@ final readonly class MaturationCalculator implements Calculator
     {
         $trace = $run->through($state, array_values(array_unique(array_column($readings, 0), SORT_NUMERIC)));
 
-        return array_sum(array_map(static fn (array $reading): float => (($trace->on($reading[0])[$key] - $reading[1]) / $reading[2]) ** 2, $readings));
+        return array_sum(array_map(static fn (array $reading): float => self::apart($trace->on($reading[0])[$key], $reading[1], $reading[2]) ** 2, $readings));
+    }
+
+    /** How far a value is from a reading, in half its width; one at the end of its kit says “at least”, and more is no error. */
+    private static function apart(float $value, float $low, float $high): float
+    {
+        if ($high > self::OPEN * max($low, 0.5)) {
+            return max(0.0, $low - $value) / max(0.05, 0.1 * $low);
+        }
+        $middle = ($low + $high) / 2;
+
+        return ($value - $middle) / max(($high - $low) / 2, 0.05, 0.1 * $middle);
     }
 
     /**
-     * Day, middle and half width of each reading of one kind, in order of time.
+     * Day, least and most of each reading of one kind, in order of time.
      *
      * @return list<array{float, float, float}>
      */
@@ -188,8 +205,7 @@ final readonly class MaturationCalculator implements Calculator
             if ($low === null || $high === null || $high < $low) {
                 throw BadInput::at("readings.{$i}.{$of}_high_mg_l", 'Give both ends of the reading, the lower first.');
             }
-            $middle = ($low + $high) / 2;
-            $readings[] = [$row->number('day'), $middle, max(($high - $low) / 2, 0.05, 0.1 * $middle)];
+            $readings[] = [$row->number('day'), $low, $high];
         }
         usort($readings, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 

@@ -85,6 +85,26 @@ final readonly class Run
         return new self($this->volumeL, $this->biomassKg, $this->protein, $this->ph, $this->oxygen, $this->source, $this->grown, $this->feed, $this->tempC, $this->flow, $this->events, $this->solver, $tending);
     }
 
+    /** The same with more happening to it. */
+    public function with(Event ...$more): self
+    {
+        $events = [...$this->events, ...array_values($more)];
+        usort($events, static fn (Event $a, Event $b): int => $a->day <=> $b->day);
+
+        return new self($this->volumeL, $this->biomassKg, $this->protein, $this->ph, $this->oxygen, $this->source, $this->grown, $this->feed, $this->tempC, $this->flow, $events, $this->solver, $this->tending);
+    }
+
+    /** °C on a day. */
+    public function temperature(float $day): float
+    {
+        $temp = $this->tempC;
+        foreach ($this->events as $event) {
+            $temp = $event->kind === 'temperature' && $event->day <= $day ? (float) $event->value : $temp;
+        }
+
+        return $temp;
+    }
+
     /**
      * The state to start from; bacteria in mg N/L/d at 20 °C.
      *
@@ -125,7 +145,7 @@ final readonly class Run
                 array_shift($marks);
                 $points[] = $this->point($t, $y, $forcing);
             }
-            if ($this->tending?->doses($t, $y[Water::TAN]) === true) {
+            if ($this->tending?->doses($t, $y[Water::TAN], $y[Water::NO2], $doses[count($doses) - 1] ?? null) === true) {
                 $moved += (float) $this->tending->doseTo - $y[Water::TAN];
                 $y[Water::TAN] = (float) $this->tending->doseTo;
                 $doses[] = $t;

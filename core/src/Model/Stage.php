@@ -32,4 +32,31 @@ enum Stage: string
             default => self::Waiting,
         };
     }
+
+    public function says(): string
+    {
+        return match ($this) {
+            self::Waiting => 'Ammonia stands, and nothing takes it yet. Nitrite will be the first sign.',
+            self::Ammonia => 'Ammonia is being taken: nitrite shows.',
+            self::Nitrite => 'Ammonia is down; nitrite stands, and what takes it grows more slowly.',
+            self::Proving => 'Ammonia and nitrite are both down. It is done when they have stayed there.',
+            self::Ready => 'It is ready. Fish in steps, each as large as the last was taken without a reading.',
+        };
+    }
+
+    /**
+     * What a keeper goes on doing. Common practice, no source.
+     *
+     * @return list<string>
+     */
+    public function does(bool $fish): array
+    {
+        $always = ['Ammonia and nitrite every 12 h; oxygen high; KH above 4 dKH.'];
+
+        return match (true) {
+            $this === self::Ready => ['Feed it until the fish come: a filter without ammonia starves.', 'Ammonia and nitrite daily for a week after each step.'],
+            $fish => [...$always, 'Feed lightly. Change water before ammonia harms, and leave a trace of it: without any, nothing grows.', 'No wash of the filter, no new media, no treatment on it. UV off.'],
+            default => [...$always, 'Ammonia again when it is below a half, never above 5 mg/L, and not while nitrite stands above 5: more holds back what is to grow.', 'No change of water but to bring nitrite or KH back. UV off.'],
+        };
+    }
 }

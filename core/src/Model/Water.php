@@ -38,7 +38,8 @@ final readonly class Water
 
     public const EXCHANGED = 7;
 
-    private const K1 = 0.7;
+    /** Ammonia at which its oxidisers work half as hard as they could, mg/L as N. */
+    public const K1 = 0.7;
 
     private const K2 = 0.5;
 

@@ -105,6 +105,15 @@ export const useDose = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<
     placeholderData: (previous) => previous,
   })
 
+/** Where a start stands, with what is typed over what stands there. */
+export const useMaturing = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['maturing', computed(() => toValue(slug)), computed(() => toValue(typed))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/maturing', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+    placeholderData: (previous) => previous,
+    retry: false,
+  })
+
 /** Courses of a system, and what hangs in its loop. */
 export const useCourses = (slug: MaybeRefOrGetter<string>) =>
   useQuery({ queryKey: ['courses', computed(() => toValue(slug))], queryFn: () => answer(() => api.GET('/api/systems/{system}/courses', { params: { path: { system: toValue(slug) } } })) })

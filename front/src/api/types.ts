@@ -36,3 +36,4 @@ export type Session = Schemas['Session']
 export type Source = Schemas['Source']
 export type Calculation = Schemas['Calculation']
 export type FieldErrors = Record<string, string>
+export type Maturing = Schemas['Maturing']

@@ -11,6 +11,7 @@ const keys = [
   ['g s', 'system'],
   ['g t', 'test'],
   ['g c', 'capacity'],
+  ['g m', 'maturing'],
   ['g f', 'fish'],
   ['g w', 'water'],
   ['g d', 'dose'],

@@ -45,7 +45,7 @@ function reset(): void {
 <template>
   <p class="verdict" aria-live="polite">
     <StateMark v-if="shown.state" :state="shown.state" />
-    <span>{{ shown.sentence }}</span>
+    <span>{{ shown.sentence }} <RouterLink class="small" :to="{ name: 'maturing', params: { system: system.slug } }">Being started</RouterLink></span>
   </p>
   <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
 

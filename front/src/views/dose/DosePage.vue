@@ -2,6 +2,7 @@
 import { useDebounce, useLocalStorage } from '@vueuse/core'
 import { NButton } from 'naive-ui'
 import { ulid } from 'ulid'
+import { useRoute } from 'vue-router'
 import { computed, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import { useDose, useSession, useSources } from '@/api/queries'
@@ -19,7 +20,7 @@ const session = useSession()
 const sources = useSources()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 
-const thing = ref('')
+const thing = ref(String(useRoute().query.thing ?? ''))
 const body = ref('')
 const purpose = ref('')
 const stock = ref('')

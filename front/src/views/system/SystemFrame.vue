@@ -12,12 +12,16 @@ const TABS = [
   ['test', 'Test'],
   ['book', 'Book'],
   ['capacity', 'Capacity'],
+  ['maturing', 'Maturing'],
   ['fish', 'Fish'],
   ['water', 'Water'],
   ['dose', 'Dose'],
   ['plumbing', 'Plumbing'],
   ['build', 'Build'],
 ] as const
+/** A start has a page of its own beside the others; in a grown system Capacity leads to it. */
+const starting = computed(() => system.data.value?.kind === 'start' || system.data.value?.life_stage === 'starting')
+const tabs = computed(() => TABS.filter(([name]) => name !== 'maturing' || starting.value))
 </script>
 
 <!-- What every page of one system shares: its name, how it stands, and the way to its other pages. -->
@@ -28,7 +32,7 @@ const TABS = [
         <h1>{{ system.data.value.name }}</h1>
         <StateMark :state="system.data.value.asleep ? null : system.data.value.water.state" :asleep="system.data.value.asleep !== null" />
         <nav class="tabs" aria-label="Pages of this system">
-          <RouterLink v-for="[name, label] in TABS" :key="name" :to="{ name, params: { system: slug } }" :class="{ here: route.meta.tab === name }" :aria-current="route.name === name ? 'page' : undefined">{{ label }}</RouterLink>
+          <RouterLink v-for="[name, label] in tabs" :key="name" :to="{ name, params: { system: slug } }" :class="{ here: route.meta.tab === name && route.name !== 'maturing' || (route.name === 'maturing' && name === 'capacity' && !starting) }" :aria-current="route.name === name ? 'page' : undefined">{{ label }}</RouterLink>
         </nav>
       </div>
       <RouterView :key="slug" :system="system.data.value" />
