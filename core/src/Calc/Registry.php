@@ -51,6 +51,7 @@ use Ironwort\Core\Flow\PumpDutyCalculator;
 use Ironwort\Core\Flow\SplitCalculator;
 use Ironwort\Core\Flow\TurnoverCalculator;
 use Ironwort\Core\Flow\UvCalculator;
+use Ironwort\Core\Incident\AnswerCalculator;
 use Ironwort\Core\Measure\ConvertUnitsCalculator;
 use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Model\MaturationCalculator;
@@ -121,6 +122,7 @@ final readonly class Registry
             new SolidsCalculator($library->stageKinds()),
             new NitrateSinksCalculator,
             new RunCalculator,
+            new AnswerCalculator($library->limits()),
             new MaturationCalculator,
             new StartDoseCalculator,
             new ConflictsCalculator($conflicts),

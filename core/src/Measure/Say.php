@@ -23,6 +23,14 @@ final readonly class Say
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** A number nobody measures finer: to so many significant figures, left of the point as well. 9,167 L are 9,200. */
+    public static function about(float $value, int $significant = 2): string
+    {
+        $magnitude = $value <= 0 ? 0 : (int) floor(log10($value));
+
+        return self::number(round($value, $significant - 1 - $magnitude), $significant);
+    }
+
     /** A span of time as one says it: hours up to two days, then days. */
     public static function days(float $days): string
     {

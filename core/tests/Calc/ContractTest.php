@@ -52,6 +52,7 @@ final class ContractTest extends TestCase
         'exchange.carbon' => ['bed_l' => 10, 'trickle_l_min' => 5],
         'carbonate.buffer' => ['volume_l' => 1000, 'alkalinity_mg_l' => 70, 'target_alkalinity_mg_l' => 107, 'agent' => 'sodium_bicarbonate', 'ph' => 7.4, 'temp_c' => 18, 'tan_mg_l' => 0.2],
         'hardness.dose' => ['volume_l' => 1000, 'hardness_mg_l' => 100, 'target_hardness_mg_l' => 200, 'agent' => 'calcium_chloride_dihydrate'],
+        'incident.answer' => ['volume_l' => 9000, 'now' => ['tan_mg_l' => 1.2, 'ph' => 7.8, 'temp_c' => 20, 'no3_n_mg_l' => 5], 'source' => ['tan_mg_l' => 0, 'no3_n_mg_l' => 3], 'seen' => ['off_food']],
         'filter.maturation' => ['volume_l' => 4500, 'grown_mg_l_d' => 20, 'feed_g_d' => 60, 'temp_c' => 23, 'then' => ['alkalinity_mg_l' => 150], 'readings' => [['day' => 2, 'tan_low_mg_l' => 0.7, 'tan_high_mg_l' => 1.2], ['day' => 4, 'tan_low_mg_l' => 1.5, 'tan_high_mg_l' => 2.5], ['day' => 6, 'tan_low_mg_l' => 2, 'tan_high_mg_l' => 3.5]]],
         'model.run' => ['volume_l' => 4500, 'days' => 20, 'grown_mg_l_d' => 20, 'feed_g_d' => 60, 'temp_c' => 23, 'now' => ['alkalinity_mg_l' => 150]],
         'filter.start_dose' => ['volume_l' => 1000, 'target_mg_l' => 2, 'product' => 'ammonium_chloride'],

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Incident;
+
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
+
+/**
+ * What to do, from the readings of a system and from what is seen in it: causes in the order they are answered, and
+ * for each its steps in order, with amounts for this water.
+ *
+ * A cause is found by a reading that is to be acted on, or by sight; what is only watched is left to its day. What was
+ * seen but cannot be judged without a test is asked for.
+ *
+ * @source cp-incident
+ */
+final readonly class Answer
+{
+    /**
+     * @param  list<Cause>  $causes
+     * @param  list<Step>  $steps
+     * @param  list<string>  $tests  that would tell more, by name
+     */
+    private function __construct(public array $causes, public array $steps, public array $tests)
+    {
+    }
+
+    /** @param  list<Seen>  $seen */
+    public static function to(Situation $now, array $seen): self
+    {
+        $found = self::byReadings($now);
+        foreach ($seen as $sign) {
+            array_push($found, ...$sign->pointsTo());
+        }
+        // Signs of want of oxygen where there is plenty of it come of something else.
+        if (! $now->atLeast('do_mg_l', State::Act) && ($now->reading('do_mg_l') ?? 0.0) >= $now->doLimit && ! in_array(Seen::PumpStopped, $seen, true)) {
+            $found = array_filter($found, static fn (Cause $cause): bool => $cause !== Cause::Oxygen);
+        }
+        $causes = array_values(array_filter(Cause::cases(), static fn (Cause $cause): bool => in_array($cause, $found, true)));
+        $water = array_filter($causes, static fn (Cause $cause): bool => ! in_array($cause, [Cause::Sickness, Cause::Bloom], true)) === [];
+        $steps = [];
+        foreach ($causes as $cause) {
+            $told = match ($cause) {
+                Cause::Oxygen => OxygenAnswer::steps($now),
+                Cause::Chlorine => ChlorineAnswer::steps($now),
+                Cause::StoppedFilter => StoppedFilterAnswer::steps($now),
+                Cause::Ammonia => AmmoniaAnswer::steps($now, in_array(Cause::StoppedFilter, $causes, true)),
+                Cause::Nitrite => NitriteAnswer::steps($now),
+                Cause::Acid => AcidAnswer::steps($now),
+                Cause::Heat => OtherAnswers::heat($now),
+                Cause::Shock => OtherAnswers::shock($now),
+                Cause::Nitrate => NitrateAnswer::steps($now),
+                Cause::Sickness => OtherAnswers::sickness($water),
+                Cause::Bloom => OtherAnswers::bloom(),
+            };
+            array_push($steps, ...$told);
+            $changed = array_map(static fn (Step $step): float => $step->changesPct, $told);
+            $now = $now->after($changed === [] ? 0.0 : max($changed), $cause === Cause::Ammonia || $cause === Cause::Oxygen);
+        }
+
+        return new self($causes, $steps, self::tests($now, $seen !== [] || $causes !== []));
+    }
+
+    /** @return list<Cause> */
+    private static function byReadings(Situation $now): array
+    {
+        $acts = static fn (string $key): bool => $now->atLeast($key, State::Act);
+        $ammonia = $now->ammonia();
+
+        return array_values(array_filter([
+            $acts('do_mg_l') || $acts('do_sat_pct') ? Cause::Oxygen : null,
+            $acts('chlorine_mg_l') ? Cause::Chlorine : null,
+            $ammonia === State::Act || $ammonia === State::Emergency ? Cause::Ammonia : null,
+            $acts('no2_n_mg_l') ? Cause::Nitrite : null,
+            $acts('alkalinity_mg_l') || ($acts('ph') && ($now->reading('ph') ?? 7.0) < 7) ? Cause::Acid : null,
+            $acts('temp_c') && ($now->reading('temp_c') ?? 0.0) > 20 ? Cause::Heat : null,
+            $acts('no3_n_mg_l') ? Cause::Nitrate : null,
+        ]));
+    }
+
+    /** @return list<string> */
+    private static function tests(Situation $now, bool $asked): array
+    {
+        $wanted = [Parameter::Oxygen, Parameter::Ammonia, Parameter::Nitrite, Parameter::Ph, Parameter::Temperature, Parameter::Alkalinity, Parameter::Nitrate];
+
+        return ! $asked ? [] : array_values(array_map(static fn (Parameter $parameter): string => $parameter->name(), array_filter($wanted, static fn (Parameter $parameter): bool => $now->reading($parameter->value) === null)));
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Incident;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Exchange\WaterMix;
+use Ironwort\Core\Judge\AllowedAmmonia;
+use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Interval;
+use Ironwort\Core\Measure\Say;
+
+/**
+ * What to do about bad readings and what is seen, by the limits of a life stage, in the order in which it is done.
+ *
+ *     10,000 L with 3 mg/L of ammonia at pH 8.2  →  change 9,500 L, then bind what is left, seed, no feed for a week
+ *
+ * @see Answer
+ *
+ * @source cp-incident
+ */
+final readonly class AnswerCalculator implements Calculator
+{
+    public function __construct(private LimitTable $limits)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'incident.answer';
+    }
+
+    public function title(): string
+    {
+        return 'What to do about a bad reading';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('volume_l', 'Volume', 'L', 1, 1e8),
+            WaterMix::input('now', 'The water now')->optional(),
+            Input::number('do_mg_l', 'Oxygen', 'mg/L', 0, 30)->optional(),
+            Input::number('chlorine_mg_l', 'Chlorine in it', 'mg/L', 0, 20)->optional(),
+            WaterMix::input('source', 'New water')->optional(),
+            Input::number('source_chlorine_mg_l', 'Chlorine in new water', 'mg/L', 0, 20)->optional(),
+            Input::flag('chloramine', 'It is chloramine')->or(false),
+            Input::choice('life_stage', 'Limits of', array_keys($this->limits->stages))->or('adult'),
+            Input::choices('seen', 'What is seen', array_map(static fn (Seen $seen): string => $seen->value, Seen::cases()))->optional(),
+            Input::number('tan_g_d', 'Ammonia made', 'g N/d', 0, 1e5)->or(0.0),
+            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
+            Input::flag('fragile', 'Small or weak fish')->or(false),
+            Input::flag('zeolite_in', 'Zeolite in the loop')->or(false),
+            Input::flag('bind', 'Binder is used')->or(true),
+            Input::flag('bind_first', 'Binder before changes')->or(false),
+            Input::flag('salt', 'Salt is used')->or(true),
+            Input::number('feed_share', 'Fed in trouble', null, 0, 1)->or(0.5),
+            Input::number('feed_days', 'Not fed for', 'd', 0, 14)->or(0.0),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('causes'), new Output('steps'), new Output('tests')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $stage = $given->text('life_stage');
+        $water = array_filter([...$given->object('now')?->numbers() ?? [], 'do_mg_l' => $given->numberOrNull('do_mg_l'), 'chlorine_mg_l' => $given->numberOrNull('chlorine_mg_l')], static fn (?float $value): bool => $value !== null);
+        $source = array_filter([...$given->object('source')?->numbers() ?? [], 'chlorine_mg_l' => $given->numberOrNull('source_chlorine_mg_l')], static fn (?float $value): bool => $value !== null);
+        $free = $this->situation($given, $water, $source, [])->unionised();
+        $judged = $free === null ? $water : [...$water, 'nh3_n_mg_l' => $free];
+        $states = [];
+        foreach ($judged as $key => $value) {
+            $states[$key] = $this->limits->for($stage, Parameter::from($key))->judge(Interval::between($value, $value))->state;
+        }
+        $answer = Answer::to($this->situation($given, $water, $source, $states), array_map(Seen::from(...), $given->texts('seen')));
+
+        $work = new Working;
+        foreach ($answer->causes as $cause) {
+            $work->step($cause->name().'.', 'a reading that is to be acted on, or what is seen', count($water).' readings', count(array_filter($answer->steps, static fn (Step $step): bool => $step->cause === $cause)).' steps');
+        }
+        $work->cite('cp-incident');
+        if ($free !== null) {
+            $work->note('Un-ionised ammonia is '.Say::number($free, 2).' mg/L; total and un-ionised are both judged, and the worse decides.');
+        }
+        foreach ($answer->tests as $test) {
+            $work->watch("{$test} is not known: test it.");
+        }
+
+        return $work->result([
+            'causes' => array_map(static fn (Cause $cause): string => $cause->value, $answer->causes),
+            'steps' => array_map(static fn (Step $step): array => ['cause' => $step->cause->value, 'do' => $step->do, 'why' => $step->why, 'amount' => $step->amount, 'caution' => $step->caution], $answer->steps),
+            'tests' => $answer->tests,
+        ]);
+    }
+
+    /**
+     * @param  array<string, float>  $water
+     * @param  array<string, float>  $source
+     * @param  array<string, State>  $states
+     */
+    private function situation(Given $given, array $water, array $source, array $states): Situation
+    {
+        $stage = $given->text('life_stage');
+        $allowed = AllowedAmmonia::of($this->limits, $stage, $water['ph'] ?? 7.5, $water['temp_c'] ?? 18.0, $water['salinity_g_l'] ?? 0.0);
+        $watch = fn (Parameter $of): float => $this->limits->for($stage, $of)->above->watch ?? INF;
+
+        return new Situation(
+            $given->number('volume_l'), $water, $states, $source, $given->flag('chloramine'), $given->number('tan_g_d'), $given->number('feed_g_d'), true, $given->flag('fragile'), $given->flag('zeolite_in'),
+            $allowed->tan, $watch(Parameter::Nitrite), $watch(Parameter::Nitrate), $this->limits->for($stage, Parameter::Oxygen)->below->watch ?? 6.0, null, null,
+            ['bind' => $given->flag('bind'), 'bindFirst' => $given->flag('bind_first'), 'feedShare' => $given->number('feed_share'), 'feedDays' => $given->number('feed_days'), 'salt' => $given->flag('salt')],
+        );
+    }
+}

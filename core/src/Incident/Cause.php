@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Incident;
+
+/** What is wrong, in the order in which it is answered: what kills in minutes before what kills in weeks. */
+enum Cause: string
+{
+    case Oxygen = 'oxygen';
+    case Chlorine = 'chlorine';
+    case StoppedFilter = 'stopped_filter';
+    case Ammonia = 'ammonia';
+    case Nitrite = 'nitrite';
+    case Acid = 'acid';
+    case Heat = 'heat';
+    case Shock = 'shock';
+    case Nitrate = 'nitrate';
+    case Sickness = 'sickness';
+    case Bloom = 'bloom';
+
+    public function name(): string
+    {
+        return match ($this) {
+            self::Oxygen => 'Too little oxygen',
+            self::Chlorine => 'Chlorine',
+            self::StoppedFilter => 'A filter that stood still',
+            self::Ammonia => 'Ammonia',
+            self::Nitrite => 'Nitrite',
+            self::Acid => 'KH gone, pH falling',
+            self::Heat => 'Heat',
+            self::Shock => 'Water too different',
+            self::Nitrate => 'Nitrate',
+            self::Sickness => 'Sickness',
+            self::Bloom => 'Green water',
+        };
+    }
+}

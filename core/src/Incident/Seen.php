@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Incident;
+
+/** What a keeper sees standing at the water, and what it may come of. Common practice, no source. */
+enum Seen: string
+{
+    case Gasping = 'gasping';
+    case AtReturns = 'at_returns';
+    case AfterFill = 'after_fill';
+    case PumpStopped = 'pump_stopped';
+    case FilterClosed = 'filter_closed';
+    case NewFishDying = 'new_fish_dying';
+    case Flashing = 'flashing';
+    case ClampedFins = 'clamped_fins';
+    case OffFood = 'off_food';
+    case LyingDown = 'lying_down';
+    case Ulcers = 'ulcers';
+    case GreenWater = 'green_water';
+
+    public function says(): string
+    {
+        return match ($this) {
+            self::Gasping => 'gasping at the surface',
+            self::AtReturns => 'pushing up into the returns',
+            self::AfterFill => 'it began after a fill',
+            self::PumpStopped => 'the pump stands, or stood',
+            self::FilterClosed => 'a filter was left closed',
+            self::NewFishDying => 'new fish are dying, the others look well',
+            self::Flashing => 'flashing, rubbing',
+            self::ClampedFins => 'clamped fins, hanging',
+            self::OffFood => 'off their food',
+            self::LyingDown => 'lying down, lost balance',
+            self::Ulcers => 'ulcers, cottony growth',
+            self::GreenWater => 'green water',
+        };
+    }
+
+    /** @return list<Cause> */
+    public function pointsTo(): array
+    {
+        return match ($this) {
+            self::Gasping, self::AtReturns => [Cause::Oxygen],
+            self::AfterFill => [Cause::Oxygen, Cause::Chlorine],
+            self::PumpStopped => [Cause::Oxygen, Cause::StoppedFilter],
+            self::FilterClosed => [Cause::StoppedFilter],
+            self::NewFishDying => [Cause::Shock],
+            self::Flashing, self::ClampedFins, self::OffFood, self::LyingDown, self::Ulcers => [Cause::Sickness],
+            self::GreenWater => [Cause::Bloom],
+        };
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Incident;
+
+/**
+ * One thing to do, with why, and the amount where there is one: a figure of a calculator that can be run again.
+ *
+ * `page` is where it is done or booked: water, dose, buffer, test, capacity or none.
+ */
+final readonly class Step
+{
+    /** @param  ?array{calc: string, key: string, input: array<string, mixed>, value: float, unit: string}  $amount */
+    private function __construct(public Cause $cause, public string $do, public string $why, public ?array $amount, public ?string $page, public ?string $caution, public float $changesPct = 0.0)
+    {
+    }
+
+    public static function to(Cause $cause, string $do, string $why = '', ?string $page = null, ?string $caution = null): self
+    {
+        return new self($cause, $do, $why, null, $page, $caution);
+    }
+
+    /** A change of so much of the water, percent: what comes after is reckoned on what it leaves. */
+    public function changing(float $pct): self
+    {
+        return new self($this->cause, $this->do, $this->why, $this->amount, $this->page, $this->caution, $pct);
+    }
+
+    public function weighing(Worked $worked, string $unit): self
+    {
+        return new self($this->cause, $this->do, $this->why, ['calc' => $worked->calc, 'key' => $worked->key, 'input' => $worked->input, 'value' => $worked->value, 'unit' => $unit], $this->page, $this->caution);
+    }
+}

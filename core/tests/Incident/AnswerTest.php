@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Tests\Incident;
+
+use Ironwort\Core\Incident\Answer;
+use Ironwort\Core\Incident\Cause;
+use Ironwort\Core\Incident\Seen;
+use Ironwort\Core\Incident\Situation;
+use Ironwort\Core\Incident\Step;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Tests\Calculations;
+use PHPUnit\Framework\TestCase;
+
+/** What to do about a bad reading. Common practice, no source, where none is named; amounts worked by hand. */
+final class AnswerTest extends TestCase
+{
+    use Calculations;
+
+    private const USUAL = ['bind' => true, 'bindFirst' => false, 'feedShare' => 0.5, 'feedDays' => 0.0, 'salt' => true];
+
+    /**
+     * @param  array<string, float>  $water
+     * @param  array<string, State>  $states
+     */
+    private function in(array $water, array $states, array $more = []): Situation
+    {
+        $has = ['source' => ['tan_mg_l' => 0.0, 'no2_n_mg_l' => 0.0, 'no3_n_mg_l' => 2.0, 'alkalinity_mg_l' => 120.0], 'zeoliteIn' => false, 'fragile' => false, 'follows' => [], 'binder' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0], ...$more];
+
+        return new Situation(10000.0, ['ph' => 7.6, 'temp_c' => 20.0, 'do_mg_l' => 8.0, ...$water], $states, $has['source'], false, 6.0, 200.0, true, $has['fragile'], $has['zeoliteIn'], 0.25, 0.1, 5.65, 6.0, $has['binder'], null, [...self::USUAL, ...$has['follows']]);
+    }
+
+    /** @param  list<Seen>  $seen */
+    private function told(Situation $now, array $seen = []): string
+    {
+        return implode(' | ', array_map(static fn (Step $step): string => "{$step->do} {$step->why}", Answer::to($now, $seen)->steps));
+    }
+
+    /** @param  list<Seen>  $seen */
+    private function amount(Situation $now, string $about, array $seen = []): ?float
+    {
+        foreach (Answer::to($now, $seen)->steps as $step) {
+            if (str_contains($step->do, $about)) {
+                return $step->amount['value'] ?? null;
+            }
+        }
+
+        return null;
+    }
+
+    public function test_good_water_and_nothing_seen_asks_for_nothing(): void
+    {
+        $answer = Answer::to($this->in(['tan_mg_l' => 0.1], ['tan_mg_l' => State::Watch]), []);
+        self::assertSame([[], [], []], [$answer->causes, $answer->steps, $answer->tests]);
+    }
+
+    public function test_what_kills_first_is_answered_first(): void
+    {
+        $worst = ['do_mg_l' => State::Emergency, 'tan_mg_l' => State::Act, 'no2_n_mg_l' => State::Act, 'no3_n_mg_l' => State::Act, 'alkalinity_mg_l' => State::Act];
+        $answer = Answer::to($this->in(['do_mg_l' => 2.5, 'tan_mg_l' => 1.2, 'no2_n_mg_l' => 0.6, 'no3_n_mg_l' => 15, 'alkalinity_mg_l' => 40], $worst), [Seen::Ulcers, Seen::AfterFill]);
+        self::assertSame([Cause::Oxygen, Cause::Chlorine, Cause::Ammonia, Cause::Nitrite, Cause::Acid, Cause::Nitrate, Cause::Sickness], $answer->causes);
+        self::assertStringStartsWith('All the air there is', $answer->steps[0]->do);
+        self::assertStringContainsString('Put the water right first', $answer->steps[count($answer->steps) - 3]->do);
+    }
+
+    /** To 0.25 from 1 mg/L with clean water: three quarters; half a day at most, so two days, and 0.5 mg/L are left to bind today. */
+    public function test_ordinary_ammonia_is_changed_by_half_a_day_and_what_is_left_is_bound(): void
+    {
+        $now = $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act]);
+        self::assertStringContainsString('Change 5,000 L, 50 % of the water, each day for 2 days. It leaves 0.5 mg/L.', $this->told($now));
+        self::assertEqualsWithDelta(0.5 * 20 * 10000 / 400, $this->amount($now, 'Binder for what is left'), 1e-6, 'one dose of the label binds 1 mg/L');
+        // (0.5 − 0.25) mg/L of 10,000 L are 2.5 g, held by 1.5 mg a gram; what the fish add is the filter's.
+        self::assertGreaterThanOrEqual(2500 / 1.5, $this->amount($now, 'Zeolite'));
+        self::assertStringContainsString('Feed 50 %, 100 g a day', $this->told($now));
+        self::assertStringContainsString('Change 3,800 L, 38 % of the water. It leaves 0.25', $this->told($this->in(['tan_mg_l' => 0.4], ['tan_mg_l' => State::Act])));
+    }
+
+    /** From 2 mg/L on the water goes first: 90 to 95 %. pH 8.6 at 1.5 is not ordinary either: the un-ionised part decides. */
+    public function test_severe_ammonia_is_changed_out_before_anything_is_bound(): void
+    {
+        foreach ([$this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), $this->in(['tan_mg_l' => 1.5, 'ph' => 8.6, 'temp_c' => 25.0], ['tan_mg_l' => State::Act, 'nh3_n_mg_l' => State::Emergency])] as $now) {
+            self::assertMatchesRegularExpression('/^Change 9,[0-5]\d\d L, 9[0-5] % of the water\. Binder and resin are swamped/', $this->told($now));
+            self::assertStringContainsString('No feed for a week', $this->told($now));
+            self::assertStringContainsString('from here on it is a new start', $this->told($now));
+        }
+        self::assertStringContainsString('The dead filter first: drain it to waste', $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), [Seen::PumpStopped]));
+        self::assertStringContainsString('Feed next to nothing', $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency], ['fragile' => true])));
+    }
+
+    public function test_the_school_decides_between_binding_and_diluting_and_what_is_fed(): void
+    {
+        $of = fn (array $follows): string => $this->told($this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['follows' => $follows]));
+        self::assertStringNotContainsString('Binder', $of(['bind' => false]));
+        self::assertStringStartsWith('Binder for what is left', $of(['bindFirst' => true]));
+        self::assertStringContainsString('Change 2,500 L, 25 %', $of(['bindFirst' => true]));
+        self::assertStringContainsString('No feed for a day, then a quarter', $of(['feedShare' => 0.0, 'feedDays' => 1.0]));
+    }
+
+    public function test_water_that_is_no_better_is_not_changed_with(): void
+    {
+        $foul = $this->in(['tan_mg_l' => 1.0, 'no3_n_mg_l' => 12], ['tan_mg_l' => State::Act, 'no3_n_mg_l' => State::Act], ['source' => ['tan_mg_l' => 0.3, 'no3_n_mg_l' => 9.0]]);
+        self::assertStringContainsString('No change with this water: it holds 0.3 mg/L of ammonia itself', $this->told($foul));
+        self::assertStringContainsString('holds 40 mg/L itself', $this->told($foul));
+    }
+
+    /** SRAC 462, from memory: ten of chloride to one of nitrite. 0.8 mg/L halved leaves 0.4: 4 mg/L of chloride, 6.59 of salt. */
+    public function test_nitrite_is_changed_and_shielded_with_salt_unless_zeolite_is_in(): void
+    {
+        $now = fn (array $more = []): Situation => $this->in(['no2_n_mg_l' => 0.8], ['no2_n_mg_l' => State::Act], $more);
+        self::assertStringContainsString('Change 5,000 L, 50 % of the water, today and while it stands', $this->told($now()));
+        self::assertEqualsWithDelta(4 / 0.6066 * 10, $this->amount($now(), 'Salt, dissolved'), 0.1);
+        self::assertStringContainsString('Change 3,000 L, 30 %', $this->told($this->in(['no2_n_mg_l' => 0.13], ['no2_n_mg_l' => State::Act])), 'a little of it is changed by a third all the same');
+        self::assertNull($this->amount($now(['zeoliteIn' => true]), 'Salt, dissolved'));
+        self::assertStringContainsString('No salt while zeolite hangs', $this->told($now(['zeoliteIn' => true])));
+        self::assertStringNotContainsString('alt', strtr($this->told($now(['follows' => ['salt' => false]])), ['although' => '']));
+    }
+
+    public function test_one_change_answers_for_ammonia_nitrite_and_nitrate_together(): void
+    {
+        $now = $this->in(['tan_mg_l' => 3.0, 'no2_n_mg_l' => 1.0, 'no3_n_mg_l' => 22.0], ['tan_mg_l' => State::Emergency, 'no2_n_mg_l' => State::Act, 'no3_n_mg_l' => State::Act]);
+        self::assertSame(1, substr_count($this->told($now), 'Change '));
+        // 92 % out: 0.083 of nitrite and 2 + 20 × 0.083 of nitrate are left.
+        self::assertStringContainsString('brings nitrite to 0.083 mg/L', $this->told($now));
+        self::assertStringContainsString('brings nitrate to 16 mg/L', $this->told($now));
+        self::assertStringContainsString('nitrate’s limit of a day gives way', $this->told($now));
+        self::assertSame(1, substr_count($this->told($now), 'o feed'));
+    }
+
+    /** No more than 40 mg/L of nitrate a day: from 150 mg/L with water of 8.9, 28 % a day. */
+    public function test_nitrate_comes_down_in_steps_that_do_not_shock(): void
+    {
+        $told = $this->told($this->in(['no3_n_mg_l' => 33.9], ['no3_n_mg_l' => State::Emergency]));
+        self::assertStringContainsString('Change 2,800 L, 28 %, each day for 7 days.', $told);
+    }
+
+    public function test_a_buffer_waits_for_ammonia_that_would_burn_at_a_higher_ph(): void
+    {
+        $states = ['alkalinity_mg_l' => State::Act, 'ph' => State::Act];
+        $harmless = $this->in(['tan_mg_l' => 0.1, 'ph' => 6.3, 'alkalinity_mg_l' => 20], $states);
+        // 35.7 mg/L of 10,000 L as bicarbonate: 599 g.
+        self::assertEqualsWithDelta(35.7 * 1.6787 * 10, $this->amount($harmless, 'Bicarbonate'), 1);
+        self::assertStringNotContainsString('for the ammonia first', $this->told($harmless));
+        $burning = $this->told($this->in(['tan_mg_l' => 1.5, 'ph' => 6.3, 'alkalinity_mg_l' => 20], $states));
+        self::assertStringContainsString('Change water for the ammonia first: 1.5 mg/L would be 0.0', $burning);
+    }
+
+    public function test_signs_of_too_little_oxygen_where_there_is_plenty_come_of_something_else(): void
+    {
+        $causes = fn (array $water, array $states, Seen ...$seen): array => array_map(static fn (Cause $cause): string => $cause->value, Answer::to($this->in($water, $states), $seen)->causes);
+        self::assertSame(['chlorine'], $causes(['do_mg_l' => 8.5], [], Seen::AtReturns, Seen::AfterFill));
+        self::assertSame(['oxygen'], $causes(['do_mg_l' => 4], ['do_mg_l' => State::Act], Seen::AtReturns));
+        self::assertSame(['oxygen', 'stopped_filter'], $causes(['do_mg_l' => 8.5], [], Seen::PumpStopped), 'it will fall');
+        self::assertSame(['sickness'], $causes([], [], Seen::Flashing));
+        self::assertSame(['bloom'], $causes([], [], Seen::GreenWater));
+        $unknown = new Situation(1000, [], [], [], false, 0, 0, true, false, false, 0.25, 0.1, 5.65, 6, null, null, self::USUAL);
+        self::assertSame(['Oxygen', 'Ammonia', 'Nitrite', 'pH', 'Temperature', 'KH', 'Nitrate'], Answer::to($unknown, [Seen::Gasping])->tests);
+    }
+
+    public function test_the_calculator_judges_by_the_limits_of_the_life_stage(): void
+    {
+        $causes = fn (array $more): array => $this->calculate('incident.answer', ['volume_l' => 1000, 'now' => ['tan_mg_l' => 0.35, 'ph' => 7.2, 'temp_c' => 18], ...$more])->figures['causes'];
+        self::assertSame([], $causes([]));
+        self::assertSame(['ammonia'], $causes(['life_stage' => 'fry']));
+        self::assertSame(['ammonia'], $causes(['now' => ['tan_mg_l' => 0.45, 'ph' => 8.8, 'temp_c' => 26]]), 'warm and alkaline, the same burns');
+        self::assertSame(['seen.0'], array_keys($this->errors('incident.answer', ['volume_l' => 1000, 'seen' => ['ghosts']])));
+    }
+}
