@@ -21,6 +21,7 @@ use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SourceWaterController;
 use App\Http\Controllers\SystemController;
 use App\Http\Controllers\TimerController;
+use App\Http\Controllers\TroubleController;
 use App\Http\Controllers\VisitController;
 use App\Http\Controllers\VocabularyController;
 use App\Http\Controllers\VolumeController;
@@ -45,6 +46,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
     Route::get('systems/{system}/capacity', CapacityController::class);
     Route::get('systems/{system}/maturing', MaturingController::class);
+    Route::get('systems/{system}/trouble', TroubleController::class);
 
     Route::get('shelf', [ShelfController::class, 'show']);
     Route::put('kits/{id}', [ShelfController::class, 'putKit'])->whereUlid('id');

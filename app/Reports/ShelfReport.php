@@ -17,7 +17,6 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\ShelfKind;
 use Ironwort\Core\Dose\ShelfList;
-use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\Parameter;
 
 /** All that stands on the shelf of a site, and what should. */
@@ -71,12 +70,9 @@ final readonly class ShelfReport
         $query = System::ofSite($site)->with(['site', 'vessels', 'fish']);
         $query->limit(200);
         $systems = $query->get()->map(function (System $system) use ($waters): array {
-            $feed = $system->feed();
-            $biomass = $this->systems->biomass($system)->value;
-
             return [
-                'name' => $system->name, 'kind' => $system->kind, 'volume_l' => $this->volumes->inUse($system)->value, 'fish' => $biomass > 0,
-                'tan_g_d' => DailyLoad::of($biomass, $feed->feed_g_d ?? 0.0, ($feed->protein_pct ?? 38.0) / 100, DailyLoad::USUAL_DIGESTIBILITY, 0.0, self::TEMP_C)->tan(),
+                'name' => $system->name, 'kind' => $system->kind, 'volume_l' => $this->volumes->inUse($system)->value, 'fish' => $system->fish->isNotEmpty(),
+                'tan_g_d' => $this->systems->tanGD($system, self::TEMP_C),
                 'chlorine_mg_l' => $waters->firstWhere('id', $system->water_id)?->reading('chlorine_mg_l') ?? 0.0,
             ];
         });

@@ -10,6 +10,7 @@ use App\Models\FishGroup;
 use App\Models\System;
 use App\Models\Vessel;
 use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Measure\Say;
 
 /** Volume and fish of a system, as sums whose parts can be opened. */
@@ -42,6 +43,14 @@ final readonly class SystemReport
 
         return new Figure('Weight of fish', array_sum(array_map(static fn (Figure $f): float => $f->value, $parts)), 'kg', parts: $parts,
             say: 'Count times the weight of one fish, for every group.');
+    }
+
+    /** Ammonia its fish give a day as they are fed now, g N. */
+    public function tanGD(System $system, float $tempC): float
+    {
+        $feed = $system->feed();
+
+        return DailyLoad::of($this->biomass($system)->value, $feed->feed_g_d ?? 0.0, ($feed->protein_pct ?? 38.0) / 100, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $tempC)->tan();
     }
 
     public function group(FishGroup $group): Figure

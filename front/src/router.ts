@@ -16,6 +16,7 @@ export const router = createRouter({
         { path: 'book', name: 'book', component: () => import('./views/book/BookPage.vue') },
         { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
         { path: 'maturing', name: 'maturing', meta: { tab: 'capacity' }, component: () => import('./views/maturing/MaturingPage.vue') },
+        { path: 'trouble', name: 'trouble', meta: { tab: 'system' }, component: () => import('./views/trouble/TroublePage.vue') },
         { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
         { path: 'limits', name: 'limits', meta: { tab: 'system' }, component: () => import('./views/limits/LimitsPage.vue') },
         {

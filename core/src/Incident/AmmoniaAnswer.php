@@ -71,7 +71,7 @@ final readonly class AmmoniaAnswer
         $decides = WhichDecides::of($now->ammonia(), $now->state('no3_n_mg_l'))->says;
         $days = $severe || $after <= $now->tanLimit ? 1 : (int) ceil(log($now->tanLimit / max(1e-9, $now->reading('tan_mg_l') ?? 1.0)) / log(1 - $pct / 100));
 
-        return [Step::to(Cause::Ammonia, 'Change '.Say::about($litres).' L, '.Say::number($pct, 2).' % of the water'.($days > 1 ? ', each day for '.$days.' days' : '').'.', trim(($severe ? 'Binder and resin are swamped until it is changed. ' : '').'It leaves '.Say::number($after, 2).' mg/L. '.($decides ?? '')), 'water', $severe ? 'Treated, and within 2 °C: water this new shocks as well as it saves.' : null)->changing($pct)];
+        return [Step::to(Cause::Ammonia, 'Change '.Say::about($litres).' L, '.Say::number($pct, 2).' % of the water'.($days > 1 ? ', each day for '.$days.' days' : '').'.', trim(($now->treatment === null ? '' : "It takes as much of the {$now->treatment} with it: the Course page says what to put back. ").($severe ? 'Binder and resin are swamped until it is changed. ' : '').'It leaves '.Say::number($after, 2).' mg/L. '.($decides ?? '')), 'water', $severe ? 'Treated, and within 2 °C: water this new shocks as well as it saves.' : null)->changing($pct)];
     }
 
     /** @return list<Step> */
@@ -80,7 +80,7 @@ final readonly class AmmoniaAnswer
         if (! $now->follows['bind'] || $after <= 0) {
             return [];
         }
-        $step = Step::to(Cause::Ammonia, 'Binder for what is left after the change, and again each day while it lasts.', 'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.', 'dose');
+        $step = Step::to(Cause::Ammonia, 'Binder for what is left after the change, and again each day while it lasts.', 'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.', 'dose', $now->treatment === null ? null : "{$now->treatment} is in the water: read both labels, some binders keep a medicine from working.");
 
         return [$now->binder === null ? Step::to(Cause::Ammonia, 'Binder by the label of your bottle, after the change.', 'None stands on the shelf list.', 'dose') : $step->weighing(Worked::by(new BinderCalculator, ['volume_l' => $now->volumeL, 'tan_mg_l' => $after, ...$now->binder], 'dose_ml'), 'mL')];
     }
@@ -89,6 +89,9 @@ final readonly class AmmoniaAnswer
     private static function zeolite(Situation $now, float $after): array
     {
         $salt = $now->reading('salinity_g_l') ?? 0.0;
+        if ($now->treatment !== null && ! $now->zeoliteIn) {
+            return [Step::to(Cause::Ammonia, "No zeolite while {$now->treatment} is in the water: it would take that too.")];
+        }
         if ($now->zeoliteIn) {
             return [Step::to(Cause::Ammonia, 'Look at the zeolite that is in: full, it does nothing. And no salt while it hangs there.', '', 'dose')];
         }

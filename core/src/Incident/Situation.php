@@ -22,6 +22,7 @@ final readonly class Situation
      * @param  float  $tanLimit  total ammonia that may stand, mg/L as N, by pH and temperature
      * @param  ?array{label_ml: float, label_treats_l: float, label_binds_mg_l: float}  $binder  by its label
      * @param  ?array{label_ml: float, label_treats_l: float}  $conditioner
+     * @param  ?string  $treatment  that is in the water, by name
      * @param  float  $changedPct  of the water, by what was already told to do
      * @param  bool  $feedTold  whether it was already said what to feed
      * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool}  $follows  schools
@@ -44,6 +45,7 @@ final readonly class Situation
         public ?array $binder,
         public ?array $conditioner,
         public array $follows,
+        public ?string $treatment = null,
         public float $changedPct = 0.0,
         public bool $feedTold = false,
     ) {
@@ -59,7 +61,7 @@ final readonly class Situation
             }
         }
 
-        return new self($this->volumeL, $water, $this->states, $this->source, $this->chloramine, $this->tanGD, $this->feedGD, $this->fish, $this->fragile, $this->zeoliteIn, $this->tanLimit, $this->no2Limit, $this->no3Limit, $this->doLimit, $this->binder, $this->conditioner, $this->follows, max($pct, $this->changedPct), $this->feedTold || $feedTold);
+        return new self($this->volumeL, $water, $this->states, $this->source, $this->chloramine, $this->tanGD, $this->feedGD, $this->fish, $this->fragile, $this->zeoliteIn, $this->tanLimit, $this->no2Limit, $this->no3Limit, $this->doLimit, $this->binder, $this->conditioner, $this->follows, $this->treatment, max($pct, $this->changedPct), $this->feedTold || $feedTold);
     }
 
     public function reading(string $key): ?float

@@ -26,9 +26,9 @@ final class AnswerTest extends TestCase
      */
     private function in(array $water, array $states, array $more = []): Situation
     {
-        $has = ['source' => ['tan_mg_l' => 0.0, 'no2_n_mg_l' => 0.0, 'no3_n_mg_l' => 2.0, 'alkalinity_mg_l' => 120.0], 'zeoliteIn' => false, 'fragile' => false, 'follows' => [], 'binder' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0], ...$more];
+        $has = ['source' => ['tan_mg_l' => 0.0, 'no2_n_mg_l' => 0.0, 'no3_n_mg_l' => 2.0, 'alkalinity_mg_l' => 120.0], 'zeoliteIn' => false, 'fragile' => false, 'treatment' => null, 'follows' => [], 'binder' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0], ...$more];
 
-        return new Situation(10000.0, ['ph' => 7.6, 'temp_c' => 20.0, 'do_mg_l' => 8.0, ...$water], $states, $has['source'], false, 6.0, 200.0, true, $has['fragile'], $has['zeoliteIn'], 0.25, 0.1, 5.65, 6.0, $has['binder'], null, [...self::USUAL, ...$has['follows']]);
+        return new Situation(10000.0, ['ph' => 7.6, 'temp_c' => 20.0, 'do_mg_l' => 8.0, ...$water], $states, $has['source'], false, 6.0, 200.0, true, $has['fragile'], $has['zeoliteIn'], 0.25, 0.1, 5.65, 6.0, $has['binder'], null, [...self::USUAL, ...$has['follows']], $has['treatment']);
     }
 
     /** @param  list<Seen>  $seen */
@@ -95,6 +95,14 @@ final class AnswerTest extends TestCase
         self::assertStringStartsWith('Binder for what is left', $of(['bindFirst' => true]));
         self::assertStringContainsString('Change 2,500 L, 25 %', $of(['bindFirst' => true]));
         self::assertStringContainsString('No feed for a day, then a quarter', $of(['feedShare' => 0.0, 'feedDays' => 1.0]));
+    }
+
+    public function test_a_treatment_in_the_water_keeps_zeolite_out_and_is_washed_out_with_the_change(): void
+    {
+        $told = $this->told($this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']));
+        self::assertStringContainsString('No zeolite while praziquantel is in the water', $told);
+        self::assertStringContainsString('takes as much of the praziquantel with it', $told);
+        self::assertNull($this->amount($this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']), 'Zeolite'));
     }
 
     public function test_water_that_is_no_better_is_not_changed_with(): void

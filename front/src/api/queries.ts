@@ -114,6 +114,14 @@ export const useMaturing = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGet
     retry: false,
   })
 
+/** What to do about the readings of a system and what is seen in it. */
+export const useTrouble = (slug: MaybeRefOrGetter<string>, seen: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['trouble', computed(() => toValue(slug)), computed(() => toValue(seen))],
+    queryFn: () => answer(() => api.GET('/api/systems/{system}/trouble', { params: { path: { system: toValue(slug) }, query: { seen: toValue(seen) } } })),
+    placeholderData: (previous) => previous,
+  })
+
 /** Courses of a system, and what hangs in its loop. */
 export const useCourses = (slug: MaybeRefOrGetter<string>) =>
   useQuery({ queryKey: ['courses', computed(() => toValue(slug))], queryFn: () => answer(() => api.GET('/api/systems/{system}/courses', { params: { path: { system: toValue(slug) } } })) })

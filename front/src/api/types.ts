@@ -37,3 +37,4 @@ export type Source = Schemas['Source']
 export type Calculation = Schemas['Calculation']
 export type FieldErrors = Record<string, string>
 export type Maturing = Schemas['Maturing']
+export type Trouble = Schemas['Trouble']

@@ -22,7 +22,7 @@ const keysShown = ref(false)
 const going = ref(false)
 
 const system = computed(() => (typeof route.params.system === 'string' ? route.params.system : null))
-const pages: Record<string, string> = { f: 'fish', s: 'system', t: 'test', b: 'book', c: 'capacity', u: 'build', p: 'plumbing', w: 'water', d: 'dose', k: 'course', l: 'limits', m: 'maturing' }
+const pages: Record<string, string> = { f: 'fish', s: 'system', t: 'test', b: 'book', c: 'capacity', u: 'build', p: 'plumbing', w: 'water', d: 'dose', k: 'course', l: 'limits', m: 'maturing', a: 'trouble' }
 
 function go(letter: string): void {
   if (letter === 'h') void router.push('/')

@@ -10,6 +10,7 @@ const keys = [
   ['/', 'find a system'],
   ['g s', 'system'],
   ['g t', 'test'],
+  ['g a', 'what to do'],
   ['g c', 'capacity'],
   ['g m', 'maturing'],
   ['g f', 'fish'],

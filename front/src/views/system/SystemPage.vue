@@ -30,8 +30,8 @@ const columns = computed(() => {
 </script>
 
 <template>
-  <p v-if="system.water.worst" class="worst" :class="system.water.state">{{ system.water.worst }}</p>
-  <p v-else-if="system.water.state" class="worst">Every reading is within its limits.</p>
+  <p v-if="system.water.worst" class="worst" :class="system.water.state">{{ system.water.worst }} <RouterLink class="what small" :to="{ name: 'trouble', params: { system: system.slug } }">What to do</RouterLink></p>
+  <p v-else-if="system.water.state" class="worst">Every reading is within its limits. <RouterLink class="what small" :to="{ name: 'trouble', params: { system: system.slug } }">Something is wrong all the same</RouterLink></p>
 
   <dl class="numbers">
     <div><dt>Water</dt><dd><FigureButton :figure="system.volume" big /></dd></div>
@@ -97,6 +97,11 @@ const columns = computed(() => {
 .worst {
   font-size: 1.25rem;
   font-weight: 700;
+}
+
+.what {
+  margin-left: 0.6rem;
+  font-weight: 400;
 }
 
 .worst.watch {

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\System;
+use App\Reports\LatestWater;
+use App\Reports\TroubleReport;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Incident\Seen;
+
+/** What to do about bad readings and what is seen. */
+final class TroubleController extends Controller
+{
+    public function __invoke(Request $request, System $system, TroubleReport $report): JsonResponse
+    {
+        $words = $request->query('seen');
+        $seen = array_map(
+            static fn (string $word): Seen => Seen::tryFrom($word) ?? throw BadInput::at('seen', 'This is not among what can be picked.'),
+            is_string($words) && trim($words) !== '' ? explode(',', trim($words)) : [],
+        );
+        $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs', 'ownLimits', 'schools']);
+
+        return new JsonResponse($report->of($system, LatestWater::of($system), array_values(array_unique($seen, SORT_REGULAR))));
+    }
+}

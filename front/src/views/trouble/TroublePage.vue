@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useTrouble } from '@/api/queries'
+import type { System, Trouble } from '@/api/types'
+import FigureButton from '@/parts/FigureButton.vue'
+import StateMark from '@/parts/StateMark.vue'
+
+const props = defineProps<{ system: System }>()
+const route = useRoute()
+const router = useRouter()
+/** What is seen stands in the address: it can be sent to somebody who knows more. */
+const seen = computed(() => String(route.query.seen ?? ''))
+const query = useTrouble(() => props.system.slug, seen)
+const trouble = computed(() => query.data.value)
+function see(id: string, there: boolean): void {
+  const now = seen.value.split(',').filter((word) => word && word !== id)
+  if (there) now.push(id)
+  void router.replace({ query: now.length ? { seen: now.join(',') } : {} })
+}
+const PAGES = { water: ['water', 'Change it'], dose: ['dose', 'Dose bench'], buffer: ['buffer', 'Buffers'], test: ['test', 'Test'], capacity: ['capacity', 'Capacity'] } as const
+const numbered = computed(() => {
+  let n = 0
+  return (trouble.value?.causes ?? []).map((cause: Trouble['causes'][number]) => ({ ...cause, steps: cause.steps.map((step) => ({ ...step, n: ++n })) }))
+})
+</script>
+
+<template>
+  <p v-if="query.isError.value && !trouble" class="fault" role="alert">{{ query.error.value?.message }}</p>
+  <p v-else-if="!trouble" class="soft">Looking …</p>
+  <template v-else>
+    <fieldset class="signs">
+      <legend>What do you see?</legend>
+      <label v-for="sign in trouble.signs" :key="sign.id" :class="{ on: sign.seen }"><input type="checkbox" :checked="sign.seen" @change="see(sign.id, ($event.target as HTMLInputElement).checked)" /> {{ sign.says }}</label>
+    </fieldset>
+    <p v-if="trouble.readings.length" class="readings"><span v-for="row in trouble.readings" :key="row.name"><span class="soft small">{{ row.name }}</span> <b>{{ row.text }}</b> <StateMark v-if="row.state !== 'good'" :state="row.state" /> <span class="soft small">{{ row.from }}</span></span></p>
+    <p v-if="trouble.changed" class="caution">{{ trouble.changed }}</p>
+    <p v-if="trouble.tests.length" class="caution">Test as soon as air is on: <b>{{ trouble.tests.join(', ') }}</b>. <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink><span v-if="trouble.old.length" class="soft small"> Too old to go by: {{ trouble.old.join('; ') }}.</span></p>
+    <p v-if="!trouble.causes.length" class="calm">Nothing in the readings asks to be acted on. Pick what you see, and what may be behind it is worked through in order.</p>
+    <section v-for="cause in numbered" :key="cause.id" class="part" :aria-label="cause.name">
+      <h2>{{ cause.name }}</h2>
+      <ol>
+        <li v-for="step in cause.steps" :key="step.n">
+          <span class="n" aria-hidden="true">{{ step.n }}</span>
+          <div>
+            <p class="do"><b v-if="step.measure" class="amount">{{ step.measure }}</b> {{ step.do }} <RouterLink v-if="step.page" class="small" :to="{ name: PAGES[step.page][0], params: { system: system.slug } }">{{ PAGES[step.page][1] }}</RouterLink></p>
+            <p v-if="step.caution" class="caution danger">{{ step.caution }}</p>
+            <p v-if="step.why || step.figure" class="soft small">{{ step.why }} <FigureButton v-if="step.figure" :figure="step.figure" /></p>
+          </div>
+        </li>
+      </ol>
+    </section>
+    <p v-if="trouble.causes.length" class="soft small">By the schools this system follows: <RouterLink :to="{ name: 'limits', params: { system: system.slug } }">ammonia, feed in trouble, salt</RouterLink>. Fish that lie over or gasp on: a veterinarian.</p>
+  </template>
+</template>
+
+<style scoped>
+.signs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem 0.6rem;
+  padding: 0;
+  margin: 0 0 0.9rem;
+  border: 0;
+}
+
+.signs legend {
+  padding: 0;
+  margin-bottom: 0.5rem;
+  font-size: 1.15rem;
+  font-weight: 700;
+}
+
+.signs label {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  min-height: 40px;
+  padding: 0.25rem 0.75rem;
+  border: 1px solid var(--hair);
+  border-radius: 2px;
+  background: var(--sheet);
+  cursor: pointer;
+}
+
+.signs .on {
+  border-color: var(--ink);
+  font-weight: 700;
+}
+
+.signs input {
+  width: 1.1rem;
+  height: 1.1rem;
+  margin: 0;
+}
+
+.readings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.15rem 1.5rem;
+  margin-bottom: 0.6rem;
+}
+
+.calm {
+  max-width: 46rem;
+  font-size: 1.15rem;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 2.2rem minmax(0, 1fr);
+  padding: 0.55rem 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.n {
+  color: var(--soft);
+  font-size: 1.15rem;
+}
+
+.do {
+  font-size: 1.15rem;
+}
+
+.amount {
+  font-size: 1.5rem;
+  line-height: 1.1;
+}
+
+@media (max-width: 720px) {
+  .signs {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    font-size: 0.875rem;
+    line-height: 1.15;
+  }
+
+  .signs legend {
+    grid-column: 1 / -1;
+  }
+
+  .signs label {
+    padding: 0.25rem 0.5rem;
+  }
+}
+</style>

@@ -1,0 +1,27 @@
+import { accessible, expect, test } from './yard'
+
+test('a bad reading is answered in order, and what is seen is added to it', async ({ yard: page }) => {
+  await page.goto('/arrivals')
+  await page.getByRole('link', { name: 'What to do' }).click()
+  const ammonia = page.getByRole('region', { name: 'Ammonia' })
+  await expect(ammonia).toContainText(/Change [\d,]+ L, \d+ % of the water/)
+  await expect(ammonia).toContainText('No zeolite while praziquantel is in the water')
+  await page.getByLabel('gasping at the surface').check()
+  await page.getByLabel('the pump stands, or stood').check()
+  await expect(page).toHaveURL(/seen=gasping,pump_stopped/)
+  await expect(page.getByRole('listitem').filter({ hasText: 'All the air there is' }).first()).toContainText('1')
+  await expect(page.getByRole('region', { name: 'A filter that stood still' })).toContainText('drain what is in it to waste')
+  await accessible(page)
+  await ammonia.getByRole('button', { name: /^Worked out/ }).first().click()
+  await expect(page.getByRole('complementary')).toContainText('label')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await accessible(page)
+})
+
+test('in good water it waits to be told what is seen', async ({ yard: page }) => {
+  await page.goto('/yard-pond')
+  await page.getByRole('link', { name: 'Something is wrong all the same' }).click()
+  await expect(page.getByText(/Nothing in the readings asks to be acted on/)).toBeVisible()
+  await page.getByLabel('green water').check()
+  await expect(page.getByRole('region', { name: 'Green water' })).toContainText('a taste, not a fault')
+})
