@@ -80,7 +80,7 @@ final readonly class AmmoniaAnswer
         if (! $now->follows['bind'] || $after <= 0) {
             return [];
         }
-        $step = Step::to(Cause::Ammonia, 'Binder for what is left after the change, and again each day while it lasts.', 'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.', 'dose', $now->treatment === null ? null : "{$now->treatment} is in the water: read both labels, some binders keep a medicine from working.");
+        $step = Step::to(Cause::Ammonia, 'Binder for what is left after the change, and again each day while it lasts.', 'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.', 'dose', $now->treatment === null ? null : ucfirst($now->treatment).' is in the water: read both labels, some binders keep a medicine from working.');
 
         return [$now->binder === null ? Step::to(Cause::Ammonia, 'Binder by the label of your bottle, after the change.', 'None stands on the shelf list.', 'dose') : $step->weighing(Worked::by(new BinderCalculator, ['volume_l' => $now->volumeL, 'tan_mg_l' => $after, ...$now->binder], 'dose_ml'), 'mL')];
     }

@@ -35,8 +35,10 @@ final readonly class Answer
             array_push($found, ...$sign->pointsTo());
         }
         // Signs of want of oxygen where there is plenty of it come of something else.
-        if (! $now->atLeast('do_mg_l', State::Act) && ($now->reading('do_mg_l') ?? 0.0) >= $now->doLimit && ! in_array(Seen::PumpStopped, $seen, true)) {
-            $found = array_filter($found, static fn (Cause $cause): bool => $cause !== Cause::Oxygen);
+        $gills = array_intersect([Seen::Gasping->value, Seen::AtReturns->value], array_map(static fn (Seen $sign): string => $sign->value, $seen)) !== [];
+        $breathes = ! $now->atLeast('do_mg_l', State::Act) && ($now->reading('do_mg_l') ?? 0.0) >= $now->doLimit && ! in_array(Seen::PumpStopped, $seen, true);
+        if ($breathes) {
+            $found = [...array_filter($found, static fn (Cause $cause): bool => $cause !== Cause::Oxygen), ...($gills ? [Cause::Sickness] : [])];
         }
         $causes = array_values(array_filter(Cause::cases(), static fn (Cause $cause): bool => in_array($cause, $found, true)));
         $water = array_filter($causes, static fn (Cause $cause): bool => ! in_array($cause, [Cause::Sickness, Cause::Bloom], true)) === [];
@@ -52,7 +54,7 @@ final readonly class Answer
                 Cause::Heat => OtherAnswers::heat($now),
                 Cause::Shock => OtherAnswers::shock($now),
                 Cause::Nitrate => NitrateAnswer::steps($now),
-                Cause::Sickness => OtherAnswers::sickness($water),
+                Cause::Sickness => OtherAnswers::sickness($water, $breathes && $gills ? $now->reading('do_mg_l') : null),
                 Cause::Bloom => OtherAnswers::bloom(),
             };
             array_push($steps, ...$told);

@@ -34,10 +34,14 @@ final readonly class OtherAnswers
         ];
     }
 
-    /** @return list<Step> */
-    public static function sickness(bool $waterIsGood): array
+    /**
+     * @param  ?float  $gaspAt  oxygen they gasp at all the same, mg/L
+     * @return list<Step>
+     */
+    public static function sickness(bool $waterIsGood, ?float $gaspAt = null): array
     {
         return [
+            ...($gaspAt === null ? [] : [Step::to(Cause::Sickness, 'Oxygen reads '.Say::number($gaspAt, 2).' mg/L: if that is how it is now, it is not that. Chlorine, nitrite and sick gills look the same.', 'Air on all the same, and test oxygen again.', 'test')]),
             Step::to(Cause::Sickness, $waterIsGood ? 'The water reads well: look at the fish. A scrape under the glass tells flukes from the rest.' : 'Put the water right first: half of what looks sick is that.', 'Treated for the wrong thing they are hurt twice.'),
             Step::to(Cause::Sickness, 'Look closer at all of them: ulcers, gills, fins, who stands apart. Write it down.', 'Spring and the weeks after an incident are the worst.'),
             Step::to(Cause::Sickness, 'What is known: the Dose bench, by what it is against. What is not: a veterinarian.', 'Koi count as fish that may be eaten.', 'dose'),

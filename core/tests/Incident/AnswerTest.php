@@ -156,7 +156,8 @@ final class AnswerTest extends TestCase
     public function test_signs_of_too_little_oxygen_where_there_is_plenty_come_of_something_else(): void
     {
         $causes = fn (array $water, array $states, Seen ...$seen): array => array_map(static fn (Cause $cause): string => $cause->value, Answer::to($this->in($water, $states), $seen)->causes);
-        self::assertSame(['chlorine'], $causes(['do_mg_l' => 8.5], [], Seen::AtReturns, Seen::AfterFill));
+        self::assertSame(['chlorine', 'sickness'], $causes(['do_mg_l' => 8.5], [], Seen::AtReturns, Seen::AfterFill));
+        self::assertStringContainsString('Oxygen reads 8.5 mg/L', $this->told($this->in(['do_mg_l' => 8.5], []), [Seen::Gasping]));
         self::assertSame(['oxygen'], $causes(['do_mg_l' => 4], ['do_mg_l' => State::Act], Seen::AtReturns));
         self::assertSame(['oxygen', 'stopped_filter'], $causes(['do_mg_l' => 8.5], [], Seen::PumpStopped), 'it will fall');
         self::assertSame(['sickness'], $causes([], [], Seen::Flashing));

@@ -89,6 +89,7 @@ const numbered = computed(() => {
 }
 
 .signs input {
+  flex: none;
   width: 1.1rem;
   height: 1.1rem;
   margin: 0;
