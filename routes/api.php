@@ -16,6 +16,7 @@ use App\Http\Controllers\LimitController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MaturingController;
 use App\Http\Controllers\PlumbingController;
+use App\Http\Controllers\RoundController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SourceWaterController;
@@ -110,6 +111,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('systems/{system}/plumbing/what-if', [PlumbingController::class, 'whatIf']);
     Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])->whereUlid('id');
     Route::get('timers', TimerController::class);
+    Route::get('round', RoundController::class);
     Route::post('systems/{system}/plumbing/flows', [PlumbingController::class, 'adopt']);
 
     Route::post('systems/{system}/meaning', [VisitController::class, 'meaning']);

@@ -5,6 +5,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'home', component: () => import('./views/home/HomePage.vue') },
+    { path: '/round', name: 'round', component: () => import('./views/round/RoundPage.vue') },
     { path: '/shelf', name: 'shelf', component: () => import('./views/shelf/ShelfPage.vue') },
     { path: '/new', name: 'new', component: () => import('./views/home/NewSystemPage.vue') },
     {

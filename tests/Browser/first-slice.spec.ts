@@ -120,7 +120,7 @@ test('a vessel is drawn up with its volume as typed, and a width of nothing is r
   await expect(page.getByRole('button', { name: /^Corner bay: 2,500 L/ })).toBeVisible()
 })
 
-for (const [name, path] of [['all systems', '/'], ['system', '/press-room'], ['test', '/press-room/test'], ['capacity', '/press-room/capacity'], ['fish', '/press-room/fish'], ['water', '/press-room/water'], ['dose', '/press-room/dose'], ['course', '/arrivals/course'], ['maturing', '/cold-store/maturing'], ['trouble', '/arrivals/trouble?seen=gasping'], ['limits', '/press-room/limits'], ['shelf', '/shelf'], ['plumbing', '/yard-pond/plumbing'], ['build', '/press-room/build'], ['new system', '/new']] as const) {
+for (const [name, path] of [['all systems', '/'], ['round', '/round'], ['system', '/press-room'], ['test', '/press-room/test'], ['capacity', '/press-room/capacity'], ['fish', '/press-room/fish'], ['water', '/press-room/water'], ['dose', '/press-room/dose'], ['course', '/arrivals/course'], ['maturing', '/cold-store/maturing'], ['trouble', '/arrivals/trouble?seen=gasping'], ['limits', '/press-room/limits'], ['shelf', '/shelf'], ['plumbing', '/yard-pond/plumbing'], ['build', '/press-room/build'], ['new system', '/new']] as const) {
   test(`${name} can be used by everyone, by day, by night and on a narrow screen`, async ({ yard: page }) => {
     await page.goto(path)
     await expect(page.getByRole('main')).not.toContainText('Opening')

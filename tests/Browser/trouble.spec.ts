@@ -2,6 +2,9 @@ import { accessible, expect, test } from './yard'
 
 test('a bad reading is answered in order, and what is seen is added to it', async ({ yard: page }) => {
   await page.goto('/arrivals')
+  await page.getByLabel('Readings, as am .5 ni .1 ph 7.8 t 18.5').fill('am .6 ph 7.9 t 21 do 7.5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Booked 4 readings at Arrivals.')).toBeVisible()
   await page.getByRole('link', { name: 'What to do' }).click()
   const ammonia = page.getByRole('region', { name: 'Ammonia' })
   await expect(ammonia).toContainText(/Change [\d,]+ L, \d+ % of the water/)

@@ -36,7 +36,7 @@ final class SystemController extends Controller
     private const NEWEST_VISITS = 6;
 
     /** Addresses that belong to pages of the site. */
-    private const TAKEN = ['new', 'shelf', 'api', 'build'];
+    private const TAKEN = ['new', 'round', 'shelf', 'api', 'build'];
 
     public function __construct(private readonly WaterMeaning $meaning, private readonly TestsDue $tests)
     {

@@ -34,9 +34,9 @@ final readonly class Season
             && ($this->warmedByC === null || ($monthAgoC !== null && $nowC - $monthAgoC >= $this->warmedByC));
     }
 
-    /** Whether only a reading at dawn counts. A parameter that is read more often than daily is read at any hour. */
+    /** Whether only a reading at dawn counts. A parameter that is read daily or more often is read at any hour. */
     public function atDawn(string $parameter, float $everyH): bool
     {
-        return $everyH >= 24 && in_array($parameter, $this->dawn, true);
+        return $everyH > 24 && in_array($parameter, $this->dawn, true);
     }
 }

@@ -105,6 +105,9 @@ export const useDose = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<
     placeholderData: (previous) => previous,
   })
 
+/** Every system by urgency, with what is due there. */
+export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => answer(() => api.GET('/api/round')) })
+
 /** Where a start stands, with what is typed over what stands there. */
 export const useMaturing = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
@@ -184,6 +187,9 @@ export const useWorking = (figure: MaybeRefOrGetter<Figure | null>, replaced: Ma
 export async function refreshSystem(slug: string): Promise<void> {
   await Promise.all([
     queryClient.invalidateQueries({ queryKey: ['systems'] }),
+    queryClient.invalidateQueries({ queryKey: ['round'] }),
+    queryClient.invalidateQueries({ queryKey: ['maturing', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['trouble', slug] }),
     queryClient.invalidateQueries({ queryKey: ['system', slug] }),
     queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
     queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),

@@ -38,3 +38,4 @@ export type Calculation = Schemas['Calculation']
 export type FieldErrors = Record<string, string>
 export type Maturing = Schemas['Maturing']
 export type Trouble = Schemas['Trouble']
+export type Round = Schemas['Round']

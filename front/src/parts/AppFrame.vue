@@ -26,6 +26,7 @@ const pages: Record<string, string> = { f: 'fish', s: 'system', t: 'test', b: 'b
 
 function go(letter: string): void {
   if (letter === 'h') void router.push('/')
+  else if (letter === 'r') void router.push('/round')
   else if (system.value && pages[letter]) void router.push({ name: pages[letter], params: { system: system.value } })
 }
 

@@ -8,6 +8,7 @@ onMounted(() => dialog.value?.showModal())
 const keys = [
   ['.', 'log bar'],
   ['/', 'find a system'],
+  ['g r', 'round'],
   ['g s', 'system'],
   ['g t', 'test'],
   ['g a', 'what to do'],

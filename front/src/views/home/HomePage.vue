@@ -27,6 +27,7 @@ const total = computed(() => systems.data.value?.length ?? 0)
       <h1 v-if="!total">Ironwort</h1>
       <h1 v-else-if="wrong">{{ wrong }} of {{ total }} {{ total === 1 ? 'system' : 'systems' }} to look at</h1>
       <h1 v-else>All is well, as last tested</h1>
+      <RouterLink v-if="total" to="/round">Walk the round</RouterLink>
     </div>
     <p v-if="systems.isSuccess.value && !total">Nothing is described yet. <RouterLink to="/new">Describe the first system</RouterLink>: what it is for, its vessels, its filter, its fish.</p>
     <section v-for="group in groups" :key="`${group.state} ${group.asleep}`" class="group">
