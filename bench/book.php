@@ -69,7 +69,7 @@ $median = static function (string $uri) use ($kernel): float {
 };
 $ago = static fn (int $days): string => urlencode(now()->subDays($days)->toIso8601ZuluString());
 $month = $median("/api/systems/bench-2/score?pixels=900&from={$ago(30)}");
-foreach (['Book, a year' => "/api/systems/bench-2/score?pixels=900&from={$ago(365)}", 'Book, ten years' => "/api/systems/bench-2/score?pixels=900&from={$ago(3650)}", 'entries' => '/api/systems/bench-2/book', 'System' => '/api/systems/bench-2', 'all systems' => '/api/systems'] as $name => $uri) {
+foreach (['Book, a year' => "/api/systems/bench-2/score?pixels=900&from={$ago(365)}", 'Book, ten years' => "/api/systems/bench-2/score?pixels=900&from={$ago(3650)}", 'entries' => '/api/systems/bench-2/book', 'System' => '/api/systems/bench-2', 'Trouble' => '/api/systems/bench-2/trouble?seen=gasping', 'all systems' => '/api/systems', 'Round' => '/api/round'] as $name => $uri) {
     $time = $median($uri);
     printf("%-16s median %6.1f ms, %.2f times the book of one month (%.1f ms)\n", $name, $time, $time / $month, $month);
 }

@@ -48,6 +48,9 @@ final readonly class BenchReport
             $text = is_string($typed[$key] ?? null) ? trim($typed[$key]) : '';
             $touched = $touched || $text !== '';
             $from = 'to be typed';
+            $offered = array_column(self::choices($bench, $input), 'value');
+            // What stands there unless something is typed: the default where it is offered, or the only choice there is.
+            $standing = $offered === [] || in_array($input->default, $offered, true) ? $input->default : (count($offered) === 1 && $input->default !== null ? $offered[0] : null);
             $shown = null;
             if ($text !== '') {
                 try {
@@ -61,18 +64,18 @@ final readonly class BenchReport
                 $origins[] = $known[$key][1];
                 $shown = is_float($known[$key][0]) ? self::say($parameter, $known[$key][0]) : $known[$key][0];
                 $from = $known[$key][1]->from;
-            } elseif ($input->default !== null) {
-                $shown = is_float($input->default) ? self::say($parameter, $input->default) : (string) $input->default;
+            } elseif ($standing !== null) {
+                $shown = is_float($standing) ? self::say($parameter, $standing) : (string) $standing;
                 $from = 'assumed';
                 // A choice that is asked for stands open on the page with this one chosen: that is no silent default.
                 if (in_array($key, $bench->asked, true) && $input->allowed !== []) {
-                    $values[$key] = $input->default;
+                    $values[$key] = $standing;
                 }
             } elseif (! $input->required) {
                 $from = '';
             }
             $fields[$key] = [
-                'key' => $key, 'label' => str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label), 'unit' => $parameter === null ? $input->unit : $parameter->symbol(), 'choices' => self::choices($bench, $input), 'value' => $shown, 'from' => $from, 'filled' => ! in_array($key, $bench->asked, true) && (isset($known[$key]) || $input->default !== null), 'needed' => $input->required && ! isset($values[$key]) && $text === '',
+                'key' => $key, 'label' => str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label), 'unit' => $parameter === null ? $input->unit : $parameter->symbol(), 'choices' => self::choices($bench, $input), 'value' => $shown, 'from' => $from, 'filled' => ! in_array($key, $bench->asked, true) && (isset($known[$key]) || $standing !== null), 'needed' => ($input->required || ($input->default !== null && $standing === null)) && ! isset($values[$key]) && $text === '',
             ];
         }
         $result = null;

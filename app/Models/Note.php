@@ -25,6 +25,9 @@ final class Note extends Part
         'green water', 'cloudy water', 'clear water', 'foam', 'smell', 'string algae', 'brown water', 'leaves',
     ];
 
+    /** Of these, what is wrong with fish and is looked for again. */
+    public const AILING = ['flashing', 'gasping at the surface', 'at the returns', 'clamped fins', 'hanging', 'lying down', 'off their food', 'ulcer', 'cottony growth', 'lost balance'];
+
     /** @return array<string, string> */
     protected function casts(): array
     {

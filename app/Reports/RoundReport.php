@@ -27,9 +27,6 @@ final readonly class RoundReport
     /** What was seen on fish is looked for again for so long, days. */
     private const LOOK_D = 7;
 
-    /** Of what can be seen, what is no matter of the fish's health. */
-    private const WELL = ['fed well', 'spawning', 'green water', 'cloudy water', 'clear water', 'foam', 'smell', 'string algae', 'brown water', 'leaves'];
-
     public function __construct(private WaterMeaning $meaning, private TestsDue $tests, private CourseReport $courses, private Judging $limits, private AgentTable $agents)
     {
     }
@@ -99,7 +96,7 @@ final readonly class RoundReport
     {
         $texts = [];
         foreach ($notes as $note) {
-            $signs = array_diff($note->seen, self::WELL);
+            $signs = array_intersect($note->seen, Note::AILING);
             if ($signs !== []) {
                 $texts[] = implode(', ', $signs).', '.Age::of($note->taken_at);
             }

@@ -105,17 +105,15 @@ final readonly class StartOfFilter
     public function events(FeedPlan $feeds, float $tempC): array
     {
         $events = [];
-        foreach ($this->booked(WaterChange::class, 'changed_at') as $change) {
-            /** @var WaterChange $change */
-            if ($change->kind === 'batch' && $change->vessel_id === null) {
-                $events[] = ['at_d' => $this->day($change->changed_at), 'kind' => 'change', 'pct' => min(100.0, 100 * $change->litres / $change->volume_l)];
-            }
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()->where('system_id', $this->system->id)->whereNull('withdrawn_at')->where('kind', 'batch')->whereNull('vessel_id')->whereBetween('changed_at', [$this->since, Carbon::now()])->orderBy('changed_at')->limit(300)->get();
+        foreach ($changes as $change) {
+            $events[] = ['at_d' => $this->day($change->changed_at), 'kind' => 'change', 'pct' => min(100.0, 100 * $change->litres / $change->volume_l)];
         }
-        foreach ($this->booked(Dose::class, 'given_at') as $dose) {
-            /** @var Dose $dose */
-            if ($dose->thing === 'ammonium' && $dose->mg_l !== null) {
-                $events[] = ['at_d' => $this->day($dose->given_at), 'kind' => 'dose', 'mg_l' => $dose->mg_l];
-            }
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()->where('system_id', $this->system->id)->whereNull('withdrawn_at')->where('thing', 'ammonium')->whereNotNull('mg_l')->whereBetween('given_at', [$this->since, Carbon::now()])->orderBy('given_at')->limit(300)->get();
+        foreach ($doses as $dose) {
+            $events[] = ['at_d' => $this->day($dose->given_at), 'kind' => 'dose', 'mg_l' => (float) $dose->mg_l];
         }
         /** @var Collection<int, Setback> $setbacks */
         $setbacks = Setback::query()->where('system_id', $this->system->id)->where('happened_on', '>', $this->since)->limit(100)->get();
@@ -143,17 +141,5 @@ final readonly class StartOfFilter
         }
 
         return $events;
-    }
-
-    /**
-     * @param  class-string<WaterChange|Dose>  $model
-     * @return Collection<int, WaterChange|Dose>
-     */
-    private function booked(string $model, string $at): Collection
-    {
-        /** @var Collection<int, WaterChange|Dose> $rows */
-        $rows = $model::query()->where('system_id', $this->system->id)->whereNull('withdrawn_at')->where($at, '>', $this->since)->where($at, '<=', Carbon::now())->orderBy($at)->limit(300)->get();
-
-        return $rows;
     }
 }
