@@ -25,17 +25,4 @@ final readonly class Interval
     {
         return self::between($value, $value);
     }
-
-    /**
-     * The interval through a function that rises or falls throughout.
-     *
-     * @param  \Closure(float): float  $function
-     */
-    public function map(\Closure $function): self
-    {
-        $a = $function($this->low);
-        $b = $function($this->high);
-
-        return self::between(min($a, $b), max($a, $b));
-    }
 }

@@ -36,6 +36,20 @@ final class LogLineTest extends TestCase
         self::assertSame([7, 10, false], [$line->time?->hour, $line->time?->minute, $line->time?->yesterday]);
     }
 
+    public function test_feed_and_a_note_stand_in_the_same_line_and_numbers_alone_are_a_round(): void
+    {
+        $line = LogLine::read('am .1 feed 220 note flashing in bay 2, by the pump');
+        self::assertSame([220.0, 'flashing in bay 2, by the pump', 1, []], [$line->feedG, $line->note, count($line->entries), $line->faults]);
+        self::assertSame(220.0, LogLine::read('feed 220g')->feedG);
+        $first = static fn (string $text): ?string => (LogLine::read($text)->faults[0] ?? null)?->message;
+        self::assertStringContainsString('no grams behind it', (string) $first('feed'));
+        self::assertStringContainsString('no grams behind it', (string) $first('feed lots'));
+        self::assertStringContainsString('nothing behind note', (string) $first('am .1 note'));
+        $round = LogLine::read('.5 .1 - 7.8 18.5');
+        self::assertSame(['tan_mg_l', 'no2_n_mg_l', 'ph', 'temp_c'], array_map(static fn (LogEntry $entry): string => $entry->reading->parameter->value, $round->entries));
+        self::assertStringContainsString('More numbers than the round has', (string) $first('.5 .1 20 7.8 18 7 6 9 5'));
+    }
+
     public function test_every_mistake_is_pointed_at(): void
     {
         $faults = static fn (string $text): array => array_map(static fn (LogFault $f): array => [$f->at, $f->length], LogLine::read($text)->faults);

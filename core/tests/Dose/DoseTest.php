@@ -63,6 +63,22 @@ final class DoseTest extends TestCase
         self::assertFalse($this->calculate('dose.conflicts', ['agent' => 'zeolite', 'temp_c' => 18, 'salinity_g_l' => 2])->figures['allowed'], 'salt is in the water');
     }
 
+    public function test_borderline_water_is_allowed_on_conditions_and_a_way_that_there_is_not_is_refused(): void
+    {
+        $conditions = fn (string $agent, array $water): string => implode(' ', $this->treat($agent, $water)->figures['conditions']);
+        self::assertStringContainsString('run all the air there is', $conditions('formalin', ['do_mg_l' => 6.0]));
+        self::assertStringContainsString('at dawn, when it is coolest', $conditions('formalin', ['temp_c' => 26]));
+        self::assertStringContainsString('Measure oxygen first', $conditions('formalin', ['do_mg_l' => null]));
+        self::assertStringContainsString('In soft, acid water only the low dose', $conditions('chloramine_t', ['ph' => 6.6, 'hardness_mg_l' => 30]));
+        // Cross & Hursey 1973, from memory: soft at pH 6.5 to 7 stands at 5 mg/L.
+        self::assertEqualsWithDelta(5, $this->treat('chloramine_t', ['ph' => 6.6, 'hardness_mg_l' => 30])->number('dose_mg_l'), 1e-9);
+        self::assertStringContainsString('UV off', $conditions('praziquantel', ['uv_on' => true]));
+        foreach ([['hydrogen_peroxide', 'prolonged'], ['praziquantel', 'bath'], ['formalin', 'dip']] as [$agent, $way]) {
+            self::assertArrayHasKey('way', $this->errors('dose.treatment', [...self::WATER, 'agent' => $agent, 'way' => $way, 'strength_pct' => 12]), "{$agent} {$way}");
+        }
+        self::assertSame(['label_treats_l'], array_keys($this->errors('dose.treatment', [...self::WATER, 'agent' => 'own', 'label_ml' => 10])));
+    }
+
     /** UF/IFAS VM77, from memory: µL/L of the 37 % solution as sold, never of formaldehyde; 250 for an hour, 150 above 21 °C. */
     public function test_formalin_is_measured_as_it_is_sold(): void
     {

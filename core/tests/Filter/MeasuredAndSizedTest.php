@@ -60,4 +60,15 @@ final class MeasuredAndSizedTest extends TestCase
 
         self::assertNull($options['static_bed']);
     }
+
+    /** Worked by hand: 200 L of 525 m²/m³ at 0.45 g/m²/d and walls of 20 m² at 0.05, 1.09^(T − 20) warmer or colder. */
+    public function test_what_a_filter_could_reach_is_its_surface_by_temperature_and_water_holds_it_below_that(): void
+    {
+        $at = fn (array $more): array => $this->calculate('filter.reach', ['temp_c' => 20, 'ph' => 7.5, 'alkalinity_mg_l' => 120, 'do_mg_l' => 8, 'walls_m2' => 20, 'stages' => [['kind' => 'moving_bed', 'area_m2_m3' => 525, 'media_l' => 200, 'flow_l_h' => 8000, 'air_l_min' => 50]], ...$more])->figures;
+        self::assertEqualsWithDelta(0.2 * 525 * 0.45 + 20 * 0.05, $at([])['greatest_g_d'], 1e-6);
+        self::assertEqualsWithDelta((0.2 * 525 * 0.45 + 1) * 1.09 ** -10, $at(['temp_c' => 10])['greatest_g_d'], 1e-6);
+        self::assertLessThan($at([])['flat_out_pct'], $at(['alkalinity_mg_l' => 15])['flat_out_pct'], 'half of it starves without alkalinity');
+        self::assertLessThan($at([])['flat_out_pct'], $at(['ph' => 6.4])['flat_out_pct']);
+        self::assertLessThanOrEqual(100.0, $at([])['flat_out_pct']);
+    }
 }

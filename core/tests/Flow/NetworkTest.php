@@ -12,11 +12,14 @@ use Ironwort\Core\Flow\PumpCurve;
 use Ironwort\Core\Flow\PumpElement;
 use Ironwort\Core\Flow\ResistanceElement;
 use Ironwort\Core\Flow\UnsolvableNetwork;
+use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Tests\Reference;
 use PHPUnit\Framework\TestCase;
 
 final class NetworkTest extends TestCase
 {
+    use Calculations;
+
     private static function line(string $id, string $from, string $to, float $bore, float $length, float $k, bool $check = false): Link
     {
         return new Link($id, $from, $to, new LineElement(new Pipe($bore, $length, $k), $check));
@@ -130,5 +133,19 @@ final class NetworkTest extends TestCase
             $returned = array_sum(array_map(static fn (int $i): float => $flow->flows["r{$i}"], range(0, 8)));
             self::assertEqualsWithDelta(3.6e6 * $flow->flows['p'], 3.6e6 * $returned, 0.1, "loop {$n}");
         }
+    }
+
+    public function test_a_loop_that_is_described_wrongly_is_met_at_the_row_that_is_wrong(): void
+    {
+        $surfaces = [['point' => 'bay', 'head_m' => 0], ['point' => 'sump', 'head_m' => -0.5]];
+        $pipe = ['name' => 'drain', 'kind' => 'pipe', 'from' => 'bay', 'to' => 'sump', 'bore_mm' => 100, 'length_m' => 3];
+        $wrong = fn (array $given): array => array_keys($this->errors('flow.network', ['surfaces' => $surfaces, 'links' => [$pipe], ...$given]));
+        self::assertSame(['surfaces.1.point'], $wrong(['surfaces' => [$surfaces[0], $surfaces[0]]]));
+        self::assertSame(['links.1.name'], $wrong(['links' => [$pipe, $pipe]]));
+        self::assertSame(['links.0.to'], $wrong(['links' => [[...$pipe, 'to' => 'bay']]]));
+        self::assertSame(['links.0.length_m'], $wrong(['links' => [array_diff_key($pipe, ['length_m' => 0])]]));
+        self::assertSame(['links.0.curve'], $wrong(['links' => [[...$pipe, 'kind' => 'pump']]]));
+        // A pump that gives more against more head.
+        self::assertStringStartsWith('links.0.curve', $wrong(['links' => [[...$pipe, 'kind' => 'pump', 'curve' => [['flow_l_h' => 0, 'head_m' => 1], ['flow_l_h' => 9000, 'head_m' => 3]]]]])[0]);
     }
 }

@@ -166,6 +166,39 @@ final class AnswerTest extends TestCase
         self::assertSame(['Oxygen', 'Ammonia', 'Nitrite', 'pH', 'Temperature', 'KH', 'Nitrate'], Answer::to($unknown, [Seen::Gasping])->tests);
     }
 
+    public function test_every_sign_and_every_cause_has_words_and_something_to_do(): void
+    {
+        foreach (Seen::cases() as $sign) {
+            self::assertNotSame('', $sign->says());
+            $unknown = new Situation(5000, [], [], [], true, 2, 80, true, false, false, 0.25, 0.1, 5.65, 6, null, null, self::USUAL);
+            $answer = Answer::to($unknown, [$sign]);
+            self::assertSame([], array_diff(array_column($sign->pointsTo(), 'value'), array_column($answer->causes, 'value')), $sign->value);
+            foreach ($answer->steps as $step) {
+                self::assertMatchesRegularExpression('/[.:]$/', $step->do, $sign->value);
+            }
+        }
+        self::assertSame(count(Cause::cases()), count(array_unique(array_map(static fn (Cause $cause): string => $cause->name(), Cause::cases()))));
+    }
+
+    /** Thiosulfate 7.0 g to a gram of chlorine, as exchange.dechlorinate has it: 0.6 mg/L in 10,000 L are 6 g. */
+    public function test_chlorine_is_met_for_the_whole_water_by_reading_or_else_by_what_the_tap_holds(): void
+    {
+        $tap = ['source' => ['chlorine_mg_l' => 0.6]];
+        self::assertEqualsWithDelta(42, $this->amount($this->in([], [], $tap), 'Conditioner or thiosulfate', [Seen::AfterFill]), 0.1);
+        self::assertEqualsWithDelta(14, $this->amount($this->in(['chlorine_mg_l' => 0.2], ['chlorine_mg_l' => State::Act], $tap), 'Conditioner or thiosulfate'), 0.1);
+        self::assertStringContainsString('by its label', $this->told($this->in([], []), [Seen::AfterFill]));
+        self::assertEqualsWithDelta(4.2, $this->amount($this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency], $tap), 'Spray from the hose'), 0.1, 'for each 1,000 L hosed');
+        self::assertStringContainsString('peroxide', $this->told($this->in(['do_mg_l' => 2.5], ['do_mg_l' => State::Emergency])));
+        self::assertStringNotContainsString('peroxide', $this->told($this->in(['do_mg_l' => 4.5], ['do_mg_l' => State::Act])));
+    }
+
+    public function test_heat_is_shaded_and_cooled_slowly_and_cold_water_is_no_heat(): void
+    {
+        self::assertStringContainsString('no more than 2 °C down in a day', $this->told($this->in(['temp_c' => 31], ['temp_c' => State::Act])));
+        self::assertSame('', $this->told($this->in(['temp_c' => 1.5], ['temp_c' => State::Act])));
+        self::assertStringContainsString('steps: 2 °C and 0.3 pH a day', $this->told($this->in(['no3_n_mg_l' => 9.0], []), [Seen::NewFishDying]));
+    }
+
     public function test_the_calculator_judges_by_the_limits_of_the_life_stage(): void
     {
         $causes = fn (array $more): array => $this->calculate('incident.answer', ['volume_l' => 1000, 'now' => ['tan_mg_l' => 0.35, 'ph' => 7.2, 'temp_c' => 18], ...$more])->figures['causes'];
