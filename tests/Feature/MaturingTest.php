@@ -96,6 +96,26 @@ final class MaturingTest extends TestCase
         self::assertStringContainsString('another story', implode(' ', array_column($this->start()['cautions'], 'text')), 'without it the readings make no sense');
     }
 
+    public function test_with_fish_in_it_is_proved_for_a_week_and_a_wash_sets_it_back(): void
+    {
+        $this->filter();
+        $this->putJson('/api/systems/long-vat/fish/01JD00000000000000000000F1', ['name' => 'Koi', 'count' => '6', 'length_cm' => '35'])->assertOk();
+        $this->putJson('/api/systems/long-vat/feed', ['feed_g_d' => '50', 'protein_pct' => '38'])->assertOk();
+        // As the model has it for 50 g a day: ammonia rises by 0.35 mg/L a day and is first taken in the second week.
+        foreach ([0 => [0, 0], 4 => [1.5, 0.02], 8 => [2.9, 0.1], 12 => [4.1, 0.4], 16 => [3.4, 2.2], 19 => [0.8, 5.8]] as $day => [$tan, $no2]) {
+            $this->travelTo('2026-05-04 08:00');
+            $this->travel($day)->days();
+            $this->log(sprintf('am %.2f ni %.2f ph 7.8 t 23 do 8 %s', $tan, $no2, $day === 0 ? 'kh 10' : ''));
+        }
+        $start = $this->start();
+        self::assertContains('hold_days', array_column($start['fields'], 'key'));
+        self::assertStringContainsString('leave a trace of it', implode(' ', $start['does']));
+        self::assertNotNull($start['ready_on']);
+        self::assertLessThan($start['ready_on'], $this->start('?hold_days=1')['ready_on']);
+        $this->putJson('/api/systems/long-vat/filter/setbacks/01JD00000000000000000000S1', ['kind' => 'wash', 'lost_pct' => '90', 'happened_on' => '2026-05-22'])->assertOk();
+        self::assertNotSame($start['ready_on'], $this->start()['ready_on']);
+    }
+
     public function test_ammonia_is_never_dosed_where_fish_are(): void
     {
         $this->filter();
