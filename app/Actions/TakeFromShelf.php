@@ -25,6 +25,15 @@ final readonly class TakeFromShelf
         $held->fill(['amount' => $held->amount === null ? null : $held->amount - (float) $taken, 'opened_on' => $held->opened_on ?? now()->toDateString()])->save();
     }
 
+    /** What is put in without being a dose: a charge, or what the new water of a change lacked. */
+    public static function off(string $siteId, string $kind, float $amount, string $unit): void
+    {
+        $good = Good::inUse($siteId, $kind);
+        if ($good !== null && $good->unit === $unit && $good->amount !== null) {
+            $good->fill(['amount' => max(0.0, $good->amount - $amount), 'opened_on' => $good->opened_on ?? now()->toDateString()])->save();
+        }
+    }
+
     public static function giveBack(Dose $dose): void
     {
         if ($dose->good_id !== null && $dose->from_shelf !== null) {

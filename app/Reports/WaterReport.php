@@ -91,7 +91,7 @@ final readonly class WaterReport
         $fill = $page->number(Input::number('fill_l_min', 'Fill rate', 'L/min', 0.01, 10000));
 
         return [
-            'litres' => $litres, 'pct' => 100 * $litres / $waters->volume, 'cautions' => [...$result->toArray()['cautions'], ...($left === null ? [] : [$left])], 'put_back' => $this->putBack->of($system, $waters, $litres),
+            'litres' => $litres, 'pct' => 100 * $litres / $waters->volume, 'cautions' => [...$result->toArray()['cautions'], ...($left === null ? [] : [$left])], 'put_back' => array_map(static fn (array $item): array => array_diff_key($item, ['good' => 0]), $this->putBack->of($system, $waters, $litres)),
             'minutes' => $fill === null ? null : $litres / $fill, 'pump_off' => ['minutes' => $off->minutes, 'by' => $off->decides],
         ];
     }
@@ -123,6 +123,6 @@ final readonly class WaterReport
         /** @var Collection<int, WaterChange> $changes */
         $changes = WaterChange::query()->with(['water', 'user', 'vessel'])->where('system_id', $system->id)->whereNull('withdrawn_at')->orderByDesc('changed_at')->limit(20)->get();
 
-        return array_values($changes->map(static fn (WaterChange $change): array => ['id' => $change->id, 'at' => $change->changed_at->toIso8601ZuluString(), 'age' => Age::of($change->changed_at), 'by' => $change->user?->name, 'text' => $change->text(), 'running' => $change->running(), 'put_back' => $change->put_back])->all());
+        return array_values($changes->map(static fn (WaterChange $change): array => ['id' => $change->id, 'at' => $change->changed_at->toIso8601ZuluString(), 'age' => Age::of($change->changed_at), 'by' => $change->user?->name, 'text' => $change->text(), 'running' => $change->running(), 'put_back' => array_map(static fn (array $item): array => array_intersect_key($item, ['what' => 0, 'name' => 0, 'text' => 0, 'done' => 0]), $change->put_back)])->all());
     }
 }

@@ -89,4 +89,24 @@ final class StockTest extends TestCase
         $this->shelve(['kind' => 'salt', 'name' => 'Sack', 'amount' => '25000'])->assertOk();
         self::assertSame('there', array_column($this->getJson('/api/shelf')->json('wanted'), 'stands', 'name')['Salt']);
     }
+
+    public function test_charges_and_what_new_water_lacked_are_counted_off_the_shelf_as_well(): void
+    {
+        $this->shelve(['kind' => 'carbon', 'name' => 'Carbon', 'amount' => '1500'])->assertOk();
+        $charge = fn (): TestResponse => $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1', ['kind' => 'carbon', 'mass_g' => '1000']);
+        $charge()->assertOk();
+        $charge()->assertOk();
+        self::assertSame(500, $this->shelved()['Carbon']['amount'], 'sent twice, put in once');
+
+        $this->shelve(['kind' => 'salt', 'name' => 'Sack', 'amount' => '25000'], '01JD00000000000000000000G2')->assertOk();
+        $this->putJson('/api/waters/01JD00000000000000000000W1', ['name' => 'Tap', 'kind' => 'tap', 'unit_name' => ''])->assertOk();
+        $this->putJson('/api/waters/01JD00000000000000000000W1/tests/01JD00000000000000000000T1', ['side' => 'raw', 'readings' => ['alkalinity_mg_l' => ['typed' => '6', 'unit' => 'dkh']]])->assertOk();
+        $this->putJson('/api/systems/long-vat/source', ['water' => '01JD00000000000000000000W1'])->assertOk();
+        $this->log('sa 2', 'V2');
+        $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C1', ['kind' => 'batch', 'change_l' => '1000', 'water' => '01JD00000000000000000000W1'])->assertOk();
+        foreach ([1, 2] as $twice) {
+            $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C1/put-back/salt')->assertOk();
+        }
+        self::assertSame(23000, $this->shelved()['Sack']['amount'], '2 g/L for 1,000 L of new water, once');
+    }
 }

@@ -134,7 +134,13 @@ final class DoseController extends Controller
         if ($refused !== []) {
             throw BadInput::at('kind', implode(' ', $refused));
         }
-        Charge::query()->firstOrCreate(['id' => strtoupper($id)], [...$values, 'cycles' => is_numeric($values['cycles'] ?? null) ? (int) $values['cycles'] : 0, 'put_in_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        DB::transaction(function () use ($id, $values, $system, $request): void {
+            $charge = Charge::query()->firstOrCreate(['id' => strtoupper($id)], [...$values, 'cycles' => is_numeric($values['cycles'] ?? null) ? (int) $values['cycles'] : 0, 'put_in_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+            $kind = ['zeolite' => 'zeolite', 'resin' => 'zeolite', 'carbon' => 'carbon'][$charge->kind] ?? null;
+            if ($charge->wasRecentlyCreated && $kind !== null) {
+                TakeFromShelf::off($system->site_id, $kind, $charge->mass_g, 'g');
+            }
+        });
 
         return $this->courses($system);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\BookChange;
+use App\Actions\TakeFromShelf;
 use App\Actions\Yes;
 use App\Models\System;
 use App\Models\Trickle;
@@ -71,7 +72,7 @@ final class WaterController extends Controller
         }
         $typed->throwIfAny();
         $bound = $off ? $pumpOff->of($system, $water, (float) $litres) : null;
-        $items = $kind === 'batch' && $source !== null ? array_map(static fn (array $item): array => ['what' => $item['what'], 'name' => $item['name'], 'text' => $item['text'], 'done' => false], $putBack->of($system, $waters, (float) $litres)) : [];
+        $items = $kind === 'batch' && $source !== null ? array_map(static fn (array $item): array => ['what' => $item['what'], 'name' => $item['name'], 'text' => $item['text'], 'done' => false, 'good' => $item['good'], 'amount' => $item['figure']['value'], 'unit' => $item['figure']['unit']], $putBack->of($system, $waters, (float) $litres)) : [];
         $changes->book($id, $system, $this->person($request), Carbon::now(), $kind, (float) $litres, $body, ['water_id' => $source, 'pump_off' => $off, 'planned_min' => $planned, 'danger_min' => $bound?->minutes, 'danger_by' => $bound?->decides, 'put_back' => $items]);
 
         return $this->show($request, $system);
@@ -92,6 +93,11 @@ final class WaterController extends Controller
         Gate::authorize('write');
         DB::transaction(static function () use ($system, $id, $what): void {
             $change = self::find($system, $id, lock: true);
+            foreach ($change->put_back as $item) {
+                if ($item['what'] === $what && ! $item['done'] && isset($item['good'], $item['amount'], $item['unit'])) {
+                    TakeFromShelf::off($system->site_id, $item['good'], (float) $item['amount'], $item['unit']);
+                }
+            }
             $change->put_back = array_map(static fn (array $item): array => $item['what'] === $what ? [...$item, 'done' => true] : $item, $change->put_back);
             $change->save();
         });

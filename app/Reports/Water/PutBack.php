@@ -23,7 +23,7 @@ final readonly class PutBack
     {
     }
 
-    /** @return list<array{what: string, name: string, text: string, figure: array<string, mixed>}> */
+    /** @return list<array{what: string, good: string, name: string, text: string, figure: array<string, mixed>}> */
     public function of(System $system, TwoWaters $waters, float $litres): array
     {
         if ($litres <= 0 || $waters->source === null) {
@@ -38,13 +38,13 @@ final readonly class PutBack
         if ($salt >= NewWater::SALTED_G_L) {
             $input = ['volume_l' => $litres, 'now_g_l' => $waters->new['salinity_g_l'] ?? 0.0, 'target_g_l' => $salt, 'steps' => 1];
             $grams = $this->registry->run('dose.salt', $input)->number('total_g');
-            $items[] = ['what' => 'salt', 'name' => 'Salt', 'text' => Measures::grams($grams, true).' of salt, dissolved, for the new water; not with zeolite in the loop', 'figure' => (new Figure('Salt', $grams, 'g', 'dose.salt', 'total_g', $input, $waters->origins))->toArray()];
+            $items[] = ['what' => 'salt', 'good' => 'salt', 'name' => 'Salt', 'text' => Measures::grams($grams, true).' of salt, dissolved, for the new water; not with zeolite in the loop', 'figure' => (new Figure('Salt', $grams, 'g', 'dose.salt', 'total_g', $input, $waters->origins))->toArray()];
         }
         $lacks = ($waters->now['alkalinity_mg_l'] ?? 0.0) - ($waters->new['alkalinity_mg_l'] ?? INF);
         if ($lacks > NewWater::KH_MG_L) {
             $input = ['volume_l' => $litres, 'alkalinity_mg_l' => $waters->new['alkalinity_mg_l'], 'target_alkalinity_mg_l' => $waters->now['alkalinity_mg_l'], 'agent' => 'sodium_bicarbonate', 'ph' => $waters->now['ph'] ?? 7.5, 'temp_c' => $waters->now['temp_c'] ?? 18.0, 'max_step_mg_l' => 1000];
             $grams = $this->registry->run('carbonate.buffer', $input)->number('dose_g');
-            $items[] = ['what' => 'buffer', 'name' => 'Buffer', 'text' => Measures::grams($grams).' of sodium bicarbonate, so that KH stays', 'figure' => (new Figure('Bicarbonate', $grams, 'g', 'carbonate.buffer', 'dose_g', $input, $waters->origins))->toArray()];
+            $items[] = ['what' => 'buffer', 'good' => 'bicarbonate', 'name' => 'Buffer', 'text' => Measures::grams($grams).' of sodium bicarbonate, so that KH stays', 'figure' => (new Figure('Bicarbonate', $grams, 'g', 'carbonate.buffer', 'dose_g', $input, $waters->origins))->toArray()];
         }
 
         /** @var Collection<int, Course> $courses */
@@ -53,13 +53,13 @@ final readonly class PutBack
             $agent = $this->agents->get($course->thing);
             $input = ['volume_l' => $litres, 'dose_mg_l' => 0.0, 'target_mg_l' => $course->dose_mg_l, 'hours' => 0.0];
             $amount = $this->registry->run('dose.residual', $input)->number('top_up_g');
-            $items[] = ['what' => "course_{$course->thing}", 'name' => $agent->name, 'text' => ($agent->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount)).' of '.lcfirst($agent->name).', for the new water alone; the Course page knows what all of it needs', 'figure' => (new Figure($agent->name, $amount, $agent->unit, 'dose.residual', 'top_up_g', $input, $waters->origins))->toArray()];
+            $items[] = ['what' => "course_{$course->thing}", 'good' => $course->thing, 'name' => $agent->name, 'text' => ($agent->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount)).' of '.lcfirst($agent->name).', for the new water alone; the Course page knows what all of it needs', 'figure' => (new Figure($agent->name, $amount, $agent->unit, 'dose.residual', 'top_up_g', $input, $waters->origins))->toArray()];
         }
 
         return $items;
     }
 
-    /** @return array{what: string, name: string, text: string, figure: array<string, mixed>} */
+    /** @return array{what: string, good: string, name: string, text: string, figure: array<string, mixed>} */
     private function conditioner(System $system, TwoWaters $waters, float $litres, float $chlorine): array
     {
         $kind = $waters->source?->chloramine() === true ? 'chloramine' : 'free';
@@ -76,6 +76,6 @@ final readonly class PutBack
             default => '',
         };
 
-        return ['what' => 'conditioner', 'name' => 'Chlorine', 'text' => $text.', before fish meet it'.$how, 'figure' => (new Figure($key === 'conditioner_ml' ? 'Conditioner' : 'Thiosulfate', $result->number($key), $key === 'conditioner_ml' ? 'mL' : 'g', 'exchange.dechlorinate', $key, $input, $waters->origins))->toArray()];
+        return ['what' => 'conditioner', 'good' => $key === 'conditioner_ml' ? 'conditioner' : 'thiosulfate', 'name' => 'Chlorine', 'text' => $text.', before fish meet it'.$how, 'figure' => (new Figure($key === 'conditioner_ml' ? 'Conditioner' : 'Thiosulfate', $result->number($key), $key === 'conditioner_ml' ? 'mL' : 'g', 'exchange.dechlorinate', $key, $input, $waters->origins))->toArray()];
     }
 }
