@@ -13,6 +13,7 @@ use App\Models\System;
 use App\Models\Vessel;
 use App\Models\VolumeChoice;
 use App\Reports\Body;
+use App\Reports\CutOff;
 use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
@@ -48,6 +49,10 @@ final readonly class DoseState
             ['key' => 'volume_l', 'label' => $body->vesselId === null ? 'Volume' : "{$body->name}, shut off", 'text' => Say::number($body->volumeL, 5).' L', 'from' => $choice !== null ? 'chosen '.Age::of($choice->created_at) : 'by geometry, never checked by meter or salt', 'stale' => false],
             ['key' => 'fish', 'label' => 'Fish', 'text' => $count === 0 ? 'none' : "{$count}", 'from' => $system->fish->map(static fn (FishGroup $group): string => $group->name)->take(3)->implode(', '), 'stale' => false],
         ];
+        $shut = $body->vesselId === null ? array_map(static fn (Vessel $vessel): string => $vessel->name, CutOff::vessels($system)) : [];
+        if ($shut !== []) {
+            $rows[] = ['key' => 'shut_off', 'label' => 'Shut off', 'text' => implode(', ', $shut), 'from' => 'its water is left out', 'stale' => false];
+        }
         foreach (self::WATER as $key) {
             $parameter = Parameter::from($key);
             $entry = $water->get($parameter);
