@@ -16,23 +16,20 @@ use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Quantity;
 use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Measure\Unit;
+use Ironwort\Core\Model\MaturationCalculator;
+use Ironwort\Core\Model\Run;
 use Ironwort\Core\Model\Stage as Standing;
+use Ironwort\Core\Model\Tending;
 
 /** Where a start stands, when it will be ready and what would bring that nearer. */
 final readonly class MaturingReport
 {
-    /** KH is reckoned to be kept at least here where nothing is typed, mg/L as CaCO3: 4 dKH. */
-    private const KEPT_MG_L = 71.4;
-
-    private const DOSED_TO = 2.0;
-
-    private const HELD_D = 7.0;
-
     private const CURVE_POINTS = 160;
 
     public function __construct(private Registry $registry, private StageKinds $kinds, private SystemReport $systems, private VolumeReport $volumes, private FeedPlan $feeds)
@@ -72,11 +69,11 @@ final readonly class MaturingReport
         return [
             'starting' => true, 'says' => $stage->says(), 'stage' => $stage->value, 'does' => $stage->does($system->fish->isNotEmpty()), 'since' => $start->since->toIso8601ZuluString(),
             'ready_on' => $on($result->figures['ready_day']), 'early_on' => $on($result->figures['ready_early_day']), 'late_on' => $on($result->figures['ready_late_day']),
-            'figures' => array_values(array_filter([$figure('Days left', 'days_left', 'days'), $figure('It takes today, at 0.25 mg/L', 'takes_g_d', 'g N/d'), $figure('Bicarbonate on the way', 'bicarbonate_g', 'g')])),
+            'figures' => array_values(array_filter([$figure('Days left', 'days_left', 'days'), $figure('It takes today, at '.Run::GROWN_BELOW_MG_L.' mg/L', 'takes_g_d', 'g N/d'), $figure('Bicarbonate on the way', 'bicarbonate_g', 'g')])),
             'nitrite_peak' => is_numeric($result->figures['peak_no2_day']) && (float) $result->figures['peak_no2_day'] > (float) $result->number('today') + 0.5 ? ['on' => $on($result->figures['peak_no2_day']), 'mg_l' => $result->number('peak_no2_n_mg_l')] : null,
             'ways' => array_values(array_map(static fn (mixed $way): array => ['what' => is_array($way) && is_string($way['what'] ?? null) ? $way['what'] : '', 'on' => $on(is_array($way) ? $way['ready_day'] ?? null : null), 'gained_d' => is_array($way) && is_numeric($way['gained_d'] ?? null) ? (float) $way['gained_d'] : 0.0], $ways)),
             'cautions' => $result->toArray()['cautions'], 'fields' => $fields,
-            'limits' => ['tan_mg_l' => 0.25, 'no2_n_mg_l' => 0.25],
+            'limits' => ['tan_mg_l' => Run::GROWN_BELOW_MG_L, 'no2_n_mg_l' => Run::GROWN_BELOW_MG_L],
             'curve' => $this->curve($result, $start, $result->number('today')),
             'readings' => array_map(static fn (array $row): array => ['t' => $start->since->getTimestamp() + (int) round(86400 * $row['day']), 'tan' => isset($row['tan_low_mg_l']) ? [$row['tan_low_mg_l'], $row['tan_high_mg_l']] : null, 'no2' => isset($row['no2_low_mg_l']) ? [$row['no2_low_mg_l'], $row['no2_high_mg_l']] : null], $input['readings']),
         ];
@@ -85,7 +82,7 @@ final readonly class MaturingReport
     /** @return array<string, mixed> */
     private function none(string $says): array
     {
-        return ['starting' => false, 'says' => $says, 'stage' => null, 'does' => [], 'since' => null, 'ready_on' => null, 'early_on' => null, 'late_on' => null, 'figures' => [], 'nitrite_peak' => null, 'ways' => [], 'cautions' => [], 'fields' => [], 'limits' => ['tan_mg_l' => 0.25, 'no2_n_mg_l' => 0.25], 'curve' => [], 'readings' => []];
+        return ['starting' => false, 'says' => $says, 'stage' => null, 'does' => [], 'since' => null, 'ready_on' => null, 'early_on' => null, 'late_on' => null, 'figures' => [], 'nitrite_peak' => null, 'ways' => [], 'cautions' => [], 'fields' => [], 'limits' => ['tan_mg_l' => Run::GROWN_BELOW_MG_L, 'no2_n_mg_l' => Run::GROWN_BELOW_MG_L], 'curve' => [], 'readings' => []];
     }
 
     /**
@@ -102,14 +99,14 @@ final readonly class MaturingReport
         ]))->read(array_intersect_key($typed, ['hold_days' => 0, 'hold_alkalinity_mg_l' => 0, 'dose_to_mg_l' => 0]));
         $field = static fn (string $key, string $label, string $unit, float $else, string $from): array => ['key' => $key, 'label' => $label, 'unit' => $unit, 'value' => is_numeric($values[$key] ?? null) ? (float) $values[$key] : $else, 'from' => isset($values[$key]) ? 'typed' : $from];
         $kh = $water->get(Parameter::Alkalinity)?->value;
-        $kept = round(Parameter::Alkalinity->shown(max(self::KEPT_MG_L, $kh ?? 0.0)), 1);
+        $kept = round(Parameter::Alkalinity->shown(max(NewWater::SOFT_MG_L, $kh ?? 0.0)), 1);
         /** @var ?Dose $last */
         $last = Dose::query()->where('system_id', $system->id)->where('thing', 'ammonium')->whereNull('withdrawn_at')->orderByDesc('given_at')->first();
         $target = $last?->input['target_mg_l'] ?? null;
 
         return [
-            ...($bare ? [$field('dose_to_mg_l', 'Ammonia dosed up to', 'mg/L as N', is_numeric($target) ? (float) $target : self::DOSED_TO, is_numeric($target) ? 'as last time' : 'assumed')] : [$field('hold_days', 'Both under for', 'days', self::HELD_D, 'assumed')]),
-            $field('hold_alkalinity_mg_l', 'KH kept at', 'dKH', $kept, $kh !== null && $kh >= self::KEPT_MG_L ? 'as it is now' : 'assumed'),
+            ...($bare ? [$field('dose_to_mg_l', 'Ammonia dosed up to', 'mg/L as N', is_numeric($target) ? (float) $target : Tending::DOSED_TO_MG_L, is_numeric($target) ? 'as last time' : 'assumed')] : [$field('hold_days', 'Both under for', 'days', MaturationCalculator::HELD_D, 'assumed')]),
+            $field('hold_alkalinity_mg_l', 'KH kept at', 'dKH', $kept, $kh !== null && $kh >= NewWater::SOFT_MG_L ? 'as it is now' : 'assumed'),
         ];
     }
 
@@ -132,7 +129,7 @@ final readonly class MaturingReport
             'volume_l' => $volume, 'grown_mg_l_d' => $this->grown($system, $volume), 'biomass_kg' => $this->systems->biomass($system)->value, 'feed_g_d' => $feed === null || $system->fish->isEmpty() ? 0.0 : $this->feeds->perDay($system, $feed, $temp), 'protein_pct' => $feed === null ? 38.0 : $this->feeds->protein($feed),
             'temp_c' => $temp, 'ph' => $water->get(Parameter::Ph)->value ?? 7.6, ...($oxygen === null ? [] : ['do_mg_l' => $oxygen]), 'flow_l_h' => Trickle::running($system)->flow_l_h ?? 0.0, 'source' => ['alkalinity_mg_l' => $then['alkalinity_mg_l'] ?? 100.0, ...$new],
             'then' => $then, 'readings' => $start->readings(), 'events' => $start->events($this->feeds, $temp),
-            ...(isset($typed['dose_to_mg_l']) ? ['dose_to_mg_l' => $typed['dose_to_mg_l']] : []), 'hold_days' => $typed['hold_days'] ?? self::HELD_D, 'hold_alkalinity_mg_l' => Unit::CarbonateDegree->toCanonical($typed['hold_alkalinity_mg_l'] ?? 4.0, Quantity::Alkalinity),
+            ...(isset($typed['dose_to_mg_l']) ? ['dose_to_mg_l' => $typed['dose_to_mg_l']] : []), 'hold_days' => $typed['hold_days'] ?? MaturationCalculator::HELD_D, 'hold_alkalinity_mg_l' => Unit::CarbonateDegree->toCanonical($typed['hold_alkalinity_mg_l'] ?? 4.0, Quantity::Alkalinity),
         ];
     }
 

@@ -30,9 +30,6 @@ use Ironwort\Core\Measure\Say;
 /** What to do in one system now: its readings as far as they are fresh, what is seen, and the schools it follows. */
 final readonly class TroubleReport
 {
-    /** Fish shorter than this cannot go long without feed, cm. */
-    private const SMALL_CM = 12.0;
-
     private const DERIVED = ['nh3_n_mg_l' => 'tan_mg_l', 'do_sat_pct' => 'do_mg_l'];
 
     public function __construct(private WaterMeaning $meaning, private Judging $limits, private SystemReport $systems, private VolumeReport $volumes, private ExpectedWater $expected, private Residuals $residuals, private CutOff $cutOff)
@@ -118,7 +115,7 @@ final readonly class TroubleReport
 
         return new Situation(
             max(1.0, $this->volumes->inUse($system)->value), $values, $states, $new, $source?->chloramine() ?? false, $this->systems->tanGD($system, $values['temp_c'] ?? 18.0), $system->feed()->feed_g_d ?? 0.0,
-            $system->fish->isNotEmpty(), $system->life_stage === 'fry' || $system->fish->contains(static fn (FishGroup $group): bool => $group->length_cm < self::SMALL_CM),
+            $system->fish->isNotEmpty(), $system->life_stage === 'fry' || $system->fish->contains(static fn (FishGroup $group): bool => $group->length_cm < Situation::SMALL_CM),
             Charge::in($system)->get()->contains(static fn (Charge $charge): bool => $charge->holdsAmmonia()) || $system->stages->contains(static fn (Stage $stage): bool => $stage->kind === 'zeolite' && ! $stage->bypassed),
             $allowed->tan, $watch(Parameter::Nitrite), $watch(Parameter::Nitrate), $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
             isset($binder['label_ml'], $binder['label_treats_l'], $binder['label_binds_mg_l']) ? ['label_ml' => (float) $binder['label_ml'], 'label_treats_l' => (float) $binder['label_treats_l'], 'label_binds_mg_l' => (float) $binder['label_binds_mg_l']] : null,

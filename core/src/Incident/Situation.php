@@ -14,6 +14,9 @@ use Ironwort\Core\Water\UnionisedAmmonia;
  */
 final readonly class Situation
 {
+    /** Fish shorter than this cannot go long without feed, cm. Common practice, no source. */
+    public const SMALL_CM = 12.0;
+
     /**
      * @param  array<string, float>  $water  by parameter
      * @param  array<string, State>  $states  by parameter, the worse end of each reading

@@ -35,6 +35,9 @@ use Ironwort\Core\Water\BufferCalculator;
  */
 final readonly class MaturationCalculator implements Calculator
 {
+    /** Both have stayed under their limits for so long when a start is done, days. Common practice, no source. */
+    public const HELD_D = 7.0;
+
     private const LEAST_READINGS = 3;
 
     /** Fewer bacteria than this nobody can tell from none, mg N/L/d at 20 °C. */
@@ -71,7 +74,7 @@ final readonly class MaturationCalculator implements Calculator
             Input::rows('readings', 'Readings since', [
                 Input::number('day', 'Day', 'd', 0, 365), $reading('tan_low_mg_l', 'Ammonia, at least'), $reading('tan_high_mg_l', 'Ammonia, at most'), $reading('no2_low_mg_l', 'Nitrite, at least'), $reading('no2_high_mg_l', 'Nitrite, at most'),
             ], self::LEAST_READINGS, 400),
-            Input::number('hold_days', 'Under for', 'd', 0, 60)->or(7.0),
+            Input::number('hold_days', 'Under for', 'd', 0, 60)->or(self::HELD_D),
             Input::number('horizon_d', 'Looked ahead', 'd', 1, 365)->or(120.0),
             Input::number('hold_alkalinity_mg_l', 'KH kept at', 'mg/L as CaCO₃', 10, 1000)->optional(),
             Input::number('dose_to_mg_l', 'Ammonia dosed to', 'mg/L as N', 0.1, 10)->optional(),

@@ -22,6 +22,9 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class Run
 {
+    /** Ammonia and nitrite under which a filter counts as grown, mg/L as N. Common practice, no source. */
+    public const GROWN_BELOW_MG_L = 0.25;
+
     /** What drifts in from anywhere, mg N/L/d at 20 °C of each kind. */
     public const INOCULUM = 0.006;
 
@@ -61,8 +64,8 @@ final readonly class Run
             Input::number('flow_l_h', 'Trickle', 'L/h', 0, 1e7)->or(0.0),
             WaterMix::input('source', 'New water')->optional(),
             Event::input(),
-            Input::number('tan_limit_mg_l', 'Ammonia limit', 'mg/L as N', 0.01, 20)->or(0.25),
-            Input::number('no2_limit_mg_l', 'Nitrite limit', 'mg/L as N', 0.01, 20)->or(0.25),
+            Input::number('tan_limit_mg_l', 'Ammonia limit', 'mg/L as N', 0.01, 20)->or(self::GROWN_BELOW_MG_L),
+            Input::number('no2_limit_mg_l', 'Nitrite limit', 'mg/L as N', 0.01, 20)->or(self::GROWN_BELOW_MG_L),
         ];
     }
 

@@ -11,6 +11,9 @@ namespace Ironwort\Core\Model;
  */
 final readonly class Tending
 {
+    /** What ammonia is dosed up to where nobody says otherwise, mg/L as N. */
+    public const DOSED_TO_MG_L = 2.0;
+
     /** While more nitrite than this stands, ammonia waits, mg/L as N. */
     public const NITRITE_FIRST_MG_L = 5.0;
 
