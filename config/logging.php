@@ -5,7 +5,12 @@ declare(strict_types=1);
 return [
     'default' => env('LOG_CHANNEL', 'file'),
     'channels' => [
-        'file' => ['driver' => 'daily', 'path' => storage_path('logs/ironwort.log'), 'level' => env('LOG_LEVEL', 'warning'), 'days' => 14],
+        'file' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/ironwort.log'),
+            'level' => env('LOG_LEVEL', 'warning'),
+            'days' => 14,
+        ],
         'stderr' => ['driver' => 'errorlog', 'level' => 'debug'],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
     ],

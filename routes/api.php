@@ -91,9 +91,14 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/doses/{id}/end', [DoseController::class, 'end'])->whereUlid('id');
     Route::delete('systems/{system}/doses/{id}', [DoseController::class, 'withdraw'])->whereUlid('id');
     Route::get('systems/{system}/courses', [DoseController::class, 'courses']);
-    Route::put('systems/{system}/courses/{course}/doses/{id}', [DoseController::class, 'carryOn'])->whereUlid(['course', 'id']);
+    Route::put('systems/{system}/courses/{course}/doses/{id}', [DoseController::class, 'carryOn'])->whereUlid([
+        'course',
+        'id',
+    ]);
     Route::put('systems/{system}/courses/{course}/end', [DoseController::class, 'stop'])->whereUlid('course');
-    Route::put('systems/{system}/courses/{course}/after/{step}', [DoseController::class, 'returned'])->whereUlid('course');
+    Route::put('systems/{system}/courses/{course}/after/{step}', [DoseController::class, 'returned'])->whereUlid(
+        'course',
+    );
     Route::put('systems/{system}/charges/{id}', [DoseController::class, 'charge'])->whereUlid('id');
     Route::put('systems/{system}/charges/{id}/out', [DoseController::class, 'takeOut'])->whereUlid('id');
 
@@ -134,11 +139,20 @@ Route::middleware('auth')->group(function (): void {
     Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])->whereUlid('id');
     Route::put('systems/{system}/fish/{id}', [BuildController::class, 'putFish'])->whereUlid('id');
     Route::get('systems/{system}/fish', [FishController::class, 'show']);
-    Route::put('systems/{system}/fish/{group}/measures/{id}', [FishController::class, 'measure'])->whereUlid(['group', 'id']);
-    Route::put('systems/{system}/fish/{group}/{kind}/{id}', [FishController::class, 'leave'])->where('kind', 'moved|lost|sold')->whereUlid(['group', 'id']);
+    Route::put('systems/{system}/fish/{group}/measures/{id}', [FishController::class, 'measure'])->whereUlid([
+        'group',
+        'id',
+    ]);
+    Route::put('systems/{system}/fish/{group}/{kind}/{id}', [FishController::class, 'leave'])
+        ->where('kind', 'moved|lost|sold')
+        ->whereUlid(['group', 'id']);
     Route::put('systems/{system}/feed', [FishController::class, 'plan']);
     Route::put('systems/{system}/feeds/{id}', [FishController::class, 'feed'])->whereUlid('id');
     Route::delete('systems/{system}/feeds/{id}', [FishController::class, 'withdrawFeed'])->whereUlid('id');
-    Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])->where('kind', 'vessels|stages|pumps')->whereUlid('id');
-    Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])->where('kind', 'vessels|stages|pumps|lines|fish')->whereUlid('id');
+    Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])
+        ->where('kind', 'vessels|stages|pumps')
+        ->whereUlid('id');
+    Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])
+        ->where('kind', 'vessels|stages|pumps|lines|fish')
+        ->whereUlid('id');
 });

@@ -40,12 +40,24 @@ abstract class TestCase extends BaseTestCase
 
     protected function person(string $email, Role $role, ?Site $site = null): User
     {
-        return User::query()->create(['site_id' => ($site ?? $this->site)->id, 'name' => ucfirst(strtok($email, '@')), 'email' => $email, 'role' => $role, 'password' => 'a long password']);
+        return User::query()->create([
+            'site_id' => ($site ?? $this->site)->id,
+            'name' => ucfirst(strtok($email, '@')),
+            'email' => $email,
+            'role' => $role,
+            'password' => 'a long password',
+        ]);
     }
 
     protected function systemOf(Site $site, string $name, string $slug): System
     {
-        return System::query()->create(['site_id' => $site->id, 'name' => $name, 'slug' => $slug, 'kind' => 'holding', 'life_stage' => 'adult']);
+        return System::query()->create([
+            'site_id' => $site->id,
+            'name' => $name,
+            'slug' => $slug,
+            'kind' => 'holding',
+            'life_stage' => 'adult',
+        ]);
     }
 
     /** @param  array<string, mixed>  $data */
@@ -60,6 +72,6 @@ abstract class TestCase extends BaseTestCase
     /** @param  array<string, string>  $typed  parameter to what is typed for it */
     protected function typed(array $typed): array
     {
-        return array_map(static fn (string $text): array => ['typed' => $text], $typed);
+        return array_map(static fn(string $text): array => ['typed' => $text], $typed);
     }
 }

@@ -24,7 +24,12 @@ final readonly class AdoptSolvedFlows
         DB::transaction(static function () use ($system, $solved): void {
             foreach ($solved as $flow) {
                 $stage = $system->stages->firstWhere('id', $flow['id']);
-                if (! $stage instanceof Stage || $flow['flow_l_h'] === null || $flow['flow_l_h'] < self::LEAST_L_H || $stage->flow_l_h < self::LEAST_L_H) {
+                if (
+                    !($stage instanceof Stage) ||
+                    $flow['flow_l_h'] === null ||
+                    $flow['flow_l_h'] < self::LEAST_L_H ||
+                    $stage->flow_l_h < self::LEAST_L_H
+                ) {
                     continue;
                 }
                 $stage->loss_mm = min(20000.0, $stage->loss_mm * ($flow['flow_l_h'] / $stage->flow_l_h) ** 2);

@@ -17,9 +17,7 @@ use Ironwort\Core\Measure\Say;
 /** Books water changed or topped up; the same key again changes nothing. */
 final readonly class BookChange
 {
-    public function __construct(private CutOff $cutOff)
-    {
-    }
+    public function __construct(private CutOff $cutOff) {}
 
     /** A `wc 10%` of the log bar, from the water the system is filled from. */
     public function fromLine(System $system, User $user, string $id, Carbon $at, LogLine $line): WaterChange
@@ -27,7 +25,16 @@ final readonly class BookChange
         try {
             $body = $this->body($system, null);
 
-            return $this->book($id, $system, $user, $at, 'batch', $line->changeL ?? (float) $line->changePct / 100 * $body->volumeL, $body, ['water_id' => $system->water_id]);
+            return $this->book(
+                $id,
+                $system,
+                $user,
+                $at,
+                'batch',
+                $line->changeL ?? ((float) $line->changePct / 100) * $body->volumeL,
+                $body,
+                ['water_id' => $system->water_id],
+            );
         } catch (BadInput $bad) {
             throw BadInput::at('line', implode(' ', $bad->errors));
         }
@@ -38,14 +45,35 @@ final readonly class BookChange
      *
      * @throws BadInput at `change_l`
      */
-    public function book(string $id, System $system, User $user, Carbon $at, string $kind, float $litres, Body $body, array $more = []): WaterChange
-    {
+    public function book(
+        string $id,
+        System $system,
+        User $user,
+        Carbon $at,
+        string $kind,
+        float $litres,
+        Body $body,
+        array $more = [],
+    ): WaterChange {
         $volume = $body->volumeL;
         if ($litres > $volume * (1 + 1e-9)) {
-            throw BadInput::at('change_l', 'No more can be changed than there is: '.Say::number($volume, 4).' L.');
+            throw BadInput::at('change_l', 'No more can be changed than there is: ' . Say::number($volume, 4) . ' L.');
         }
 
-        return WaterChange::query()->firstOrCreate(['id' => strtoupper($id)], [...$more, 'kind' => $kind, 'litres' => min($litres, $volume), 'volume_l' => $volume, 'vessel_id' => $body->vesselId, 'changed_at' => $at, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id]);
+        return WaterChange::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                ...$more,
+                'kind' => $kind,
+                'litres' => min($litres, $volume),
+                'volume_l' => $volume,
+                'vessel_id' => $body->vesselId,
+                'changed_at' => $at,
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $user->id,
+            ],
+        );
     }
 
     /** @throws BadInput where the volume is not known, or the bay is not shut off */
@@ -53,6 +81,8 @@ final readonly class BookChange
     {
         $body = Body::find($system->loadMissing(['site', 'vessels', 'lines']), $this->cutOff, $vesselId);
 
-        return $body->volumeL > 0 ? $body : throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
+        return $body->volumeL > 0
+            ? $body
+            : throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
     }
 }

@@ -32,8 +32,17 @@ final readonly class BookVisit
      *
      * @throws BadInput
      */
-    public function book(string $id, System $system, User $user, Carbon $takenAt, array $readings, array $typed, ?string $vesselId = null, ?Visit $corrects = null, ?string $spot = null): Visit
-    {
+    public function book(
+        string $id,
+        System $system,
+        User $user,
+        Carbon $takenAt,
+        array $readings,
+        array $typed,
+        ?string $vesselId = null,
+        ?Visit $corrects = null,
+        ?string $spot = null,
+    ): Visit {
         if ($readings === []) {
             throw BadInput::at('readings', 'Type at least one reading.');
         }
@@ -44,10 +53,27 @@ final readonly class BookVisit
             throw BadInput::at('taken_at', 'This time is too long ago.');
         }
 
-        return DB::transaction(function () use ($id, $system, $user, $takenAt, $readings, $typed, $vesselId, $corrects, $spot): Visit {
+        return DB::transaction(function () use (
+            $id,
+            $system,
+            $user,
+            $takenAt,
+            $readings,
+            $typed,
+            $vesselId,
+            $corrects,
+            $spot,
+        ): Visit {
             $booked = DB::table('visits')->insertOrIgnore([
-                'id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id, 'vessel_id' => $vesselId, 'corrects_id' => $corrects?->id, 'spot' => isset($readings[Parameter::Clarity->value]) ? $spot : null,
-                'taken_at' => $takenAt, 'booked_at' => now()->max($takenAt),
+                'id' => $id,
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $user->id,
+                'vessel_id' => $vesselId,
+                'corrects_id' => $corrects?->id,
+                'spot' => isset($readings[Parameter::Clarity->value]) ? $spot : null,
+                'taken_at' => $takenAt,
+                'booked_at' => now()->max($takenAt),
             ]);
             $visit = Visit::query()->findOrFail($id);
             if ($visit->system_id !== $system->id) {
@@ -57,11 +83,16 @@ final readonly class BookVisit
                 return $visit;
             }
             if ($corrects !== null) {
-                (new WithdrawVisit)->withdraw($corrects, $user);
+                (new WithdrawVisit())->withdraw($corrects, $user);
             }
             DB::table('readings')->insert(self::rows($id, $system, $takenAt, $readings, $typed));
             if ($corrects === null) {
-                Kit::query()->where('site_id', $system->site_id)->where('in_use', true)->where('tests_left', '>', 0)->whereIn('parameter', array_keys($readings))->decrement('tests_left');
+                Kit::query()
+                    ->where('site_id', $system->site_id)
+                    ->where('in_use', true)
+                    ->where('tests_left', '>', 0)
+                    ->whereIn('parameter', array_keys($readings))
+                    ->decrement('tests_left');
             }
             $visit->wasRecentlyCreated = true;
 
@@ -76,18 +107,23 @@ final readonly class BookVisit
      */
     public static function rows(string $visit, System $system, Carbon $takenAt, array $readings, array $typed): array
     {
-        return array_values(array_map(static fn (Reading $reading): array => [
-            'site_id' => $system->site_id,
-            'system_id' => $system->id,
-            'visit_id' => $visit,
-            'parameter' => $reading->parameter->value,
-            'typed' => mb_substr(trim($typed[$reading->parameter->value]['typed'] ?? ''), 0, 20),
-            'unit' => $typed[$reading->parameter->value]['unit'] ?? self::usualUnit($reading->parameter),
-            'value' => $reading->value,
-            'low' => $reading->interval->low,
-            'high' => $reading->interval->high,
-            'taken_at' => $takenAt,
-        ], $readings));
+        return array_values(
+            array_map(
+                static fn(Reading $reading): array => [
+                    'site_id' => $system->site_id,
+                    'system_id' => $system->id,
+                    'visit_id' => $visit,
+                    'parameter' => $reading->parameter->value,
+                    'typed' => mb_substr(trim($typed[$reading->parameter->value]['typed'] ?? ''), 0, 20),
+                    'unit' => $typed[$reading->parameter->value]['unit'] ?? self::usualUnit($reading->parameter),
+                    'value' => $reading->value,
+                    'low' => $reading->interval->low,
+                    'high' => $reading->interval->high,
+                    'taken_at' => $takenAt,
+                ],
+                $readings,
+            ),
+        );
     }
 
     private static function usualUnit(Parameter $parameter): ?string

@@ -37,6 +37,8 @@ final readonly class Day
         $text = is_string($typed[$key] ?? null) ? trim($typed[$key]) : '';
         $day = $text === '' ? null : \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
 
-        return $day === false || ($day !== null && $day->format('Y-m-d') !== $text) ? throw BadInput::at($key, 'Write the day as 2026-05-31.') : $day?->format('Y-m-d');
+        return $day === false || ($day !== null && $day->format('Y-m-d') !== $text)
+            ? throw BadInput::at($key, 'Write the day as 2026-05-31.')
+            : $day?->format('Y-m-d');
     }
 }

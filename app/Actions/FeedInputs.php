@@ -21,7 +21,9 @@ final readonly class FeedInputs
     {
         $ration = Yes::said($typed['by_ration'] ?? null);
         $values = (new TypedInputs([
-            $ration ? Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000)->optional() : Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000),
+            $ration
+                ? Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000)->optional()
+                : Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000),
             Input::number('protein_pct', 'Protein', '%', 5, 80),
             Input::text('product', 'Feed', 60)->optional(),
             Input::number('digestibility_pct', 'Digestibility', '%', 30, 100)->optional(),
@@ -36,7 +38,17 @@ final readonly class FeedInputs
             }
         }
 
-        return ['feed_g_d' => 0.0, 'product' => null, 'digestibility_pct' => null, 'moisture_pct' => null, 'uneaten_pct' => 0.0, 'meals' => null, 'days_a_week' => 7, ...$values, 'by_ration' => $ration];
+        return [
+            'feed_g_d' => 0.0,
+            'product' => null,
+            'digestibility_pct' => null,
+            'moisture_pct' => null,
+            'uneaten_pct' => 0.0,
+            'meals' => null,
+            'days_a_week' => 7,
+            ...$values,
+            'by_ration' => $ration,
+        ];
     }
 
     /**
@@ -47,7 +59,10 @@ final readonly class FeedInputs
      */
     public function given(array $typed): array
     {
-        $values = (new TypedInputs([Input::number('feed_g', 'Feed', 'g', 0, 500000), Input::choice('came_up', 'Came up', Feed::CAME_UP)->optional()]))->read($typed);
+        $values = (new TypedInputs([
+            Input::number('feed_g', 'Feed', 'g', 0, 500000),
+            Input::choice('came_up', 'Came up', Feed::CAME_UP)->optional(),
+        ]))->read($typed);
 
         return [
             'feed_g' => is_numeric($values['feed_g']) ? (float) $values['feed_g'] : 0.0,

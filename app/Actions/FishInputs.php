@@ -23,10 +23,19 @@ final readonly class FishInputs
      */
     public function group(System $system, array $typed): array
     {
-        $values = (new TypedInputs([self::count(0), Input::number('condition', 'Condition factor', null, 0.5, 3)->optional(), ...self::size()]))->read($typed);
+        $values = (new TypedInputs([
+            self::count(0),
+            Input::number('condition', 'Condition factor', null, 0.5, 3)->optional(),
+            ...self::size(),
+        ]))->read($typed);
         $count = self::whole($values['count']);
 
-        return ['count' => $count, ...$this->sized($values), 'vessel_id' => Inside::vessel($system, $typed['vessel_id'] ?? null), 'arrived_on' => Day::read($typed, 'arrived_on')];
+        return [
+            'count' => $count,
+            ...$this->sized($values),
+            'vessel_id' => Inside::vessel($system, $typed['vessel_id'] ?? null),
+            'arrived_on' => Day::read($typed, 'arrived_on'),
+        ];
     }
 
     /**
@@ -43,8 +52,10 @@ final readonly class FishInputs
         }
 
         return [
-            'length_cm' => isset($values['length_cm']) && is_numeric($values['length_cm']) ? (float) $values['length_cm'] : null,
-            'weight_g' => isset($values['weight_g']) && is_numeric($values['weight_g']) ? (float) $values['weight_g'] : null,
+            'length_cm' =>
+                isset($values['length_cm']) && is_numeric($values['length_cm']) ? (float) $values['length_cm'] : null,
+            'weight_g' =>
+                isset($values['weight_g']) && is_numeric($values['weight_g']) ? (float) $values['weight_g'] : null,
             'measured_on' => Day::read($typed, 'measured_on') ?? self::today($system),
         ];
     }
@@ -57,7 +68,9 @@ final readonly class FishInputs
      */
     public function sized(array $values, float $usual = Condition::USUAL): array
     {
-        $number = static fn (string $key): ?float => is_float($values[$key] ?? null) || is_int($values[$key] ?? null) ? (float) $values[$key] : null;
+        $number = static fn(string $key): ?float => is_float($values[$key] ?? null) || is_int($values[$key] ?? null)
+            ? (float) $values[$key]
+            : null;
         $length = $number('length_cm');
         $weight = $number('weight_g');
         $condition = $number('condition') ?? $usual;
@@ -65,13 +78,22 @@ final readonly class FishInputs
             throw BadInput::at('length_cm', 'Give a length or a weight.');
         }
         if ($length !== null && $weight !== null) {
-            $condition = 100 * $weight / $length ** 3;
+            $condition = (100 * $weight) / $length ** 3;
             if ($condition < 0.5 || $condition > 3) {
-                throw BadInput::at('weight_g', 'So heavy a fish of this length cannot be: the condition factor would be '.round($condition, 2).', and carp have 1.3 to 1.8.');
+                throw BadInput::at(
+                    'weight_g',
+                    'So heavy a fish of this length cannot be: the condition factor would be ' .
+                        round($condition, 2) .
+                        ', and carp have 1.3 to 1.8.',
+                );
             }
         }
 
-        return ['length_cm' => $length ?? (100 * (float) $weight / $condition) ** (1 / 3), 'weight_g' => $weight, 'condition' => $condition];
+        return [
+            'length_cm' => $length ?? ((100 * (float) $weight) / $condition) ** (1 / 3),
+            'weight_g' => $weight,
+            'condition' => $condition,
+        ];
     }
 
     /**
@@ -90,7 +112,11 @@ final readonly class FishInputs
             throw BadInput::at('count', $there === 1 ? 'There is only one.' : "There are only {$there}.");
         }
 
-        return ['count' => $count, 'happened_on' => Day::read($typed, 'happened_on') ?? self::today($system), 'reason' => is_string($values['reason'] ?? null) ? $values['reason'] : null];
+        return [
+            'count' => $count,
+            'happened_on' => Day::read($typed, 'happened_on') ?? self::today($system),
+            'reason' => is_string($values['reason'] ?? null) ? $values['reason'] : null,
+        ];
     }
 
     private static function count(int $least): Input
@@ -101,12 +127,17 @@ final readonly class FishInputs
     /** @return list<Input> */
     private static function size(): array
     {
-        return [Input::number('length_cm', 'Length', 'cm', 0.5, 130)->optional(), Input::number('weight_g', 'Weight', 'g', 0.01, 100000)->optional()];
+        return [
+            Input::number('length_cm', 'Length', 'cm', 0.5, 130)->optional(),
+            Input::number('weight_g', 'Weight', 'g', 0.01, 100000)->optional(),
+        ];
     }
 
     private static function whole(mixed $count): int
     {
-        return is_numeric($count) && fmod((float) $count, 1.0) <= 0 ? (int) $count : throw BadInput::at('count', 'Fish are counted whole.');
+        return is_numeric($count) && fmod((float) $count, 1.0) <= 0
+            ? (int) $count
+            : throw BadInput::at('count', 'Fish are counted whole.');
     }
 
     private static function today(System $system): string

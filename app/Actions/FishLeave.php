@@ -20,8 +20,14 @@ final readonly class FishLeave
      *
      * @throws BadInput
      */
-    public function leave(string $id, FishGroup $group, string $kind, array $leaving, User $user, ?System $to = null): void
-    {
+    public function leave(
+        string $id,
+        FishGroup $group,
+        string $kind,
+        array $leaving,
+        User $user,
+        ?System $to = null,
+    ): void {
         if ($to !== null && $to->id === $group->system_id) {
             throw BadInput::at('to', 'They are there already.');
         }
@@ -35,8 +41,15 @@ final readonly class FishLeave
                 throw BadInput::at('count', "There are only {$group->count} by now.");
             }
             FishEvent::query()->create([
-                ...$leaving, 'id' => $id, 'site_id' => $group->site_id, 'kind' => $kind, 'from_system_id' => $group->system_id, 'to_system_id' => $to?->id,
-                'group_name' => $group->name, 'mean_weight_g' => Condition::weight($group->length_cm, $group->condition), 'user_id' => $user->id,
+                ...$leaving,
+                'id' => $id,
+                'site_id' => $group->site_id,
+                'kind' => $kind,
+                'from_system_id' => $group->system_id,
+                'to_system_id' => $to?->id,
+                'group_name' => $group->name,
+                'mean_weight_g' => Condition::weight($group->length_cm, $group->condition),
+                'user_id' => $user->id,
             ]);
             $group->count -= $leaving['count'];
             $group->save();
@@ -44,7 +57,11 @@ final readonly class FishLeave
                 return;
             }
             // Fish of the same group that went before are met again; others of the name stay their own.
-            $there = FishGroup::query()->where('system_id', $to->id)->where('name', $group->name)->where('count', '>', 0)->first();
+            $there = FishGroup::query()
+                ->where('system_id', $to->id)
+                ->where('name', $group->name)
+                ->where('count', '>', 0)
+                ->first();
             if ($there !== null && abs($there->length_cm - $group->length_cm) < 0.05 * $group->length_cm) {
                 $there->count += $leaving['count'];
                 $there->save();
@@ -53,8 +70,15 @@ final readonly class FishLeave
             }
             $position = FishGroup::query()->where('system_id', $to->id)->max('position');
             FishGroup::query()->create([
-                'site_id' => $group->site_id, 'system_id' => $to->id, 'name' => $group->name, 'count' => $leaving['count'], 'length_cm' => $group->length_cm, 'condition' => $group->condition,
-                'weight_g' => $group->weight_g, 'arrived_on' => $leaving['happened_on'], 'position' => (is_numeric($position) ? (int) $position : 0) + 1,
+                'site_id' => $group->site_id,
+                'system_id' => $to->id,
+                'name' => $group->name,
+                'count' => $leaving['count'],
+                'length_cm' => $group->length_cm,
+                'condition' => $group->condition,
+                'weight_g' => $group->weight_g,
+                'arrived_on' => $leaving['happened_on'],
+                'position' => (is_numeric($position) ? (int) $position : 0) + 1,
             ]);
         });
     }

@@ -21,6 +21,8 @@ final readonly class Inside
             return null;
         }
 
-        return is_string($typed) && $system->vessels->contains('id', $typed) ? $typed : throw BadInput::at('vessel_id', 'There is no such vessel in this system.');
+        return is_string($typed) && $system->vessels->contains('id', $typed)
+            ? $typed
+            : throw BadInput::at('vessel_id', 'There is no such vessel in this system.');
     }
 }

@@ -22,16 +22,19 @@ use Ironwort\Core\Judge\Reading;
 /** One line of the log bar, from a page or a shell: read, and kept whole or not at all. */
 final readonly class KeepLine
 {
-    public function __construct(private BookVisit $book, private BookChange $changes)
-    {
-    }
+    public function __construct(private BookVisit $book, private BookChange $changes) {}
 
     /** The line as the system's bays and the site's kits give it meaning. */
     public function read(System $system, string $text): LogLine
     {
-        $kits = array_map(static fn (Kit $kit): array => [$kit->unit, $kit->judge()], Kit::inUse($system->site));
+        $kits = array_map(static fn(Kit $kit): array => [$kit->unit, $kit->judge()], Kit::inUse($system->site));
 
-        return LogLine::read($text, array_values($system->vessels->map(static fn (Vessel $vessel): string => $vessel->name)->all()), kits: $kits, altitudeM: $system->site->altitude_m);
+        return LogLine::read(
+            $text,
+            array_values($system->vessels->map(static fn(Vessel $vessel): string => $vessel->name)->all()),
+            kits: $kits,
+            altitudeM: $system->site->altitude_m,
+        );
     }
 
     /**
@@ -44,7 +47,13 @@ final readonly class KeepLine
         if ($line->faults !== []) {
             throw BadInput::at('line', $line->faults[0]->message);
         }
-        if ($line->entries === [] && $line->feedG === null && $line->note === null && $line->changeL === null && $line->changePct === null) {
+        if (
+            $line->entries === [] &&
+            $line->feedG === null &&
+            $line->note === null &&
+            $line->changeL === null &&
+            $line->changePct === null
+        ) {
             throw BadInput::at('line', 'Type at least one reading, as am .5 ph 7.8 t 18.');
         }
         $at = self::when($line->time, $system->site->timezone);
@@ -62,7 +71,10 @@ final readonly class KeepLine
                 Feed::query()->firstOrCreate(['id' => $id], [...$own, 'feed_g' => $line->feedG, 'fed_at' => $at]);
             }
             if ($line->note !== null) {
-                Note::query()->firstOrCreate(['id' => $id], [...$own, 'words' => mb_substr($line->note, 0, 1000), 'seen' => [], 'taken_at' => $at]);
+                Note::query()->firstOrCreate(
+                    ['id' => $id],
+                    [...$own, 'words' => mb_substr($line->note, 0, 1000), 'seen' => [], 'taken_at' => $at],
+                );
             }
             if ($line->changeL !== null || $line->changePct !== null) {
                 $this->changes->fromLine($system, $user, $id, $at, $line);
@@ -75,7 +87,16 @@ final readonly class KeepLine
                 $typed[$entry->reading->parameter->value] = ['typed' => $entry->typed, 'unit' => $entry->unit];
             }
             try {
-                return $this->book->book($id, $system, $user, $at, self::readings($line), $typed, $system->vessels->firstWhere('name', $line->place)?->id, spot: $line->spot);
+                return $this->book->book(
+                    $id,
+                    $system,
+                    $user,
+                    $at,
+                    self::readings($line),
+                    $typed,
+                    $system->vessels->firstWhere('name', $line->place)?->id,
+                    spot: $line->spot,
+                );
             } catch (BadInput $bad) {
                 throw BadInput::at('line', implode(' ', $bad->errors));
             }
@@ -85,7 +106,14 @@ final readonly class KeepLine
     /** @return array<string, Reading> */
     public static function readings(LogLine $line): array
     {
-        return array_column(array_map(static fn (LogEntry $entry): array => [$entry->reading->parameter->value, $entry->reading], $line->entries), 1, 0);
+        return array_column(
+            array_map(
+                static fn(LogEntry $entry): array => [$entry->reading->parameter->value, $entry->reading],
+                $line->entries,
+            ),
+            1,
+            0,
+        );
     }
 
     public static function when(?LogTime $time, string $timezone): Carbon

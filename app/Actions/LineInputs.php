@@ -16,9 +16,7 @@ final readonly class LineInputs
 {
     private const MOST_OF_ONE_FITTING = 100;
 
-    public function __construct(private FittingTable $table)
-    {
-    }
+    public function __construct(private FittingTable $table) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -30,7 +28,7 @@ final readonly class LineInputs
     {
         $errors = [];
         $columns = [...$this->end($system, $typed, 'from', $errors), ...$this->end($system, $typed, 'to', $errors)];
-        if (! in_array($typed['outlet'] ?? '', ['', null, ...Line::OUTLETS], true)) {
+        if (!in_array($typed['outlet'] ?? '', ['', null, ...Line::OUTLETS], true)) {
             $errors['outlet'] = 'Choose how it meets the water.';
         }
         $fittings = $this->fittings($typed['fittings'] ?? [], $errors);
@@ -45,24 +43,47 @@ final readonly class LineInputs
             $errors += $bad->errors;
         }
         $words = [];
-        foreach (['intake' => [Line::INTAKES, 'from_vessel_id'], 'spot' => [Line::SPOTS, null], 'aim' => [Line::AIMS, 'to_vessel_id'], 'leads_to' => [Line::WASTES, 'outside']] as $key => [$allowed, $needs]) {
+        foreach (
+            [
+                'intake' => [Line::INTAKES, 'from_vessel_id'],
+                'spot' => [Line::SPOTS, null],
+                'aim' => [Line::AIMS, 'to_vessel_id'],
+                'leads_to' => [Line::WASTES, 'outside'],
+            ]
+            as $key => [$allowed, $needs]
+        ) {
             $word = $typed[$key] ?? '';
-            if (! in_array($word, ['', null, ...$allowed], true)) {
+            if (!in_array($word, ['', null, ...$allowed], true)) {
                 $errors[$key] = 'Choose one from the list.';
             }
-            $fits = $needs === null || ($needs === 'outside' ? ($typed['to'] ?? '') === 'outside' : $columns[$needs] !== null);
+            $fits =
+                $needs === null ||
+                ($needs === 'outside' ? ($typed['to'] ?? '') === 'outside' : $columns[$needs] !== null);
             $words[$key] = $fits && $word !== '' ? $word : null;
         }
         $words['three_way_id'] = $this->partner($system, $id, $typed, $columns, $errors);
-        if ($words['three_way_id'] !== null && ! isset($values['valve_open_pct'])) {
+        if ($words['three_way_id'] !== null && !isset($values['valve_open_pct'])) {
             $errors['valve_open_pct'] = 'A three-way valve has an opening: how much of it is this line\'s?';
         }
         if ($errors !== []) {
             throw new BadInput($errors);
         }
 
-        return [...$words, 'within_reach' => ($typed['within_reach'] ?? 'yes') !== 'no', 'valve_open_pct' => null, 'ends_above_mm' => 0.0, ...$columns, ...$values, 'fittings' => $fittings, 'check_valve' => Yes::said($typed['check_valve'] ?? null), 'guarded' => Yes::said($typed['guarded'] ?? null),
-            'outlet' => $columns['to_vessel_id'] !== null && in_array($typed['outlet'] ?? null, Line::OUTLETS, true) ? $typed['outlet'] : null];
+        return [
+            ...$words,
+            'within_reach' => ($typed['within_reach'] ?? 'yes') !== 'no',
+            'valve_open_pct' => null,
+            'ends_above_mm' => 0.0,
+            ...$columns,
+            ...$values,
+            'fittings' => $fittings,
+            'check_valve' => Yes::said($typed['check_valve'] ?? null),
+            'guarded' => Yes::said($typed['guarded'] ?? null),
+            'outlet' =>
+                $columns['to_vessel_id'] !== null && in_array($typed['outlet'] ?? null, Line::OUTLETS, true)
+                    ? $typed['outlet']
+                    : null,
+        ];
     }
 
     /**
@@ -75,13 +96,17 @@ final readonly class LineInputs
     private function partner(System $system, string $id, array $typed, array $columns, array &$errors): ?string
     {
         $key = $typed['three_way_id'] ?? null;
-        if (! is_string($key) || $key === '') {
+        if (!is_string($key) || $key === '') {
             return null;
         }
-        $partner = $system->lines->first(static fn (Line $line): bool => $line->id === $key && $line->id !== $id);
-        if (! $partner instanceof Line) {
+        $partner = $system->lines->first(static fn(Line $line): bool => $line->id === $key && $line->id !== $id);
+        if (!($partner instanceof Line)) {
             $errors['three_way_id'] = 'There is no such line here.';
-        } elseif ($partner->to_pump_id !== ($columns['to_pump_id'] ?? null) || $partner->to_stage_id !== ($columns['to_stage_id'] ?? null) || $partner->to()->id === '') {
+        } elseif (
+            $partner->to_pump_id !== ($columns['to_pump_id'] ?? null) ||
+            $partner->to_stage_id !== ($columns['to_stage_id'] ?? null) ||
+            $partner->to()->id === ''
+        ) {
             $errors['three_way_id'] = "{$partner->name} does not come to the same place.";
         }
 
@@ -99,7 +124,9 @@ final readonly class LineInputs
             return;
         }
         (clone $others)->where('id', '<>', $line->three_way_id)->update(['three_way_id' => null]);
-        Line::query()->whereKey($line->three_way_id)->update(['three_way_id' => $id, 'valve_open_pct' => 100 - (float) $line->valve_open_pct]);
+        Line::query()
+            ->whereKey($line->three_way_id)
+            ->update(['three_way_id' => $id, 'valve_open_pct' => 100 - (float) $line->valve_open_pct]);
     }
 
     /**
@@ -120,10 +147,10 @@ final readonly class LineInputs
         $known = match ($kind) {
             'vessel' => $system->vessels->contains('id', $id),
             'stage' => $system->stages->contains('id', $id),
-            'pump' => $system->pumps->contains(static fn ($pump): bool => $pump->id === $id && $pump->circulates()),
+            'pump' => $system->pumps->contains(static fn($pump): bool => $pump->id === $id && $pump->circulates()),
             default => false,
         };
-        if (! $known) {
+        if (!$known) {
             $errors[$end] = $end === 'from' ? 'Say where the line begins.' : 'Say where the line leads.';
 
             return $columns;
@@ -145,9 +172,13 @@ final readonly class LineInputs
             if ($id === '' && $count === '') {
                 continue;
             }
-            if (! isset($this->table->ks[$id])) {
+            if (!isset($this->table->ks[$id])) {
                 $errors["fittings.{$i}.id"] = 'Choose a fitting from the list.';
-            } elseif (preg_match('/^\d{1,3}$/', $count) !== 1 || (int) $count < 1 || (int) $count > self::MOST_OF_ONE_FITTING) {
+            } elseif (
+                preg_match('/^\d{1,3}$/', $count) !== 1 ||
+                (int) $count < 1 ||
+                (int) $count > self::MOST_OF_ONE_FITTING
+            ) {
                 $errors["fittings.{$i}.count"] = 'How many? A whole number from 1 to 100.';
             } else {
                 $counts[$id] = ($counts[$id] ?? 0) + (int) $count;

@@ -16,9 +16,7 @@ use Ironwort\Core\Flow\PumpDutyCalculator;
 /** The form of one pump: a curve for a water pump, a rated flow for a circulator, air for an air pump. */
 final readonly class PumpInputs
 {
-    public function __construct(private Registry $registry)
-    {
-    }
+    public function __construct(private Registry $registry) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -29,10 +27,16 @@ final readonly class PumpInputs
     public function read(System $system, array $typed): array
     {
         $kind = $typed['kind'] ?? null;
-        if (! is_string($kind) || ! in_array($kind, Pump::KINDS, true)) {
+        if (!is_string($kind) || !in_array($kind, Pump::KINDS, true)) {
             throw BadInput::at('kind', 'Say what kind of pump it is.');
         }
-        $curve = Input::rows('curve', 'Curve', [Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7), Input::number('head_m', 'Head', 'm', 0, 200)], 2, 30);
+        $curve = Input::rows(
+            'curve',
+            'Curve',
+            [Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7), Input::number('head_m', 'Head', 'm', 0, 200)],
+            2,
+            30,
+        );
         $inputs = [
             Input::number('power_w', 'Power', 'W', 0, 1e6),
             Input::text('circuit', 'Circuit', 40)->optional(),
@@ -40,10 +44,16 @@ final readonly class PumpInputs
                 'water' => [$curve],
                 'circulator' => [Input::number('rated_l_h', 'Rated flow', 'L/h', 1, 1e7)],
                 'airlift' => [
-                    Input::number('air_l_min', 'Air', 'L/min', 0.1, 5000), Input::number('submergence_m', 'Depth of the air inlet', 'm', 0.05, 20),
-                    Input::number('lift_m', 'Lift above the water', 'm', 0, 5), Input::number('riser_mm', 'Bore of the riser', 'mm', 8, 300),
+                    Input::number('air_l_min', 'Air', 'L/min', 0.1, 5000),
+                    Input::number('submergence_m', 'Depth of the air inlet', 'm', 0.05, 20),
+                    Input::number('lift_m', 'Lift above the water', 'm', 0, 5),
+                    Input::number('riser_mm', 'Bore of the riser', 'mm', 8, 300),
                 ],
-                default => [Input::number('air_l_min', 'Air', 'L/min', 0.1, 1e5), Input::choice('diffuser', 'Lets it out through', ['stone', 'fine'])->optional(), Input::number('depth_m', 'At a depth of', 'm', 0.05, 10)->optional()],
+                default => [
+                    Input::number('air_l_min', 'Air', 'L/min', 0.1, 1e5),
+                    Input::choice('diffuser', 'Lets it out through', ['stone', 'fine'])->optional(),
+                    Input::number('depth_m', 'At a depth of', 'm', 0.05, 10)->optional(),
+                ],
             },
         ];
         $values = (new TypedInputs($inputs))->read($this->withoutEmptyPoints($typed));
@@ -55,15 +65,39 @@ final readonly class PumpInputs
             PumpDutyCalculator::curve($this->rows($curve, $values));
         }
 
-        return ['curve' => null, 'rated_l_h' => null, 'air_l_min' => null, 'submergence_m' => null, 'lift_m' => null, 'riser_mm' => null, 'diffuser' => null, 'depth_m' => null, 'circuit' => null, ...$values, 'vessel_id' => $inside, 'kind' => $kind, 'running' => Yes::said($typed['running'] ?? true)];
+        return [
+            'curve' => null,
+            'rated_l_h' => null,
+            'air_l_min' => null,
+            'submergence_m' => null,
+            'lift_m' => null,
+            'riser_mm' => null,
+            'diffuser' => null,
+            'depth_m' => null,
+            'circuit' => null,
+            ...$values,
+            'vessel_id' => $inside,
+            'kind' => $kind,
+            'running' => Yes::said($typed['running'] ?? true),
+        ];
     }
 
     /** @param  array<string, mixed>  $values */
     private function refuseWhatLiftsNothing(array $values): void
     {
-        $flow = $this->registry->run('flow.airlift', ['air_l_min' => $values['air_l_min'], 'submergence_m' => $values['submergence_m'], 'lift_m' => $values['lift_m'], 'bore_mm' => $values['riser_mm']])->number('flow_l_h');
+        $flow = $this->registry
+            ->run('flow.airlift', [
+                'air_l_min' => $values['air_l_min'],
+                'submergence_m' => $values['submergence_m'],
+                'lift_m' => $values['lift_m'],
+                'bore_mm' => $values['riser_mm'],
+            ])
+            ->number('flow_l_h');
         if ($flow <= 0) {
-            throw BadInput::at('lift_m', 'So much air cannot lift water this high: more air, a deeper inlet or less lift.');
+            throw BadInput::at(
+                'lift_m',
+                'So much air cannot lift water this high: more air, a deeper inlet or less lift.',
+            );
         }
     }
 
@@ -74,7 +108,13 @@ final readonly class PumpInputs
     private function withoutEmptyPoints(array $typed): array
     {
         if (is_array($typed['curve'] ?? null)) {
-            $typed['curve'] = array_values(array_filter($typed['curve'], static fn (mixed $row): bool => is_array($row) && implode('', array_filter($row, is_scalar(...))) !== ''));
+            $typed['curve'] = array_values(
+                array_filter(
+                    $typed['curve'],
+                    static fn(mixed $row): bool => is_array($row) &&
+                        implode('', array_filter($row, is_scalar(...))) !== '',
+                ),
+            );
         }
 
         return $typed;

@@ -32,13 +32,18 @@ final class ReadTypedReadings
                 continue;
             }
             $parameter = Parameter::tryFrom($key);
-            if ($parameter === null || ! in_array($parameter, Parameter::measured(), true)) {
+            if ($parameter === null || !in_array($parameter, Parameter::measured(), true)) {
                 $this->errors["readings.{$key}"] = 'This is not something that is tested here.';
 
                 continue;
             }
             try {
-                $this->readings[$key] = TypedReading::read($parameter, $typed, $row['unit'] ?? null, self::kit($kits[$key] ?? null, $row['unit'] ?? null));
+                $this->readings[$key] = TypedReading::read(
+                    $parameter,
+                    $typed,
+                    $row['unit'] ?? null,
+                    self::kit($kits[$key] ?? null, $row['unit'] ?? null),
+                );
             } catch (UnreadableReading $fault) {
                 $this->errors["readings.{$key}"] = $fault->getMessage();
             }

@@ -20,21 +20,39 @@ final readonly class ShutOffBay
     public function shut(System $system, Vessel $vessel, User $user): void
     {
         $lines = CutOff::lines($system, $vessel);
-        $open = array_filter($lines, static fn (Line $line): bool => $line->valve_open_pct === null);
+        $open = array_filter($lines, static fn(Line $line): bool => $line->valve_open_pct === null);
         if ($open !== []) {
-            throw BadInput::at('id', "{$vessel->name} cannot be shut off: ".implode(', ', array_map(static fn (Line $line): string => $line->name, $open)).(count($open) === 1 ? ' has' : ' have').' no valve.');
+            throw BadInput::at(
+                'id',
+                "{$vessel->name} cannot be shut off: " .
+                    implode(', ', array_map(static fn(Line $line): string => $line->name, $open)) .
+                    (count($open) === 1 ? ' has' : ' have') .
+                    ' no valve.',
+            );
         }
         if ($lines === []) {
             throw BadInput::at('id', "No line leads to {$vessel->name}: there is nothing to shut.");
         }
         DB::transaction(static function () use ($system, $vessel, $user, $lines): void {
-            $already = ShutOff::query()->where('vessel_id', $vessel->id)->whereNull('opened_at')->lockForUpdate()->exists();
+            $already = ShutOff::query()
+                ->where('vessel_id', $vessel->id)
+                ->whereNull('opened_at')
+                ->lockForUpdate()
+                ->exists();
             if ($already) {
                 return;
             }
             ShutOff::query()->create([
-                'site_id' => $system->site_id, 'system_id' => $system->id, 'vessel_id' => $vessel->id, 'user_id' => $user->id, 'shut_at' => now(),
-                'openings' => array_column(array_map(static fn (Line $line): array => [$line->id, $line->valve_open_pct], $lines), 1, 0),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'vessel_id' => $vessel->id,
+                'user_id' => $user->id,
+                'shut_at' => now(),
+                'openings' => array_column(
+                    array_map(static fn(Line $line): array => [$line->id, $line->valve_open_pct], $lines),
+                    1,
+                    0,
+                ),
             ]);
             foreach ($lines as $line) {
                 $line->valve_open_pct = 0.0;
@@ -54,7 +72,10 @@ final readonly class ShutOffBay
                     $line->save();
                 }
             }
-            ShutOff::query()->where('vessel_id', $vessel->id)->whereNull('opened_at')->update(['opened_at' => now()->format('Y-m-d H:i:s.uP')]);
+            ShutOff::query()
+                ->where('vessel_id', $vessel->id)
+                ->whereNull('opened_at')
+                ->update(['opened_at' => now()->format('Y-m-d H:i:s.uP')]);
         });
     }
 }

@@ -13,11 +13,15 @@ use Ironwort\Core\Calc\Registry;
 /** The form of one filter stage, checked by the very inputs that the capacity takes. */
 final readonly class StageInputs
 {
-    private const ANY_WATER = ['temp_c' => 20, 'ph' => 7.5, 'do_in_mg_l' => 7, 'tan_mg_l' => 0.25, 'alkalinity_mg_l' => 100];
+    private const ANY_WATER = [
+        'temp_c' => 20,
+        'ph' => 7.5,
+        'do_in_mg_l' => 7,
+        'tan_mg_l' => 0.25,
+        'alkalinity_mg_l' => 100,
+    ];
 
-    public function __construct(private Registry $registry)
-    {
-    }
+    public function __construct(private Registry $registry) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -28,26 +32,58 @@ final readonly class StageInputs
     public function read(System $system, array $typed): array
     {
         $more = [
-            'vessel_id' => Inside::vessel($system, $typed['vessel_id'] ?? null), 'since' => Day::read($typed, 'since'), 'cleaned_on' => Day::read($typed, 'cleaned_on'),
-            'bypassable' => Yes::said($typed['bypassable'] ?? null), 'bypassed' => Yes::said($typed['bypassed'] ?? null),
+            'vessel_id' => Inside::vessel($system, $typed['vessel_id'] ?? null),
+            'since' => Day::read($typed, 'since'),
+            'cleaned_on' => Day::read($typed, 'cleaned_on'),
+            'bypassable' => Yes::said($typed['bypassable'] ?? null),
+            'bypassed' => Yes::said($typed['bypassed'] ?? null),
         ];
-        if ($more['bypassed'] && ! $more['bypassable']) {
+        if ($more['bypassed'] && !$more['bypassable']) {
             throw BadInput::at('bypassed', 'It has no bypass.');
         }
         $values = (new TypedInputs([...$this->fields(), ...self::hydraulics()]))->read($typed);
-        $row = array_diff_key($values, array_flip(array_map(static fn (Input $input): string => $input->key, self::hydraulics())));
+        $row = array_diff_key(
+            $values,
+            array_flip(array_map(static fn(Input $input): string => $input->key, self::hydraulics())),
+        );
         try {
             $this->registry->run('filter.capacity', [...self::ANY_WATER, 'stages' => [$row]]);
         } catch (BadInput $bad) {
-            throw new BadInput(array_combine(
-                array_map(static fn (string $key): string => str_replace('stages.0.', '', $key), array_keys($bad->errors)),
-                array_values($bad->errors),
-            ));
+            throw new BadInput(
+                array_combine(
+                    array_map(
+                        static fn(string $key): string => str_replace('stages.0.', '', $key),
+                        array_keys($bad->errors),
+                    ),
+                    array_values($bad->errors),
+                ),
+            );
         }
 
         $lamp = $row['kind'] === 'uv' ? $this->lamp($typed) : [];
 
-        return ['lamp_w' => null, 'lamp_fitted_on' => null, 'sleeve_wiped_on' => null, ...$lamp, 'medium' => null, 'area_m2_m3' => null, 'branch' => null, 'media_l' => 0, 'air_l_min' => 0, 'maturity_pct' => null, 'fouling_pct' => null, 'loss_mm' => 20, 'rim_mm' => null, 'may_drop_mm' => null, 'water_l' => null, 'plan_m2' => null, 'fed' => null, ...$values, ...$more, 'fouling_seen_on' => isset($values['fouling_pct']) ? now()->toDateString() : null];
+        return [
+            'lamp_w' => null,
+            'lamp_fitted_on' => null,
+            'sleeve_wiped_on' => null,
+            ...$lamp,
+            'medium' => null,
+            'area_m2_m3' => null,
+            'branch' => null,
+            'media_l' => 0,
+            'air_l_min' => 0,
+            'maturity_pct' => null,
+            'fouling_pct' => null,
+            'loss_mm' => 20,
+            'rim_mm' => null,
+            'may_drop_mm' => null,
+            'water_l' => null,
+            'plan_m2' => null,
+            'fed' => null,
+            ...$values,
+            ...$more,
+            'fouling_seen_on' => isset($values['fouling_pct']) ? now()->toDateString() : null,
+        ];
     }
 
     /**
@@ -56,7 +92,9 @@ final readonly class StageInputs
      */
     private function lamp(array $typed): array
     {
-        $values = (new TypedInputs([Input::number('lamp_w', 'Lamp', 'W', 1, 5000)->optional()]))->read(['lamp_w' => $typed['lamp_w'] ?? null]);
+        $values = (new TypedInputs([Input::number('lamp_w', 'Lamp', 'W', 1, 5000)->optional()]))->read([
+            'lamp_w' => $typed['lamp_w'] ?? null,
+        ]);
         $errors = [];
         foreach (['lamp_fitted_on', 'sleeve_wiped_on'] as $key) {
             try {

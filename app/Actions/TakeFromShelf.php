@@ -22,7 +22,12 @@ final readonly class TakeFromShelf
         }
         $taken = $held->amount === null ? null : min($held->amount, $dose->amount);
         $dose->forceFill(['good_id' => $held->id, 'from_shelf' => $taken])->save();
-        $held->fill(['amount' => $held->amount === null ? null : $held->amount - (float) $taken, 'opened_on' => $held->opened_on ?? now()->toDateString()])->save();
+        $held
+            ->fill([
+                'amount' => $held->amount === null ? null : $held->amount - (float) $taken,
+                'opened_on' => $held->opened_on ?? now()->toDateString(),
+            ])
+            ->save();
     }
 
     /** What is put in without being a dose: a charge, or what the new water of a change lacked. */
@@ -30,7 +35,12 @@ final readonly class TakeFromShelf
     {
         $good = Good::inUse($siteId, $kind);
         if ($good !== null && $good->unit === $unit && $good->amount !== null) {
-            $good->fill(['amount' => max(0.0, $good->amount - $amount), 'opened_on' => $good->opened_on ?? now()->toDateString()])->save();
+            $good
+                ->fill([
+                    'amount' => max(0.0, $good->amount - $amount),
+                    'opened_on' => $good->opened_on ?? now()->toDateString(),
+                ])
+                ->save();
         }
     }
 

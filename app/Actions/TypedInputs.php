@@ -18,9 +18,7 @@ use Ironwort\Core\Measure\UnreadableNumber;
 final readonly class TypedInputs
 {
     /** @param  list<Input>  $inputs */
-    public function __construct(private array $inputs)
-    {
-    }
+    public function __construct(private array $inputs) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -59,12 +57,14 @@ final readonly class TypedInputs
                 try {
                     $value = TypedNumber::read($value)->value;
                 } catch (UnreadableNumber $fault) {
-                    $errors[$path.$input->key] = $fault->getMessage();
+                    $errors[$path . $input->key] = $fault->getMessage();
                 }
             }
             if ($input->type === InputType::Rows && is_array($value)) {
                 foreach ($value as $i => $row) {
-                    $value[$i] = is_array($row) ? self::convert($input->fields, $row, "{$path}{$input->key}.{$i}.", $errors) : $row;
+                    $value[$i] = is_array($row)
+                        ? self::convert($input->fields, $row, "{$path}{$input->key}.{$i}.", $errors)
+                        : $row;
                 }
             }
             $values[$input->key] = $value;

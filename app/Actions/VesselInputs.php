@@ -12,9 +12,7 @@ use Ironwort\Core\Calc\Registry;
 /** The form of one vessel: its shape by the very inputs that its volume takes, and what there is at its top. */
 final readonly class VesselInputs
 {
-    public function __construct(private Registry $registry)
-    {
-    }
+    public function __construct(private Registry $registry) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -67,8 +65,18 @@ final readonly class VesselInputs
         }
 
         return [
-            'level_mm' => 0.0, 'may_fall_mm' => null, 'shade' => 'none', 'stones_m2' => 0.0, 'silt_m2' => 0.0, 'plants_m2' => 0.0, ...$columns, ...$more,
-            'netted' => Yes::said($typed['netted'] ?? null), 'overflow' => Yes::said($typed['overflow'] ?? null), 'float_valve' => Yes::said($typed['float_valve'] ?? null), 'invertebrates' => Yes::said($typed['invertebrates'] ?? null),
+            'level_mm' => 0.0,
+            'may_fall_mm' => null,
+            'shade' => 'none',
+            'stones_m2' => 0.0,
+            'silt_m2' => 0.0,
+            'plants_m2' => 0.0,
+            ...$columns,
+            ...$more,
+            'netted' => Yes::said($typed['netted'] ?? null),
+            'overflow' => Yes::said($typed['overflow'] ?? null),
+            'float_valve' => Yes::said($typed['float_valve'] ?? null),
+            'invertebrates' => Yes::said($typed['invertebrates'] ?? null),
         ];
     }
 }

@@ -12,6 +12,9 @@ final readonly class WithdrawVisit
 {
     public function withdraw(Visit $visit, User $user): void
     {
-        Visit::query()->whereKey($visit->id)->whereNull('withdrawn_at')->update(['withdrawn_at' => now(), 'withdrawn_by' => $user->id]);
+        Visit::query()
+            ->whereKey($visit->id)
+            ->whereNull('withdrawn_at')
+            ->update(['withdrawn_at' => now(), 'withdrawn_by' => $user->id]);
     }
 }

@@ -26,9 +26,7 @@ use Ironwort\Core\Measure\UnreadableNumber;
 /** A bench with what the book knows filled in, what was typed over it, and the answer as far as there is one. */
 final readonly class BenchReport
 {
-    public function __construct(private Registry $registry, private BenchContext $context)
-    {
-    }
+    public function __construct(private Registry $registry, private BenchContext $context) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -37,7 +35,10 @@ final readonly class BenchReport
      */
     public function of(Bench $bench, System $system, LatestWater $water, array $typed, array $fixed = []): array
     {
-        $known = array_diff_key([...$this->context->of($system, $water), ...$this->labels($fixed)], array_flip($bench->asked));
+        $known = array_diff_key(
+            [...$this->context->of($system, $water), ...$this->labels($fixed)],
+            array_flip($bench->asked),
+        );
         $fixed = array_diff_key($fixed, array_flip($bench->fields));
         $inputs = array_column($this->registry->named($bench->calculator)->inputs(), null, 'key');
         $values = $errors = $origins = $fields = [];
@@ -49,14 +50,20 @@ final readonly class BenchReport
             $touched = $touched || $text !== '';
             $from = 'to be typed';
             $offered = array_column(self::choices($bench, $input), 'value');
-            // What stands there unless something is typed: the default where it is offered, or the only choice there is.
-            $standing = $offered === [] || in_array($input->default, $offered, true) ? $input->default : (count($offered) === 1 && $input->default !== null ? $offered[0] : null);
+            // What stands there unless something is typed: the default where it is offered, or the only choice there
+            // is.
+            $standing =
+                $offered === [] || in_array($input->default, $offered, true)
+                    ? $input->default
+                    : (count($offered) === 1 && $input->default !== null
+                        ? $offered[0]
+                        : null);
             $shown = null;
             if ($text !== '') {
                 try {
                     $values[$key] = self::read($input, $parameter, $text);
                     $from = 'typed';
-                } catch (UnreadableNumber|UnreadableReading $fault) {
+                } catch (UnreadableNumber | UnreadableReading $fault) {
                     $errors[$key] = $fault->getMessage();
                 }
             } elseif (isset($known[$key])) {
@@ -71,15 +78,25 @@ final readonly class BenchReport
                 if (in_array($key, $bench->asked, true) && $input->allowed !== []) {
                     $values[$key] = $standing;
                 }
-            } elseif (! $input->required) {
+            } elseif (!$input->required) {
                 $from = '';
             }
             $fields[$key] = [
-                'key' => $key, 'label' => str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label), 'unit' => $parameter === null ? $input->unit : $parameter->symbol(), 'choices' => self::choices($bench, $input), 'value' => $shown, 'from' => $from, 'filled' => ! in_array($key, $bench->asked, true) && (isset($known[$key]) || $standing !== null), 'needed' => ($input->required || ($input->default !== null && $standing === null)) && ! isset($values[$key]) && $text === '',
+                'key' => $key,
+                'label' => str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label),
+                'unit' => $parameter === null ? $input->unit : $parameter->symbol(),
+                'choices' => self::choices($bench, $input),
+                'value' => $shown,
+                'from' => $from,
+                'filled' => !in_array($key, $bench->asked, true) && (isset($known[$key]) || $standing !== null),
+                'needed' =>
+                    ($input->required || ($input->default !== null && $standing === null)) &&
+                    !isset($values[$key]) &&
+                    $text === '',
             ];
         }
         $result = null;
-        $missing = array_filter($fields, static fn (array $field): bool => $field['needed']);
+        $missing = array_filter($fields, static fn(array $field): bool => $field['needed']);
         if ($errors === [] && $missing === []) {
             try {
                 $values = [...$fixed, ...$values];
@@ -88,13 +105,23 @@ final readonly class BenchReport
                 $errors = $bad->errors;
             }
         }
-        $refused = $result !== null && $bench->dangerRefuses && array_filter($result->cautions, static fn (Caution $caution): bool => $caution->level === Level::Danger) !== [];
+        $refused =
+            $result !== null &&
+            $bench->dangerRefuses &&
+            array_filter($result->cautions, static fn(Caution $caution): bool => $caution->level === Level::Danger) !==
+                [];
 
         return [
-            'name' => $bench->name, 'title' => $bench->title, 'fields' => array_values($fields), 'errors' => (object) ($touched || $missing === [] ? $errors : []),
-            'missing' => array_values(array_map(static fn (array $field): string => $field['label'], $missing)),
-            'refused' => $refused, 'figures' => $result === null ? [] : $this->figures($bench, $result, $values, $origins, $refused),
-            'input' => (object) $values, 'measure' => $result === null || $refused ? null : self::measure($bench, $result), 'steps' => $result === null || $refused ? [] : self::steps($result),
+            'name' => $bench->name,
+            'title' => $bench->title,
+            'fields' => array_values($fields),
+            'errors' => (object) ($touched || $missing === [] ? $errors : []),
+            'missing' => array_values(array_map(static fn(array $field): string => $field['label'], $missing)),
+            'refused' => $refused,
+            'figures' => $result === null ? [] : $this->figures($bench, $result, $values, $origins, $refused),
+            'input' => (object) $values,
+            'measure' => $result === null || $refused ? null : self::measure($bench, $result),
+            'steps' => $result === null || $refused ? [] : self::steps($result),
             'cautions' => $result === null ? [] : $result->toArray()['cautions'],
         ];
     }
@@ -109,9 +136,17 @@ final readonly class BenchReport
         $figures = [];
         foreach ($bench->figures as $key => [$label, $unit]) {
             $amount = in_array($unit, ['g', 'mL', 'kg'], true);
-            if (is_numeric($result->figures[$key] ?? null) && ! ($refused && $amount)) {
+            if (is_numeric($result->figures[$key] ?? null) && !($refused && $amount)) {
                 $parameter = Parameter::tryFrom($key);
-                $figures[] = (new Figure($label, $parameter === null ? $result->number($key) : $parameter->shown($result->number($key)), $unit === '' ? null : $unit, $bench->calculator, $key, $values, $origins))->toArray();
+                $figures[] = (new Figure(
+                    $label,
+                    $parameter === null ? $result->number($key) : $parameter->shown($result->number($key)),
+                    $unit === '' ? null : $unit,
+                    $bench->calculator,
+                    $key,
+                    $values,
+                    $origins,
+                ))->toArray();
             }
         }
 
@@ -129,7 +164,16 @@ final readonly class BenchReport
         $known = [];
         foreach ($fixed as $key => $value) {
             if (is_float($value) || is_string($value)) {
-                $known[$key] = [$value, new Origin($key, 'Label', is_float($value) ? Say::number($value) : $value, 'typed', 'from the shelf')];
+                $known[$key] = [
+                    $value,
+                    new Origin(
+                        $key,
+                        'Label',
+                        is_float($value) ? Say::number($value) : $value,
+                        'typed',
+                        'from the shelf',
+                    ),
+                ];
             }
         }
 
@@ -142,7 +186,9 @@ final readonly class BenchReport
         foreach ($bench->figures as $key => [$label, $unit]) {
             $value = $result->figures[$key] ?? null;
             if (is_numeric($value) && (float) $value > 0 && in_array($unit, ['g', 'mL'], true)) {
-                return $unit === 'g' ? Measures::grams((float) $value, str_contains($bench->name, 'salt')) : Measures::millilitres((float) $value);
+                return $unit === 'g'
+                    ? Measures::grams((float) $value, str_contains($bench->name, 'salt'))
+                    : Measures::millilitres((float) $value);
             }
         }
 
@@ -154,14 +200,33 @@ final readonly class BenchReport
     {
         $schedule = $result->figures['schedule'] ?? null;
         if (is_array($schedule) && count($schedule) > 1) {
-            return array_values(array_map(static fn (mixed $row): string => is_array($row) && is_numeric($row['hour'] ?? null) && is_numeric($row['dose_g'] ?? null) ? 'After '.Say::number((float) $row['hour']).' h: '.Measures::grams((float) $row['dose_g'], true) : '', $schedule));
+            return array_values(
+                array_map(
+                    static fn(mixed $row): string => is_array($row) &&
+                    is_numeric($row['hour'] ?? null) &&
+                    is_numeric($row['dose_g'] ?? null)
+                        ? 'After ' .
+                            Say::number((float) $row['hour']) .
+                            ' h: ' .
+                            Measures::grams((float) $row['dose_g'], true)
+                        : '',
+                    $schedule,
+                ),
+            );
         }
         $steps = $result->figures['steps'] ?? null;
-        if (! is_array($steps) || count($steps) < 2) {
+        if (!is_array($steps) || count($steps) < 2) {
             return [];
         }
 
-        return array_map(static fn (int $i, mixed $grams): string => 'Step '.($i + 1).': '.(is_numeric($grams) ? Measures::grams((float) $grams) : ''), array_keys(array_values($steps)), array_values($steps));
+        return array_map(
+            static fn(int $i, mixed $grams): string => 'Step ' .
+                ($i + 1) .
+                ': ' .
+                (is_numeric($grams) ? Measures::grams((float) $grams) : ''),
+            array_keys(array_values($steps)),
+            array_values($steps),
+        );
     }
 
     /** The reading a key is of, so that it is typed and shown in the keeper's unit. */
@@ -179,9 +244,18 @@ final readonly class BenchReport
     private static function choices(Bench $bench, Input $input): array
     {
         // Where a bench names only some of them, only those can be chosen.
-        $allowed = $bench->asked !== [] && array_intersect($input->allowed, array_keys($bench->words)) !== [] ? array_values(array_intersect($input->allowed, array_keys($bench->words))) : $input->allowed;
+        $allowed =
+            $bench->asked !== [] && array_intersect($input->allowed, array_keys($bench->words)) !== []
+                ? array_values(array_intersect($input->allowed, array_keys($bench->words)))
+                : $input->allowed;
 
-        return array_map(static fn (string $id): array => ['value' => $id, 'label' => $bench->words[$id] ?? str_replace('_', ' ', $id)], $allowed);
+        return array_map(
+            static fn(string $id): array => [
+                'value' => $id,
+                'label' => $bench->words[$id] ?? str_replace('_', ' ', $id),
+            ],
+            $allowed,
+        );
     }
 
     /** @throws UnreadableNumber|UnreadableReading */

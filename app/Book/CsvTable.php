@@ -14,23 +14,28 @@ final readonly class CsvTable
      * @param  list<string>  $head
      * @param  list<list<string>>  $rows
      */
-    private function __construct(public array $head, public array $rows)
-    {
-    }
+    private function __construct(public array $head, public array $rows) {}
 
     public static function read(string $text): self
     {
         $text = (string) preg_replace('/^\xEF\xBB\xBF/', '', $text);
-        if (! mb_check_encoding($text, 'UTF-8')) {
+        if (!mb_check_encoding($text, 'UTF-8')) {
             $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
         }
         $first = strtok($text, "\r\n");
-        $counts = array_map(static fn (string $mark): int => substr_count((string) $first, $mark), [',' => ',', ';' => ';', "\t" => "\t"]);
+        $counts = array_map(static fn(string $mark): int => substr_count((string) $first, $mark), [
+            ',' => ',',
+            ';' => ';',
+            "\t" => "\t",
+        ]);
         arsort($counts);
         $rows = self::rows($text, (string) array_key_first($counts));
         $head = array_map(trim(...), array_shift($rows) ?? []);
 
-        return new self($head, array_values(array_filter($rows, static fn (array $row): bool => trim(implode('', $row)) !== '')));
+        return new self(
+            $head,
+            array_values(array_filter($rows, static fn(array $row): bool => trim(implode('', $row)) !== '')),
+        );
     }
 
     /** One field as RFC 4180 writes it. */
@@ -38,7 +43,7 @@ final readonly class CsvTable
     {
         $text = (string) $value;
 
-        return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+        return preg_match('/[",\r\n]/', $text) === 1 ? '"' . str_replace('"', '""', $text) . '"' : $text;
     }
 
     /** @return list<list<string>> */

@@ -25,8 +25,42 @@ final readonly class WholeBook
 
     /** In the order in which they can be written again: what is referred to comes first. */
     private const TABLES = [
-        'sites', 'users', 'waters', 'water_tests', 'kits', 'systems', 'vessels', 'stages', 'pumps', 'lines', 'shut_offs', 'fish_groups', 'fish_measures', 'fish_events', 'feed_figures', 'feeds',
-        'visits', 'readings', 'notes', 'photos', 'changes', 'trickles', 'goods', 'courses', 'doses', 'charges', 'volume_measures', 'volume_choices', 'setbacks', 'filter_tests', 'what_ifs', 'own_limits', 'school_choices', 'test_plans', 'probe_readings', 'probe_sums',
+        'sites',
+        'users',
+        'waters',
+        'water_tests',
+        'kits',
+        'systems',
+        'vessels',
+        'stages',
+        'pumps',
+        'lines',
+        'shut_offs',
+        'fish_groups',
+        'fish_measures',
+        'fish_events',
+        'feed_figures',
+        'feeds',
+        'visits',
+        'readings',
+        'notes',
+        'photos',
+        'changes',
+        'trickles',
+        'goods',
+        'courses',
+        'doses',
+        'charges',
+        'volume_measures',
+        'volume_choices',
+        'setbacks',
+        'filter_tests',
+        'what_ifs',
+        'own_limits',
+        'school_choices',
+        'test_plans',
+        'probe_readings',
+        'probe_sums',
     ];
 
     /** Columns that refer to another row of their own table, written in a second round. */
@@ -34,14 +68,12 @@ final readonly class WholeBook
 
     private const CHUNK = 500;
 
-    public function __construct(private ReadingsCsv $csv)
-    {
-    }
+    public function __construct(private ReadingsCsv $csv) {}
 
     /** @return array<string, int> rows by table */
     public function export(Site $site, string $file): array
     {
-        $zip = new \ZipArchive;
+        $zip = new \ZipArchive();
         if ($zip->open($file, \ZipArchive::CREATE | \ZipArchive::OVERWRITE) !== true) {
             throw BadInput::at('file', "{$file} cannot be written.");
         }
@@ -49,16 +81,36 @@ final readonly class WholeBook
         foreach (self::TABLES as $table) {
             $rows = $this->rows($site, $table);
             $counts[$table] = count($rows);
-            $zip->addFromString("tables/{$table}.json", (string) json_encode($rows, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
+            $zip->addFromString(
+                "tables/{$table}.json",
+                (string) json_encode($rows, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+            );
         }
         foreach ($site->systems()->get() as $system) {
             $text = '';
-            $this->csv->write($system, Carbon::now()->subYears(100), Carbon::now()->addDay(), static function (string $line) use (&$text): void {
+            $this->csv->write($system, Carbon::now()->subYears(100), Carbon::now()->addDay(), static function (
+                string $line,
+            ) use (&$text): void {
                 $text .= $line;
             });
             $zip->addFromString("readings/{$system->slug}.csv", $text);
         }
-        $zip->addFromString('manifest.json', (string) json_encode(['format' => self::FORMAT, 'version' => self::VERSION, 'site' => $site->name, 'written' => now()->toIso8601ZuluString(), 'rows' => $counts, 'about' => 'tables/*.json hold the whole book, times in UTC; readings/*.csv hold the readings of each system for other programs, units in the head.'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        $zip->addFromString(
+            'manifest.json',
+            (string) json_encode(
+                [
+                    'format' => self::FORMAT,
+                    'version' => self::VERSION,
+                    'site' => $site->name,
+                    'written' => now()->toIso8601ZuluString(),
+                    'rows' => $counts,
+                    'about' =>
+                        'tables/*.json hold the whole book, times in UTC; readings/*.csv hold ' .
+                        'the readings of each system for other programs, units in the head.',
+                ],
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
+        );
         $zip->close();
 
         return $counts;
@@ -74,19 +126,23 @@ final readonly class WholeBook
         if (Site::query()->exists()) {
             throw BadInput::at('file', 'This book is not empty. A book comes into an empty one only.');
         }
-        $zip = new \ZipArchive;
+        $zip = new \ZipArchive();
         if ($zip->open($file, \ZipArchive::RDONLY) !== true) {
             throw BadInput::at('file', 'This is no zip that can be read.');
         }
         $manifest = json_decode((string) $zip->getFromName('manifest.json'), true);
-        if (! is_array($manifest) || ($manifest['format'] ?? null) !== self::FORMAT || ($manifest['version'] ?? null) !== self::VERSION) {
+        if (
+            !is_array($manifest) ||
+            ($manifest['format'] ?? null) !== self::FORMAT ||
+            ($manifest['version'] ?? null) !== self::VERSION
+        ) {
             throw BadInput::at('file', 'There is no book of this kind in it.');
         }
         $counts = [];
         DB::transaction(function () use ($zip, &$counts): void {
             foreach (self::TABLES as $table) {
                 $rows = json_decode((string) $zip->getFromName("tables/{$table}.json"), true);
-                if (! is_array($rows)) {
+                if (!is_array($rows)) {
                     throw BadInput::at('file', "tables/{$table}.json is missing or broken; nothing was kept.");
                 }
                 $counts[$table] = $this->write($table, array_values(array_filter($rows, is_array(...))));
@@ -106,10 +162,16 @@ final readonly class WholeBook
             'probe_readings', 'probe_sums' => $query->whereIn('system_id', $site->systems()->pluck('id')),
             default => $query->where('site_id', $site->id),
         };
-        $rows = $query->orderBy(str_starts_with($table, 'probe_') ? 'system_id' : 'id')->get()->map(static fn (object $row): array => (array) $row)->all();
+        $rows = $query
+            ->orderBy(str_starts_with($table, 'probe_') ? 'system_id' : 'id')
+            ->get()
+            ->map(static fn(object $row): array => (array) $row)
+            ->all();
         $without = ['users' => ['password', 'remember_token'], 'readings' => ['id']][$table] ?? [];
 
-        return array_values(array_map(static fn (array $row): array => array_diff_key($row, array_flip($without)), $rows));
+        return array_values(
+            array_map(static fn(array $row): array => array_diff_key($row, array_flip($without)), $rows),
+        );
     }
 
     /** @param  list<array<array-key, mixed>>  $rows */
@@ -117,11 +179,22 @@ final readonly class WholeBook
     {
         $own = self::OWN_KIND[$table] ?? null;
         foreach (array_chunk($rows, self::CHUNK) as $chunk) {
-            DB::table($table)->insert(array_map(static fn (array $row): array => [...$row, ...($own === null ? [] : [$own => null]), ...($table === 'users' ? ['password' => Hash::make(Str::random(40))] : [])], $chunk));
+            DB::table($table)->insert(
+                array_map(
+                    static fn(array $row): array => [
+                        ...$row,
+                        ...$own === null ? [] : [$own => null],
+                        ...$table === 'users' ? ['password' => Hash::make(Str::random(40))] : [],
+                    ],
+                    $chunk,
+                ),
+            );
         }
         foreach ($own === null ? [] : $rows as $row) {
             if (($row[$own] ?? null) !== null) {
-                DB::table($table)->where('id', $row['id'])->update([$own => $row[$own]]);
+                DB::table($table)
+                    ->where('id', $row['id'])
+                    ->update([$own => $row[$own]]);
             }
         }
 

@@ -17,7 +17,8 @@ final readonly class PlumbingWhatIf
     /**
      * Changes the loaded parts of the system and saves none of them.
      *
-     * @param  array<array-key, mixed>  $typed  `line`, `bore_mm`, `valve_open_pct`, `second` (yes or no), `pump` that is switched over
+     * @param  array<array-key, mixed>  $typed  `line`, `bore_mm`, `valve_open_pct`, `second` (yes or no), `pump` that
+     *     is switched over
      *
      * @throws BadInput
      */
@@ -32,19 +33,23 @@ final readonly class PlumbingWhatIf
         ]))->read($typed);
         if (isset($values['line'])) {
             $line = $system->lines->firstWhere('id', $values['line']);
-            if (! $line instanceof Line) {
+            if (!($line instanceof Line)) {
                 throw BadInput::at('line', 'There is no such line here.');
             }
             $this->change($system, $line, $values);
-        } elseif (isset($values['bore_mm']) || isset($values['valve_open_pct']) || ($values['second'] ?? 'no') === 'yes') {
+        } elseif (
+            isset($values['bore_mm']) ||
+            isset($values['valve_open_pct']) ||
+            ($values['second'] ?? 'no') === 'yes'
+        ) {
             throw BadInput::at('line', 'Say which line.');
         }
         if (isset($values['pump'])) {
             $pump = $system->pumps->firstWhere('id', $values['pump']);
-            if (! $pump instanceof Pump) {
+            if (!($pump instanceof Pump)) {
                 throw BadInput::at('pump', 'There is no such pump here.');
             }
-            $pump->running = ! $pump->running;
+            $pump->running = !$pump->running;
         }
     }
 

@@ -30,7 +30,10 @@ use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
-/** Courses as they stand: doses given and due, what is left between them, what to watch, and what comes after; and what hangs in the loop. */
+/**
+ * Courses as they stand: doses given and due, what is left between them, what to watch, and what comes after; and
+ * what hangs in the loop.
+ */
 final readonly class CourseReport
 {
     private const CURVE_POINTS = 60;
@@ -38,21 +41,47 @@ final readonly class CourseReport
     /** Less than this share missing is not worth the scale. */
     private const WORTH_TOPPING_UP = 0.05;
 
-    public function __construct(private Registry $registry, private AgentTable $agents, private Residuals $residuals, private CutOff $cutOff, private CapacityReport $capacity, private ExpectedWater $expected, private WaterMeaning $meaning, private DoseReport $doses)
-    {
-    }
+    public function __construct(
+        private Registry $registry,
+        private AgentTable $agents,
+        private Residuals $residuals,
+        private CutOff $cutOff,
+        private CapacityReport $capacity,
+        private ExpectedWater $expected,
+        private WaterMeaning $meaning,
+        private DoseReport $doses,
+    ) {}
 
     /** @return array<string, mixed> */
     public function of(System $system, LatestWater $water): array
     {
         /** @var Collection<int, Course> $courses */
-        $courses = Course::query()->with(['doses', 'vessel'])->where('system_id', $system->id)->orderByRaw('ended_at IS NOT NULL, started_at DESC')->limit(10)->get();
+        $courses = Course::query()
+            ->with(['doses', 'vessel'])
+            ->where('system_id', $system->id)
+            ->orderByRaw('ended_at IS NOT NULL, started_at DESC')
+            ->limit(10)
+            ->get();
         $temp = $water->get(Parameter::Temperature)->value ?? 20.0;
 
         return [
-            'temp_c' => $temp, 'temp_assumed' => $water->get(Parameter::Temperature) === null,
-            'courses' => array_values($courses->map(fn (Course $course): array => [...$this->course($system, $course, $temp), ...($course->ended_at === null ? $this->judged($system, $water, $course) : ['refusals' => [], 'conditions' => []])])->all()),
-            'washes' => $this->washes($system, $courses), 'charges' => $this->charges($system, $water), 'culture' => $this->culture($system, $water),
+            'temp_c' => $temp,
+            'temp_assumed' => $water->get(Parameter::Temperature) === null,
+            'courses' => array_values(
+                $courses
+                    ->map(
+                        fn(Course $course): array => [
+                            ...$this->course($system, $course, $temp),
+                            ...$course->ended_at === null
+                                ? $this->judged($system, $water, $course)
+                                : ['refusals' => [], 'conditions' => []],
+                        ],
+                    )
+                    ->all(),
+            ),
+            'washes' => $this->washes($system, $courses),
+            'charges' => $this->charges($system, $water),
+            'culture' => $this->culture($system, $water),
         ];
     }
 
@@ -63,7 +92,10 @@ final readonly class CourseReport
      */
     private function judged(System $system, LatestWater $water, Course $course): array
     {
-        return $this->doses->judge(Thing::all($system, $this->agents)[$course->thing], $this->doses->state($system, Body::find($system, $this->cutOff, $course->vessel_id), $water));
+        return $this->doses->judge(
+            Thing::all($system, $this->agents)[$course->thing],
+            $this->doses->state($system, Body::find($system, $this->cutOff, $course->vessel_id), $water),
+        );
     }
 
     /**
@@ -75,33 +107,48 @@ final readonly class CourseReport
     {
         $volume = Body::find($system, $this->cutOff, $course->vessel_id)->volumeL;
         $most = $this->agents->get($course->thing)->range('prolonged')[1] ?? $course->dose_mg_l;
-        $short = min($course->dose_mg_l - $this->left($system, $course, Carbon::now()), max($most, $course->dose_mg_l) - $this->left($system, $course, Carbon::now(), adsorbed: false));
+        $short = min(
+            $course->dose_mg_l - $this->left($system, $course, Carbon::now()),
+            max($most, $course->dose_mg_l) - $this->left($system, $course, Carbon::now(), adsorbed: false),
+        );
 
-        return max(0.0, $short) * $volume / 1000 / $this->strength($course);
+        return (max(0.0, $short) * $volume) / 1000 / $this->strength($course);
     }
 
     public function left(System $system, Course $course, Carbon $at, bool $adsorbed = true): float
     {
-        return (float) $course->doses->filter(static fn (Dose $dose): bool => $dose->given_at->lte($at))->sum(fn (Dose $dose): float => $this->residuals->left($system, $dose, $at, $adsorbed) ?? 0.0);
+        return (float) $course->doses
+            ->filter(static fn(Dose $dose): bool => $dose->given_at->lte($at))
+            ->sum(fn(Dose $dose): float => $this->residuals->left($system, $dose, $at, $adsorbed) ?? 0.0);
     }
 
     /** What the doses to come need at most, against what stands on the shelf. */
     private function shelf(System $system, Course $course, CoursePlan $plan): ?string
     {
-        $left = count(array_filter($plan->doses, static fn (array $dose): bool => $dose['state'] !== 'given'));
+        $left = count(array_filter($plan->doses, static fn(array $dose): bool => $dose['state'] !== 'given'));
         $good = Good::inUse($system->site_id, $course->thing);
         if ($left === 0 || $plan->broken) {
             return null;
         }
-        $each = $course->dose_mg_l * Body::find($system, $this->cutOff, $course->vessel_id)->volumeL / 1000 / $this->strength($course);
-        $said = fn (float $amount): string => $this->agents->get($course->thing)->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount);
-        $needs = ($left === 1 ? 'The last dose needs ' : "The {$left} doses to come need ").$said($left * $each).' at most';
+        $each =
+            ($course->dose_mg_l * Body::find($system, $this->cutOff, $course->vessel_id)->volumeL) /
+            1000 /
+            $this->strength($course);
+        $said = fn(float $amount): string => $this->agents->get($course->thing)->unit === 'mL'
+            ? Measures::millilitres($amount)
+            : Measures::grams($amount);
+        $needs =
+            ($left === 1 ? 'The last dose needs ' : "The {$left} doses to come need ") .
+            $said($left * $each) .
+            ' at most';
 
         return match (true) {
             $good === null => "{$needs}; none of it stands on the shelf list.",
             $good->amount === null => "{$needs}; nobody counts what is left of {$good->name}.",
             $good->amount >= $left * $each => "{$needs}; {$good->left()} are left of {$good->name}.",
-            default => "{$needs}, and only {$good->left()} are left of {$good->name}: enough for ".(int) floor($good->amount / $each).'.',
+            default => "{$needs}, and only {$good->left()} are left of {$good->name}: enough for " .
+                (int) floor($good->amount / $each) .
+                '.',
         };
     }
 
@@ -111,7 +158,15 @@ final readonly class CourseReport
         $left = $this->left($system, $course, Carbon::now());
         $most = $this->left($system, $course, Carbon::now(), adsorbed: false);
 
-        return $most - $left < 0.005 * $course->dose_mg_l ? null : 'Carbon or zeolite was in the loop while it ran: '.Say::number($left, 3)." {$unit} are left by what it may have taken, ".Say::number($most, 3).' if it took nothing. Take it out and write it out; a top-up is held to what would be safe either way, and a half change and a new dose would make it certain.';
+        return $most - $left < 0.005 * $course->dose_mg_l
+            ? null
+            : 'Carbon or zeolite was in the loop while it ran: ' .
+                    Say::number($left, 3) .
+                    " {$unit} are left by what it may have taken, " .
+                    Say::number($most, 3) .
+                    ' if it took nothing. Take it out and write it out; a top-up is held to what ' .
+                    'would be safe either way, and a half change and a new dose would make it ' .
+                    'certain.';
     }
 
     public function plan(Course $course, float $tempC): CoursePlan
@@ -119,7 +174,17 @@ final readonly class CourseReport
         $agent = $this->agents->get($course->thing);
         $first = $course->doses->first()->given_at ?? $course->started_at;
 
-        return CoursePlan::of($course->repeats, $agent->interval($tempC), array_values($course->doses->filter(static fn (Dose $dose): bool => ($dose->input['top_up'] ?? false) !== true)->map(static fn (Dose $dose): float => $first->diffInSeconds($dose->given_at) / 86400)->all()), $first->diffInSeconds(Carbon::now()) / 86400);
+        return CoursePlan::of(
+            $course->repeats,
+            $agent->interval($tempC),
+            array_values(
+                $course->doses
+                    ->filter(static fn(Dose $dose): bool => ($dose->input['top_up'] ?? false) !== true)
+                    ->map(static fn(Dose $dose): float => $first->diffInSeconds($dose->given_at) / 86400)
+                    ->all(),
+            ),
+            $first->diffInSeconds(Carbon::now()) / 86400,
+        );
     }
 
     public function strength(Course $course): float
@@ -144,15 +209,47 @@ final readonly class CourseReport
         $after = AfterCourse::steps($agent);
 
         return [
-            'id' => $course->id, 'name' => $agent->name, 'where' => $course->vessel?->name, 'level' => Say::number($course->dose_mg_l, 3)." {$unit}", 'unit' => $unit, 'began' => Age::of($course->started_at), 'ended' => $course->ended_at === null ? null : Age::of($course->ended_at), 'end_reason' => $course->end_reason,
-            'every_d' => $agent->interval($temp), 'says' => $plan->says, 'complete' => $plan->complete, 'broken' => $plan->broken,
-            'doses' => array_map(static fn (array $dose): array => [...$dose, 'on' => $first->copy()->addMinutes((int) round(1440 * $dose['day']))->toIso8601ZuluString()], $plan->doses),
-            'left' => Say::number($this->left($system, $course, Carbon::now()), 3)." {$unit}",
+            'id' => $course->id,
+            'name' => $agent->name,
+            'where' => $course->vessel?->name,
+            'level' => Say::number($course->dose_mg_l, 3) . " {$unit}",
+            'unit' => $unit,
+            'began' => Age::of($course->started_at),
+            'ended' => $course->ended_at === null ? null : Age::of($course->ended_at),
+            'end_reason' => $course->end_reason,
+            'every_d' => $agent->interval($temp),
+            'says' => $plan->says,
+            'complete' => $plan->complete,
+            'broken' => $plan->broken,
+            'doses' => array_map(
+                static fn(array $dose): array => [
+                    ...$dose,
+                    'on' => $first->copy()->addMinutes((int) round(1440 * $dose['day']))->toIso8601ZuluString(),
+                ],
+                $plan->doses,
+            ),
+            'left' => Say::number($this->left($system, $course, Carbon::now()), 3) . " {$unit}",
             'shelf' => $course->ended_at === null ? $this->shelf($system, $course, $plan) : null,
             'adsorbed' => $course->ended_at === null ? $this->adsorbed($system, $course, $unit) : null,
-            'top_up' => Measures::down($short) <= 0 || $this->left($system, $course, Carbon::now()) > (1 - self::WORTH_TOPPING_UP) * $course->dose_mg_l ? null : ($agent->unit === 'mL' ? Measures::millilitres($short) : Measures::grams($short)),
-            'curve' => $this->curve($system, $course), 'daily' => AfterCourse::daily($agent), 'stop' => $agent->stop,
-            'after' => array_map(static fn (string $key, string $text): array => ['key' => $key, 'text' => $text, 'done' => in_array($key, $course->returned, true)], array_keys($after), array_values($after)),
+            'top_up' =>
+                Measures::down($short) <= 0 ||
+                $this->left($system, $course, Carbon::now()) > (1 - self::WORTH_TOPPING_UP) * $course->dose_mg_l
+                    ? null
+                    : ($agent->unit === 'mL'
+                        ? Measures::millilitres($short)
+                        : Measures::grams($short)),
+            'curve' => $this->curve($system, $course),
+            'daily' => AfterCourse::daily($agent),
+            'stop' => $agent->stop,
+            'after' => array_map(
+                static fn(string $key, string $text): array => [
+                    'key' => $key,
+                    'text' => $text,
+                    'done' => in_array($key, $course->returned, true),
+                ],
+                array_keys($after),
+                array_values($after),
+            ),
         ];
     }
 
@@ -165,22 +262,42 @@ final readonly class CourseReport
     private function washes(System $system, Collection $courses): array
     {
         $body = Body::find($system, $this->cutOff, null);
-        $running = $courses->filter(static fn (Course $course): bool => $course->ended_at === null)->map(static fn (Course $course): string => $course->thing)->all();
+        $running = $courses
+            ->filter(static fn(Course $course): bool => $course->ended_at === null)
+            ->map(static fn(Course $course): string => $course->thing)
+            ->all();
         $rows = [];
         foreach ($this->residuals->now($system, $body) as $thing => $present) {
             if (($present['mg_l'] ?? 0.0) <= 0 || in_array($thing, $running, true)) {
                 continue;
             }
             /** @var Collection<int, Dose> $doses */
-            $doses = Dose::query()->where('system_id', $system->id)->where('thing', $thing)->whereNull('vessel_id')->whereNull('withdrawn_at')->where('way', 'prolonged')->where('given_at', '>=', Carbon::now()->subDays(Standing::BACK_D))->orderBy('given_at')->limit(100)->get();
+            $doses = Dose::query()
+                ->where('system_id', $system->id)
+                ->where('thing', $thing)
+                ->whereNull('vessel_id')
+                ->whereNull('withdrawn_at')
+                ->where('way', 'prolonged')
+                ->where('given_at', '>=', Carbon::now()->subDays(Standing::BACK_D))
+                ->orderBy('given_at')
+                ->limit(100)
+                ->get();
             $unit = ($this->agents->agents[$thing] ?? null)?->unit === 'mL' ? 'µL/L' : 'mg/L';
-            $rows[] = ['name' => $present['name'], 'unit' => $unit, 'left' => Say::number((float) $present['mg_l'], 3)." {$unit}", 'curve' => $this->trace($system, $doses, Carbon::now()->addDays(14))];
+            $rows[] = [
+                'name' => $present['name'],
+                'unit' => $unit,
+                'left' => Say::number((float) $present['mg_l'], 3) . " {$unit}",
+                'curve' => $this->trace($system, $doses, Carbon::now()->addDays(14)),
+            ];
         }
 
         return $rows;
     }
 
-    /** @return list<array{t: int, mg_l: float}> what is left from the first dose to some days on, as the trickle runs now */
+    /**
+     * @return list<array{t: int, mg_l: float}> what is left from the first dose to some days on, as the trickle runs
+     *     now
+     */
     private function curve(System $system, Course $course): array
     {
         return $this->trace($system, $course->doses->toBase(), $course->ended_at ?? Carbon::now()->addDays(3));
@@ -199,12 +316,25 @@ final readonly class CourseReport
         $seconds = max(3600.0, $from->diffInSeconds($to));
         $points = [];
         // A point right at each dose as well, so that the curve stands as high as it was.
-        $times = [...array_map(static fn (int $i): int => (int) ($from->getTimestamp() + $seconds * $i / self::CURVE_POINTS), range(0, self::CURVE_POINTS)), ...$doses->map(static fn (Dose $dose): int => $dose->given_at->getTimestamp() + 1)->all()];
+        $times = [
+            ...array_map(
+                static fn(int $i): int => (int) ($from->getTimestamp() + ($seconds * $i) / self::CURVE_POINTS),
+                range(0, self::CURVE_POINTS),
+            ),
+            ...$doses->map(static fn(Dose $dose): int => $dose->given_at->getTimestamp() + 1)->all(),
+        ];
         sort($times);
-        $fading = $doses->map(fn (Dose $dose): array => [$dose, $this->residuals->fading($system, $dose, $to)]);
+        $fading = $doses->map(fn(Dose $dose): array => [$dose, $this->residuals->fading($system, $dose, $to)]);
         foreach ($times as $time) {
             $at = Carbon::createFromTimestamp($time);
-            $points[] = ['t' => $time, 'mg_l' => (float) $fading->sum(static fn (array $row): float => $row[0]->given_at->lte($at) ? ($row[1]?->left(Residuals::hours($row[0], $at)) ?? 0.0) : 0.0)];
+            $points[] = [
+                't' => $time,
+                'mg_l' => (float) $fading->sum(
+                    static fn(array $row): float => $row[0]->given_at->lte($at)
+                        ? $row[1]?->left(Residuals::hours($row[0], $at)) ?? 0.0
+                        : 0.0,
+                ),
+            ];
         }
 
         return $points;
@@ -217,30 +347,74 @@ final readonly class CourseReport
         $load = $charges->isEmpty() ? null : $this->capacity->of($system, $water)['load'];
         $made = is_array($load) && is_numeric($load['value'] ?? null) ? (float) $load['value'] : 0.0;
         $reckoned = $this->expected->now($system, $water);
-        $salt = $reckoned['salinity_g_l'] ?? $water->get(Parameter::Salinity)->value ?? 0.0;
+        $salt = $reckoned['salinity_g_l'] ?? ($water->get(Parameter::Salinity)->value ?? 0.0);
 
-        $stage = $system->stages->first(static fn (Stage $stage): bool => $stage->kind === 'zeolite' && ! $stage->bypassed && $stage->flow_l_h > 0);
+        $stage = $system->stages->first(
+            static fn(Stage $stage): bool => $stage->kind === 'zeolite' && !$stage->bypassed && $stage->flow_l_h > 0,
+        );
         $tan = $reckoned['tan_mg_l'] ?? $water->get(Parameter::Ammonia)?->value;
         $brought = $stage === null || $tan === null ? [] : ['tan_mg_l' => $tan, 'flow_l_h' => $stage->flow_l_h];
 
-        return array_values($charges->map(function (Charge $charge) use ($made, $salt, $brought): array {
-            $row = ['id' => $charge->id, 'kind' => $charge->kind, 'text' => Measures::grams($charge->mass_g)." of {$charge->kind}", 'age' => Age::of($charge->put_in_at), 'cycles' => $charge->cycles, 'used_pct' => null, 'full_in_d' => null, 'cautions' => [], 'brine' => null];
-            if (! $charge->holdsAmmonia()) {
-                return $row;
-            }
-            $result = $this->registry->run('dose.charge', ['mass_g' => $charge->mass_g, 'capacity_mg_n_per_g' => $charge->capacity_mg_n_per_g ?? ZeoliteCalculator::CAPACITY_MG_N_PER_G, 'cycles' => (float) $charge->cycles, 'production_g_d' => $made, 'days_in' => $charge->put_in_at->diffInSeconds(Carbon::now()) / 86400, 'salinity_g_l' => $salt, ...$brought]);
+        return array_values(
+            $charges
+                ->map(function (Charge $charge) use ($made, $salt, $brought): array {
+                    $row = [
+                        'id' => $charge->id,
+                        'kind' => $charge->kind,
+                        'text' => Measures::grams($charge->mass_g) . " of {$charge->kind}",
+                        'age' => Age::of($charge->put_in_at),
+                        'cycles' => $charge->cycles,
+                        'used_pct' => null,
+                        'full_in_d' => null,
+                        'cautions' => [],
+                        'brine' => null,
+                    ];
+                    if (!$charge->holdsAmmonia()) {
+                        return $row;
+                    }
+                    $result = $this->registry->run('dose.charge', [
+                        'mass_g' => $charge->mass_g,
+                        'capacity_mg_n_per_g' => $charge->capacity_mg_n_per_g ?? ZeoliteCalculator::CAPACITY_MG_N_PER_G,
+                        'cycles' => (float) $charge->cycles,
+                        'production_g_d' => $made,
+                        'days_in' => $charge->put_in_at->diffInSeconds(Carbon::now()) / 86400,
+                        'salinity_g_l' => $salt,
+                        ...$brought,
+                    ]);
 
-            return [...$row, 'used_pct' => $result->number('used_pct'), 'full_in_d' => $result->figures['full_in_d'], 'cautions' => $result->toArray()['cautions'],
-                'brine' => Say::number($result->number('brine_l'), 3).' L of brine with '.Measures::grams($result->number('brine_salt_g')).' of salt, a day, away from fish; then rinse in system water.'];
-        })->all());
+                    return [
+                        ...$row,
+                        'used_pct' => $result->number('used_pct'),
+                        'full_in_d' => $result->figures['full_in_d'],
+                        'cautions' => $result->toArray()['cautions'],
+                        'brine' =>
+                            Say::number($result->number('brine_l'), 3) .
+                            ' L of brine with ' .
+                            Measures::grams($result->number('brine_salt_g')) .
+                            ' of salt, a day, away from fish; then rinse in system water.',
+                    ];
+                })
+                ->all(),
+        );
     }
 
     private function culture(System $system, LatestWater $water): string
     {
-        $last = Dose::query()->where('system_id', $system->id)->where('thing', 'culture')->whereNull('withdrawn_at')->max('given_at');
-        $youngest = $system->stages->map(static fn (Stage $stage): ?float => $stage->since?->diffInDays(Carbon::now()))->filter(static fn (?float $days): bool => $days !== null)->min();
+        $last = Dose::query()
+            ->where('system_id', $system->id)
+            ->where('thing', 'culture')
+            ->whereNull('withdrawn_at')
+            ->max('given_at');
+        $youngest = $system->stages
+            ->map(static fn(Stage $stage): ?float => $stage->since?->diffInDays(Carbon::now()))
+            ->filter(static fn(?float $days): bool => $days !== null)
+            ->min();
         $state = $this->meaning->of($system, $water)['state'];
 
-        return Culture::says(is_string($last) ? Carbon::parse($last)->diffInDays(Carbon::now()) : null, is_float($youngest) ? $youngest : ($system->life_stage === 'starting' ? 0.0 : null), $state === 'emergency');
+        return Culture::says(
+            is_string($last) ? Carbon::parse($last)->diffInDays(Carbon::now()) : null,
+            is_float($youngest) ? $youngest : ($system->life_stage === 'starting' ? 0.0 : null),
+            $state === 'emergency',
+        );
     }
 }

@@ -31,39 +31,91 @@ final readonly class DoseState
 
     /**
      * @param  array<string, mixed>  $input  of `dose.conflicts`, without the agent
-     * @param  list<array{key: string, label: string, text: string, from: string, stale: bool}>  $rows  as the page shows it
-     * @param  array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, gone_d: ?float, since: Carbon}>  $present
+     * @param  list<array{key: string, label: string, text: string, from: string, stale: bool}>  $rows  as the page
+     *     shows it
+     * @param  array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, gone_d: ?float,
+     *     since: Carbon}>  $present
      */
-    private function __construct(public array $input, public array $rows, public array $present, public bool $fish, public ?float $nitrite)
-    {
-    }
+    private function __construct(
+        public array $input,
+        public array $rows,
+        public array $present,
+        public bool $fish,
+        public ?float $nitrite,
+    ) {}
 
-    public static function of(System $system, Body $body, LatestWater $water, ExpectedWater $expected, Residuals $residuals, Conflicts $conflicts, StageKinds $kinds): self
-    {
+    public static function of(
+        System $system,
+        Body $body,
+        LatestWater $water,
+        ExpectedWater $expected,
+        Residuals $residuals,
+        Conflicts $conflicts,
+        StageKinds $kinds,
+    ): self {
         $reckoned = $expected->now($system, $water);
         /** @var ?VolumeChoice $choice */
         $choice = VolumeChoice::query()->where('system_id', $system->id)->orderByDesc('created_at')->first();
-        $count = $system->fish->sum(static fn (FishGroup $group): int => $group->count);
+        $count = $system->fish->sum(static fn(FishGroup $group): int => $group->count);
         $input = [];
         $rows = [
-            ['key' => 'volume_l', 'label' => $body->vesselId === null ? 'Volume' : "{$body->name}, shut off", 'text' => Say::number($body->volumeL, 5).' L', 'from' => $choice !== null ? 'chosen '.Age::of($choice->created_at) : 'by geometry, never checked by meter or salt', 'stale' => false],
-            ['key' => 'fish', 'label' => 'Fish', 'text' => $count === 0 ? 'none' : "{$count}", 'from' => $system->fish->map(static fn (FishGroup $group): string => $group->name)->take(3)->implode(', '), 'stale' => false],
+            [
+                'key' => 'volume_l',
+                'label' => $body->vesselId === null ? 'Volume' : "{$body->name}, shut off",
+                'text' => Say::number($body->volumeL, 5) . ' L',
+                'from' =>
+                    $choice !== null
+                        ? 'chosen ' . Age::of($choice->created_at)
+                        : 'by geometry, never checked by meter or salt',
+                'stale' => false,
+            ],
+            [
+                'key' => 'fish',
+                'label' => 'Fish',
+                'text' => $count === 0 ? 'none' : "{$count}",
+                'from' => $system->fish
+                    ->map(static fn(FishGroup $group): string => $group->name)
+                    ->take(3)
+                    ->implode(', '),
+                'stale' => false,
+            ],
         ];
-        $shut = $body->vesselId === null ? array_map(static fn (Vessel $vessel): string => $vessel->name, CutOff::vessels($system)) : [];
+        $shut =
+            $body->vesselId === null
+                ? array_map(static fn(Vessel $vessel): string => $vessel->name, CutOff::vessels($system))
+                : [];
         if ($shut !== []) {
-            $rows[] = ['key' => 'shut_off', 'label' => 'Shut off', 'text' => implode(', ', $shut), 'from' => 'its water is left out', 'stale' => false];
+            $rows[] = [
+                'key' => 'shut_off',
+                'label' => 'Shut off',
+                'text' => implode(', ', $shut),
+                'from' => 'its water is left out',
+                'stale' => false,
+            ];
         }
         foreach (self::WATER as $key) {
             $parameter = Parameter::from($key);
             $entry = $water->get($parameter);
             if ($entry === null) {
-                $rows[] = ['key' => $key, 'label' => $parameter->name(), 'text' => 'never tested', 'from' => '', 'stale' => $key !== 'salinity_g_l'];
+                $rows[] = [
+                    'key' => $key,
+                    'label' => $parameter->name(),
+                    'text' => 'never tested',
+                    'from' => '',
+                    'stale' => $key !== 'salinity_g_l',
+                ];
 
                 continue;
             }
             $value = $reckoned[$key] ?? $entry->value;
             $input[$key] = $value;
-            $rows[] = ['key' => $key, 'label' => $parameter->name(), 'text' => trim(Say::number($parameter->shown($value), 3).' '.$parameter->symbol()), 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ').Age::of($entry->taken_at), 'stale' => $entry->taken_at->diffInDays(Carbon::now()) > Standing::READING_D];
+            $rows[] = [
+                'key' => $key,
+                'label' => $parameter->name(),
+                'text' => trim(Say::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
+                'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ') . Age::of($entry->taken_at),
+                'stale' => $entry->taken_at->diffInDays(Carbon::now()) > Standing::READING_D,
+            ];
         }
         $present = $residuals->now($system, $body);
         $salt = $water->get(Parameter::Salinity);
@@ -73,40 +125,96 @@ final readonly class DoseState
         }
         $things = array_values(array_intersect(array_keys($present), $conflicts->things()));
         if ($body->vesselId === null) {
-            $has = static fn (string $kind): bool => $system->stages->contains(static fn (Stage $stage): bool => $stage->kind === $kind && ! $stage->bypassed);
+            $has = static fn(string $kind): bool => $system->stages->contains(
+                static fn(Stage $stage): bool => $stage->kind === $kind && !$stage->bypassed,
+            );
             $charges = Charge::in($system)->get();
-            $input['carbon_in'] = $has('carbon') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsCarbon());
-            $input['zeolite_in'] = $has('zeolite') || $charges->contains(static fn (Charge $charge): bool => $charge->holdsAmmonia());
+            $input['carbon_in'] =
+                $has('carbon') || $charges->contains(static fn(Charge $charge): bool => $charge->holdsCarbon());
+            $input['zeolite_in'] =
+                $has('zeolite') || $charges->contains(static fn(Charge $charge): bool => $charge->holdsAmmonia());
             $input['uv_on'] = $has('uv');
             $seeding = self::seeding($system, $kinds);
             $input['filter_seeding'] = $seeding->runs;
-            $rows[] = ['key' => 'filter_seeding', 'label' => $seeding->runs ? 'Being seeded' : 'Filter', 'text' => $seeding->says, 'from' => 'by build and book', 'stale' => false];
+            $rows[] = [
+                'key' => 'filter_seeding',
+                'label' => $seeding->runs ? 'Being seeded' : 'Filter',
+                'text' => $seeding->says,
+                'from' => 'by build and book',
+                'stale' => false,
+            ];
             if ($system->plantsM2() > 0) {
                 $things[] = 'plants';
             }
-            if ($system->vessels->contains(static fn (Vessel $vessel): bool => $vessel->invertebrates)) {
+            if ($system->vessels->contains(static fn(Vessel $vessel): bool => $vessel->invertebrates)) {
                 $things[] = 'invertebrates';
-                $rows[] = ['key' => 'invertebrates', 'label' => 'With the fish', 'text' => 'Snails, mussels or crayfish', 'from' => 'by build', 'stale' => false];
+                $rows[] = [
+                    'key' => 'invertebrates',
+                    'label' => 'With the fish',
+                    'text' => 'Snails, mussels or crayfish',
+                    'from' => 'by build',
+                    'stale' => false,
+                ];
             }
         }
-        foreach (['carbon_in' => 'Carbon is in', 'zeolite_in' => 'Zeolite or resin is in', 'uv_on' => 'UV is on'] as $key => $label) {
+        foreach (
+            ['carbon_in' => 'Carbon is in', 'zeolite_in' => 'Zeolite or resin is in', 'uv_on' => 'UV is on']
+            as $key => $label
+        ) {
             if (($input[$key] ?? false) === true) {
-                $rows[] = ['key' => $key, 'label' => 'In the loop', 'text' => $label, 'from' => 'by build and book', 'stale' => false];
+                $rows[] = [
+                    'key' => $key,
+                    'label' => 'In the loop',
+                    'text' => $label,
+                    'from' => 'by build and book',
+                    'stale' => false,
+                ];
             }
         }
         foreach ($present as $thing => $row) {
-            $rows[] = ['key' => $thing, 'label' => 'In the water', 'text' => $row['name'].($row['mg_l'] === null || $row['mg_l'] <= 0 ? '' : ', '.Say::number($row['mg_l'], 2).' mg/L left'), 'from' => 'given '.Age::of($row['since']), 'stale' => false];
+            $rows[] = [
+                'key' => $thing,
+                'label' => 'In the water',
+                'text' =>
+                    $row['name'] .
+                    ($row['mg_l'] === null || $row['mg_l'] <= 0
+                        ? ''
+                        : ', ' . Say::number($row['mg_l'], 2) . ' mg/L left'),
+                'from' => 'given ' . Age::of($row['since']),
+                'stale' => false,
+            ];
         }
 
-        return new self([...$input, ...($things === [] ? [] : ['present' => array_values(array_unique($things))])], $rows, $present, $count > 0, $water->get(Parameter::Nitrite)?->value);
+        return new self(
+            [...$input, ...$things === [] ? [] : ['present' => array_values(array_unique($things))]],
+            $rows,
+            $present,
+            $count > 0,
+            $water->get(Parameter::Nitrite)?->value,
+        );
     }
 
     private static function seeding(System $system, StageKinds $kinds): Seeding
     {
-        $days = static fn (Carbon $since): float => floor(max(0.0, $since->diffInDays(Carbon::now())));
-        $culture = Dose::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('thing', 'culture')->max('given_at');
-        $stages = $system->stages->filter(static fn (Stage $stage): bool => $kinds->get($stage->kind)->nitrifies() && ! $stage->bypassed)->mapWithKeys(static fn (Stage $stage): array => [$stage->name => $stage->since === null ? null : $days($stage->since)])->all();
+        $days = static fn(Carbon $since): float => floor(max(0.0, $since->diffInDays(Carbon::now())));
+        $culture = Dose::query()
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('thing', 'culture')
+            ->max('given_at');
+        $stages = $system->stages
+            ->filter(static fn(Stage $stage): bool => $kinds->get($stage->kind)->nitrifies() && !$stage->bypassed)
+            ->mapWithKeys(
+                static fn(Stage $stage): array => [
+                    $stage->name => $stage->since === null ? null : $days($stage->since),
+                ],
+            )
+            ->all();
 
-        return Seeding::of($system->life_stage === 'starting' || $system->kind === 'start', is_string($culture) ? $days(Carbon::parse($culture)) : null, $stages);
+        return Seeding::of(
+            $system->life_stage === 'starting' || $system->kind === 'start',
+            is_string($culture) ? $days(Carbon::parse($culture)) : null,
+            $stages,
+        );
     }
 }

@@ -16,9 +16,9 @@ final readonly class Age
         return match (true) {
             $minutes < 2 => 'just now',
             $minutes < 90 => "{$minutes} min ago",
-            $minutes < 48 * 60 => round($minutes / 60).' h ago',
-            $minutes < 60 * 24 * 60 => round($minutes / 1440).' days ago',
-            default => round($minutes / 43800).' months ago',
+            $minutes < 48 * 60 => round($minutes / 60) . ' h ago',
+            $minutes < 60 * 24 * 60 => round($minutes / 1440) . ' days ago',
+            default => round($minutes / 43800) . ' months ago',
         };
     }
 }

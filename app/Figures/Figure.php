@@ -29,8 +29,7 @@ final readonly class Figure
         public array $origins = [],
         public array $parts = [],
         public ?string $say = null,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -43,8 +42,8 @@ final readonly class Figure
             'calc' => $this->calc,
             'key' => $this->key,
             'input' => (object) $this->input,
-            'origins' => array_map(static fn (Origin $origin): array => $origin->toArray(), $this->origins),
-            'parts' => array_map(static fn (Figure $part): array => $part->toArray(), $this->parts),
+            'origins' => array_map(static fn(Origin $origin): array => $origin->toArray(), $this->origins),
+            'parts' => array_map(static fn(Figure $part): array => $part->toArray(), $this->parts),
             'say' => $this->say,
         ];
     }

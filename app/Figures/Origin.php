@@ -18,12 +18,17 @@ final readonly class Origin
         public string $text,
         public string $kind,
         public string $from,
-    ) {
-    }
+    ) {}
 
     /** @return array{key: string, label: string, text: string, kind: string, from: string} */
     public function toArray(): array
     {
-        return ['key' => $this->key, 'label' => $this->label, 'text' => $this->text, 'kind' => $this->kind, 'from' => $this->from];
+        return [
+            'key' => $this->key,
+            'label' => $this->label,
+            'text' => $this->text,
+            'kind' => $this->kind,
+            'from' => $this->from,
+        ];
     }
 }

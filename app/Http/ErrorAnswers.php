@@ -25,31 +25,58 @@ final readonly class ErrorAnswers
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport(BadInput::class);
-        $exceptions->reportable(static fn (UniqueConstraintViolationException $fault): ?bool => self::nameTaken($fault) ? false : null);
+        $exceptions->reportable(
+            static fn(UniqueConstraintViolationException $fault): ?bool => self::nameTaken($fault) ? false : null,
+        );
         $exceptions->render(static function (\Throwable $fault, Request $request): ?JsonResponse {
-            if (! $request->is('api/*')) {
+            if (!$request->is('api/*')) {
                 return null;
             }
             [$status, $message, $errors] = match (true) {
-                $fault instanceof ValidationException => [$fault->status, 'Something typed cannot be used yet.', array_map(static fn (array $all): string => (string) reset($all), $fault->errors())],
+                $fault instanceof ValidationException => [
+                    $fault->status,
+                    'Something typed cannot be used yet.',
+                    array_map(static fn(array $all): string => (string) reset($all), $fault->errors()),
+                ],
                 $fault instanceof BadInput => [422, 'Something given cannot be used yet.', $fault->errors],
                 $fault instanceof AuthenticationException => [401, 'Sign in first.', []],
-                $fault instanceof AuthorizationException, $fault instanceof AccessDeniedHttpException => [403, 'You may look at everything here, but not write.', []],
-                $fault->getPrevious() instanceof TokenMismatchException, $fault instanceof TokenMismatchException => [419, 'This page has been open too long. Load it again; what you typed is still here.', []],
+                $fault instanceof AuthorizationException, $fault instanceof AccessDeniedHttpException => [
+                    403,
+                    'You may look at everything here, but not write.',
+                    [],
+                ],
+                $fault->getPrevious() instanceof TokenMismatchException, $fault instanceof TokenMismatchException => [
+                    419,
+                    'This page has been open too long. Load it again; what you typed is still here.',
+                    [],
+                ],
                 $fault instanceof NotFoundHttpException => [404, 'There is nothing here by that name.', []],
-                $fault instanceof HttpExceptionInterface => [$fault->getStatusCode(), self::sentence($fault->getStatusCode()), []],
-                self::nameTaken($fault) => [422, 'Something typed cannot be used yet.', ['name' => 'There is one of this name already.']],
+                $fault instanceof HttpExceptionInterface => [
+                    $fault->getStatusCode(),
+                    self::sentence($fault->getStatusCode()),
+                    [],
+                ],
+                self::nameTaken($fault) => [
+                    422,
+                    'Something typed cannot be used yet.',
+                    ['name' => 'There is one of this name already.'],
+                ],
                 default => [500, 'Something went wrong here, and it was written down. Nothing was saved.', []],
             };
 
-            return new JsonResponse(['message' => $message, 'errors' => (object) $errors], $status, $fault instanceof HttpExceptionInterface ? $fault->getHeaders() : []);
+            return new JsonResponse(
+                ['message' => $message, 'errors' => (object) $errors],
+                $status,
+                $fault instanceof HttpExceptionInterface ? $fault->getHeaders() : [],
+            );
         });
     }
 
     /** A name is told apart without regard to capitals, which only the index behind it can do for two at once. */
     private static function nameTaken(\Throwable $fault): bool
     {
-        return $fault instanceof UniqueConstraintViolationException && preg_match('/"\w+_name"/', $fault->getMessage()) === 1;
+        return $fault instanceof UniqueConstraintViolationException &&
+            preg_match('/"\w+_name"/', $fault->getMessage()) === 1;
     }
 
     private static function sentence(int $status): string

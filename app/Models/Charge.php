@@ -24,7 +24,13 @@ final class Charge extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['mass_g' => 'float', 'capacity_mg_n_per_g' => 'float', 'cycles' => 'integer', 'put_in_at' => 'datetime', 'taken_out_at' => 'datetime'];
+        return [
+            'mass_g' => 'float',
+            'capacity_mg_n_per_g' => 'float',
+            'cycles' => 'integer',
+            'put_in_at' => 'datetime',
+            'taken_out_at' => 'datetime',
+        ];
     }
 
     public function holdsAmmonia(): bool

@@ -30,7 +30,14 @@ final class Course extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['dose_mg_l' => 'float', 'strength_pct' => 'float', 'repeats' => 'integer', 'started_at' => 'datetime', 'ended_at' => 'datetime', 'returned' => 'array'];
+        return [
+            'dose_mg_l' => 'float',
+            'strength_pct' => 'float',
+            'repeats' => 'integer',
+            'started_at' => 'datetime',
+            'ended_at' => 'datetime',
+            'returned' => 'array',
+        ];
     }
 
     /** @return HasMany<Dose, $this> */

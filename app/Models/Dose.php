@@ -43,7 +43,18 @@ final class Dose extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['amount' => 'float', 'mg_l' => 'float', 'volume_l' => 'float', 'input' => 'array', 'conditions' => 'array', 'given_at' => 'datetime', 'minutes' => 'float', 'ended_at' => 'datetime', 'withdrawn_at' => 'datetime', 'from_shelf' => 'float'];
+        return [
+            'amount' => 'float',
+            'mg_l' => 'float',
+            'volume_l' => 'float',
+            'input' => 'array',
+            'conditions' => 'array',
+            'given_at' => 'datetime',
+            'minutes' => 'float',
+            'ended_at' => 'datetime',
+            'withdrawn_at' => 'datetime',
+            'from_shelf' => 'float',
+        ];
     }
 
     /** @return BelongsTo<Vessel, $this> */
@@ -74,7 +85,14 @@ final class Dose extends Part
         $amount = $this->unit === 'g' ? Measures::grams($this->amount) : Measures::millilitres($this->amount);
         $way = ['bath' => ' as a bath', 'dip' => ' as a dip'][$this->way] ?? '';
 
-        return "{$amount} of ".lcfirst($this->name).$way.($this->vessel === null ? '' : " in {$this->vessel->name}").' on '.Say::number($this->volume_l, 4).' L'.($this->good?->lot === null ? '' : ", {$this->good->name}, lot {$this->good->lot}");
+        return "{$amount} of " .
+            lcfirst($this->name) .
+            $way .
+            ($this->vessel === null ? '' : " in {$this->vessel->name}") .
+            ' on ' .
+            Say::number($this->volume_l, 4) .
+            ' L' .
+            ($this->good?->lot === null ? '' : ", {$this->good->name}, lot {$this->good->lot}");
     }
 
     /**
@@ -90,6 +108,12 @@ final class Dose extends Part
             return null;
         }
 
-        return 'The volume was corrected since, to '.Say::number($volumeL, 4).' L: it was '.Say::number(abs($off), 2).' % '.($off > 0 ? 'stronger' : 'weaker').' than meant.';
+        return 'The volume was corrected since, to ' .
+            Say::number($volumeL, 4) .
+            ' L: it was ' .
+            Say::number(abs($off), 2) .
+            ' % ' .
+            ($off > 0 ? 'stronger' : 'weaker') .
+            ' than meant.';
     }
 }

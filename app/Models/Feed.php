@@ -24,7 +24,12 @@ final class Feed extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['fed_at' => 'datetime', 'feed_g' => 'float', 'left_some' => 'boolean', 'withdrawn_at' => 'datetime'];
+        return [
+            'fed_at' => 'datetime',
+            'feed_g' => 'float',
+            'left_some' => 'boolean',
+            'withdrawn_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -27,7 +27,17 @@ final class FeedFigure extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['since' => 'date', 'feed_g_d' => 'float', 'protein_pct' => 'float', 'digestibility_pct' => 'float', 'moisture_pct' => 'float', 'uneaten_pct' => 'float', 'by_ration' => 'boolean', 'meals' => 'integer', 'days_a_week' => 'integer'];
+        return [
+            'since' => 'date',
+            'feed_g_d' => 'float',
+            'protein_pct' => 'float',
+            'digestibility_pct' => 'float',
+            'moisture_pct' => 'float',
+            'uneaten_pct' => 'float',
+            'by_ration' => 'boolean',
+            'meals' => 'integer',
+            'days_a_week' => 'integer',
+        ];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -26,7 +26,13 @@ final class FishGroup extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['count' => 'integer', 'length_cm' => 'float', 'condition' => 'float', 'weight_g' => 'float', 'arrived_on' => 'date'];
+        return [
+            'count' => 'integer',
+            'length_cm' => 'float',
+            'condition' => 'float',
+            'weight_g' => 'float',
+            'arrived_on' => 'date',
+        ];
     }
 
     /** @return HasMany<FishMeasure, $this> */

@@ -34,14 +34,26 @@ final class Good extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['label' => 'array', 'cap_ml' => 'float', 'amount' => 'float', 'strength_pct' => 'float', 'opened_on' => 'date', 'expires_on' => 'date'];
+        return [
+            'label' => 'array',
+            'cap_ml' => 'float',
+            'amount' => 'float',
+            'strength_pct' => 'float',
+            'opened_on' => 'date',
+            'expires_on' => 'date',
+        ];
     }
 
-    /** What is taken of a kind: what is good still before what is not, the opened before the sealed, the oldest first. */
+    /**
+     * What is taken of a kind: what is good still before what is not, the opened before the sealed, the oldest first.
+     */
     public static function inUse(string $siteId, string $kind): ?self
     {
         $query = self::query()->where('site_id', $siteId)->where('kind', $kind);
-        $query->orderByRaw('expires_on IS NOT NULL AND expires_on < current_date, amount = 0 NULLS FIRST, opened_on NULLS LAST, expires_on NULLS LAST, name');
+        $query->orderByRaw(
+            'expires_on IS NOT NULL AND expires_on < current_date, amount = 0 NULLS FIRST, ' .
+                'opened_on NULLS LAST, expires_on NULLS LAST, name',
+        );
 
         return $query->first();
     }
@@ -53,16 +65,24 @@ final class Good extends Model
 
     public function left(): ?string
     {
-        return $this->amount === null ? null : match ($this->unit) {
-            'g' => Measures::grams($this->amount),
-            'mL' => Measures::millilitres($this->amount),
-            default => (string) (int) $this->amount,
-        };
+        return $this->amount === null
+            ? null
+            : match ($this->unit) {
+                'g' => Measures::grams($this->amount),
+                'mL' => Measures::millilitres($this->amount),
+                default => (string) (int) $this->amount,
+            };
     }
 
     /** What tells this bottle from another: its lot and since when it is open. */
     public function mark(): string
     {
-        return implode(', ', array_filter([$this->lot === null ? null : "lot {$this->lot}", $this->opened_on === null ? null : 'opened '.Age::of($this->opened_on)]));
+        return implode(
+            ', ',
+            array_filter([
+                $this->lot === null ? null : "lot {$this->lot}",
+                $this->opened_on === null ? null : 'opened ' . Age::of($this->opened_on),
+            ]),
+        );
     }
 }

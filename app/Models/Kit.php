@@ -35,7 +35,15 @@ final class Kit extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['steps' => 'array', 'resolution' => 'float', 'range_from' => 'float', 'range_to' => 'float', 'expires_on' => 'date', 'tests_left' => 'integer', 'in_use' => 'boolean'];
+        return [
+            'steps' => 'array',
+            'resolution' => 'float',
+            'range_from' => 'float',
+            'range_to' => 'float',
+            'expires_on' => 'date',
+            'tests_left' => 'integer',
+            'in_use' => 'boolean',
+        ];
     }
 
     public function judge(): Steps

@@ -47,7 +47,16 @@ final class Line extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['fittings' => 'array', 'bore_mm' => 'float', 'length_m' => 'float', 'valve_open_pct' => 'float', 'check_valve' => 'boolean', 'guarded' => 'boolean', 'within_reach' => 'boolean', 'ends_above_mm' => 'float'];
+        return [
+            'fittings' => 'array',
+            'bore_mm' => 'float',
+            'length_m' => 'float',
+            'valve_open_pct' => 'float',
+            'check_valve' => 'boolean',
+            'guarded' => 'boolean',
+            'within_reach' => 'boolean',
+            'ends_above_mm' => 'float',
+        ];
     }
 
     public function from(): Place

@@ -25,6 +25,8 @@ final class OwnLimit extends Part
     /** @param  ?array{watch: float, act: float, emergency: float}  $side */
     public static function bounds(?array $side): ?Bounds
     {
-        return $side === null ? null : new Bounds((float) $side['watch'], (float) $side['act'], (float) $side['emergency']);
+        return $side === null
+            ? null
+            : new Bounds((float) $side['watch'], (float) $side['act'], (float) $side['emergency']);
     }
 }

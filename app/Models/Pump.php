@@ -36,7 +36,18 @@ final class Pump extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['curve' => 'array', 'rated_l_h' => 'float', 'air_l_min' => 'float', 'power_w' => 'float', 'running' => 'boolean', 'submergence_m' => 'float', 'lift_m' => 'float', 'riser_mm' => 'float', 'retired_at' => 'datetime', 'depth_m' => 'float'];
+        return [
+            'curve' => 'array',
+            'rated_l_h' => 'float',
+            'air_l_min' => 'float',
+            'power_w' => 'float',
+            'running' => 'boolean',
+            'submergence_m' => 'float',
+            'lift_m' => 'float',
+            'riser_mm' => 'float',
+            'retired_at' => 'datetime',
+            'depth_m' => 'float',
+        ];
     }
 
     /** Whether it moves water round the loop. */
@@ -48,7 +59,15 @@ final class Pump extends Part
     public function curve(float $tempC): PumpCurve
     {
         return $this->kind === 'airlift'
-            ? (new Airlift((float) $this->air_l_min / 60000, (float) $this->submergence_m, (float) $this->riser_mm / 1000, tempC: $tempC))->curve()
-            : new PumpCurve(array_map(PipeInputs::m3s(...), array_column($this->curve ?? [], 'flow_l_h')), array_map(floatval(...), array_column($this->curve ?? [], 'head_m')));
+            ? (new Airlift(
+                (float) $this->air_l_min / 60000,
+                (float) $this->submergence_m,
+                (float) $this->riser_mm / 1000,
+                tempC: $tempC,
+            ))->curve()
+            : new PumpCurve(
+                array_map(PipeInputs::m3s(...), array_column($this->curve ?? [], 'flow_l_h')),
+                array_map(floatval(...), array_column($this->curve ?? [], 'head_m')),
+            );
     }
 }

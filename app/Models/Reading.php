@@ -34,7 +34,11 @@ final class Reading extends Model
     protected function casts(): array
     {
         return [
-            'parameter' => Parameter::class, 'value' => 'float', 'low' => 'float', 'high' => 'float', 'taken_at' => 'datetime',
+            'parameter' => Parameter::class,
+            'value' => 'float',
+            'low' => 'float',
+            'high' => 'float',
+            'taken_at' => 'datetime',
         ];
     }
 

@@ -11,6 +11,4 @@ namespace App\Models;
  * @property string $school
  * @property ?string $reason
  */
-final class SchoolChoice extends Part
-{
-}
+final class SchoolChoice extends Part {}

@@ -45,25 +45,45 @@ final class Stage extends Part
     protected function casts(): array
     {
         return [
-            'area_m2_m3' => 'float', 'media_l' => 'float', 'flow_l_h' => 'float', 'air_l_min' => 'float',
-            'maturity_pct' => 'float', 'fouling_pct' => 'float', 'loss_mm' => 'float', 'rim_mm' => 'float', 'may_drop_mm' => 'float', 'lamp_w' => 'float', 'lamp_fitted_on' => 'date', 'sleeve_wiped_on' => 'date',
-            'since' => 'date', 'cleaned_on' => 'date', 'fouling_seen_on' => 'date', 'bypassable' => 'boolean', 'bypassed' => 'boolean', 'water_l' => 'float', 'plan_m2' => 'float', 'retired_at' => 'datetime',
+            'area_m2_m3' => 'float',
+            'media_l' => 'float',
+            'flow_l_h' => 'float',
+            'air_l_min' => 'float',
+            'maturity_pct' => 'float',
+            'fouling_pct' => 'float',
+            'loss_mm' => 'float',
+            'rim_mm' => 'float',
+            'may_drop_mm' => 'float',
+            'lamp_w' => 'float',
+            'lamp_fitted_on' => 'date',
+            'sleeve_wiped_on' => 'date',
+            'since' => 'date',
+            'cleaned_on' => 'date',
+            'fouling_seen_on' => 'date',
+            'bypassable' => 'boolean',
+            'bypassed' => 'boolean',
+            'water_l' => 'float',
+            'plan_m2' => 'float',
+            'retired_at' => 'datetime',
         ];
     }
 
     /** @return array<string, mixed> one row of the stages of `filter.capacity` */
     public function calculation(): array
     {
-        return array_filter([
-            'kind' => $this->kind,
-            'medium' => $this->medium,
-            'area_m2_m3' => $this->area_m2_m3,
-            'media_l' => $this->media_l,
-            'flow_l_h' => $this->bypassed ? 0.0 : $this->flow_l_h,
-            'branch' => $this->branch,
-            'air_l_min' => $this->air_l_min,
-            'maturity_pct' => $this->maturity_pct,
-            'fouling_pct' => $this->fouling_pct,
-        ], static fn (mixed $value): bool => $value !== null);
+        return array_filter(
+            [
+                'kind' => $this->kind,
+                'medium' => $this->medium,
+                'area_m2_m3' => $this->area_m2_m3,
+                'media_l' => $this->media_l,
+                'flow_l_h' => $this->bypassed ? 0.0 : $this->flow_l_h,
+                'branch' => $this->branch,
+                'air_l_min' => $this->air_l_min,
+                'maturity_pct' => $this->maturity_pct,
+                'fouling_pct' => $this->fouling_pct,
+            ],
+            static fn(mixed $value): bool => $value !== null,
+        );
     }
 }

@@ -65,7 +65,9 @@ final class System extends Model
     {
         $person = Auth::user();
 
-        return $person instanceof User ? self::query()->where('site_id', $person->site_id)->where('slug', $value)->first() : null;
+        return $person instanceof User
+            ? self::query()->where('site_id', $person->site_id)->where('slug', $value)->first()
+            : null;
     }
 
     /** @return BelongsTo<Site, $this> */
@@ -184,12 +186,16 @@ final class System extends Model
     /** Cover of plants in all its vessels, m². */
     public function plantsM2(): float
     {
-        return (float) $this->vessels->sum(static fn (Vessel $vessel): float => $vessel->plants_m2);
+        return (float) $this->vessels->sum(static fn(Vessel $vessel): float => $vessel->plants_m2);
     }
 
     /** All its bogs seen from above, m². */
     public function bogM2(): float
     {
-        return (float) $this->stages->sum(static fn (Stage $stage): float => $stage->kind === 'bog' ? NitrateSinksCalculator::bogM2($stage->media_l, $stage->plan_m2) : 0.0);
+        return (float) $this->stages->sum(
+            static fn(Stage $stage): float => $stage->kind === 'bog'
+                ? NitrateSinksCalculator::bogM2($stage->media_l, $stage->plan_m2)
+                : 0.0,
+        );
     }
 }

@@ -42,6 +42,9 @@ final class Trickle extends Part
 
     public function text(): string
     {
-        return 'Trickle of '.Say::number($this->flow_l_h, 3).' L/h'.($this->water === null ? '' : " from {$this->water->name}");
+        return 'Trickle of ' .
+            Say::number($this->flow_l_h, 3) .
+            ' L/h' .
+            ($this->water === null ? '' : " from {$this->water->name}");
     }
 }

@@ -37,17 +37,36 @@ final class Vessel extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'freeboard_m' => 'float', 'displaced_l' => 'float', 'netted' => 'boolean', 'level_mm' => 'float', 'may_fall_mm' => 'float', 'overflow' => 'boolean', 'float_valve' => 'boolean', 'retired_at' => 'datetime', 'stones_m2' => 'float', 'silt_m2' => 'float', 'plants_m2' => 'float', 'invertebrates' => 'boolean'];
+        return [
+            'measures' => 'array',
+            'freeboard_m' => 'float',
+            'displaced_l' => 'float',
+            'netted' => 'boolean',
+            'level_mm' => 'float',
+            'may_fall_mm' => 'float',
+            'overflow' => 'boolean',
+            'float_valve' => 'boolean',
+            'retired_at' => 'datetime',
+            'stones_m2' => 'float',
+            'silt_m2' => 'float',
+            'plants_m2' => 'float',
+            'invertebrates' => 'boolean',
+        ];
     }
 
     public function holdsFish(): bool
     {
-        return ! in_array($this->kind, ['sump', 'chamber'], true);
+        return !in_array($this->kind, ['sump', 'chamber'], true);
     }
 
     /** @return array<string, mixed> input of `volume.vessel` */
     public function calculation(): array
     {
-        return ['shape' => $this->shape, ...$this->measures, 'freeboard_m' => $this->freeboard_m, 'displaced_l' => $this->displaced_l];
+        return [
+            'shape' => $this->shape,
+            ...$this->measures,
+            'freeboard_m' => $this->freeboard_m,
+            'displaced_l' => $this->displaced_l,
+        ];
     }
 }

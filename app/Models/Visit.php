@@ -51,7 +51,9 @@ final class Visit extends Model
      */
     public static function bookedAt(System $system): Builder
     {
-        $query = self::query()->where('system_id', $system->id)->with(['readings', 'user', 'vessel']);
+        $query = self::query()
+            ->where('system_id', $system->id)
+            ->with(['readings', 'user', 'vessel']);
         $query->whereNull('withdrawn_at')->orderByDesc('taken_at')->orderByDesc('id');
 
         return $query;

@@ -26,7 +26,12 @@ final class VolumeMeasure extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['input' => 'array', 'volume_l' => 'float', 'low_l' => 'float', 'high_l' => 'float'];
+        return [
+            'input' => 'array',
+            'volume_l' => 'float',
+            'low_l' => 'float',
+            'high_l' => 'float',
+        ];
     }
 
     /** @return BelongsTo<User, $this> */

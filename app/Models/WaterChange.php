@@ -20,7 +20,9 @@ use Illuminate\Support\Carbon;
  * @property ?string $danger_by oxygen, ammonia or filter
  * @property ?Carbon $flow_seen_at
  * @property ?Carbon $withdrawn_at
- * @property list<array{what: string, name: string, text: string, done: bool, good?: string, amount?: float, unit?: string}> $put_back what the new water is still short of, and what of the shelf that takes
+ * @property list<array{what: string, name: string, text: string, done: bool, good?: string, amount?: float,
+ *     unit?: string}> $put_back
+ *     what the new water is still short of, and what of the shelf that takes
  * @property ?string $vessel_id a bay that was shut off
  * @property ?Vessel $vessel
  * @property ?WaterSource $water
@@ -35,7 +37,17 @@ final class WaterChange extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['litres' => 'float', 'volume_l' => 'float', 'changed_at' => 'datetime', 'pump_off' => 'boolean', 'planned_min' => 'float', 'danger_min' => 'float', 'flow_seen_at' => 'datetime', 'withdrawn_at' => 'datetime', 'put_back' => 'array'];
+        return [
+            'litres' => 'float',
+            'volume_l' => 'float',
+            'changed_at' => 'datetime',
+            'pump_off' => 'boolean',
+            'planned_min' => 'float',
+            'danger_min' => 'float',
+            'flow_seen_at' => 'datetime',
+            'withdrawn_at' => 'datetime',
+            'put_back' => 'array',
+        ];
     }
 
     /** @return BelongsTo<WaterSource, $this> */
@@ -64,10 +76,16 @@ final class WaterChange extends Part
 
     public function text(): string
     {
-        $from = ($this->vessel === null ? '' : " in {$this->vessel->name}").($this->water === null ? '' : " from {$this->water->name}");
+        $from =
+            ($this->vessel === null ? '' : " in {$this->vessel->name}") .
+            ($this->water === null ? '' : " from {$this->water->name}");
 
         return $this->kind === 'topup'
-            ? number_format($this->litres).' L topped up for evaporation'.$from
-            : number_format($this->litres).' L changed, '.round(100 * $this->litres / $this->volume_l, 1).' % of the water'.$from;
+            ? number_format($this->litres) . ' L topped up for evaporation' . $from
+            : number_format($this->litres) .
+                    ' L changed, ' .
+                    round((100 * $this->litres) / $this->volume_l, 1) .
+                    ' % of the water' .
+                    $from;
     }
 }

@@ -40,7 +40,8 @@ final class WaterSource extends Model
     /** Whether its chlorine is chloramine, as last tested. */
     public function chloramine(): bool
     {
-        return $this->tests->first(static fn (WaterTest $test): bool => isset($test->readings['chlorine_mg_l']))->chloramine ?? false;
+        return $this->tests->first(static fn(WaterTest $test): bool => isset($test->readings['chlorine_mg_l']))
+            ->chloramine ?? false;
     }
 
     /** The newest reading of a parameter, behind the treatment unit where there is one. */

@@ -23,21 +23,36 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(Library::class, static fn (): Library => Library::shipped());
-        $this->app->singleton(Registry::class, static fn ($app): Registry => Registry::standard($app->make(Library::class)));
-        $this->app->singleton(LimitTable::class, static fn ($app): LimitTable => $app->make(Library::class)->limits());
-        $this->app->singleton(SchoolTable::class, static fn ($app): SchoolTable => $app->make(Library::class)->schools());
-        $this->app->singleton(TestSchedule::class, static fn ($app): TestSchedule => $app->make(Library::class)->testSchedule());
-        $this->app->singleton(MediaTable::class, static fn ($app): MediaTable => $app->make(Library::class)->media());
-        $this->app->singleton(AgentTable::class, static fn ($app): AgentTable => $app->make(Library::class)->agents());
-        $this->app->singleton(FittingTable::class, static fn ($app): FittingTable => $app->make(Library::class)->fittings());
-        $this->app->singleton(StageKinds::class, static fn ($app): StageKinds => $app->make(Library::class)->stageKinds());
+        $this->app->singleton(Library::class, static fn(): Library => Library::shipped());
+        $this->app->singleton(
+            Registry::class,
+            static fn($app): Registry => Registry::standard($app->make(Library::class)),
+        );
+        $this->app->singleton(LimitTable::class, static fn($app): LimitTable => $app->make(Library::class)->limits());
+        $this->app->singleton(
+            SchoolTable::class,
+            static fn($app): SchoolTable => $app->make(Library::class)->schools(),
+        );
+        $this->app->singleton(
+            TestSchedule::class,
+            static fn($app): TestSchedule => $app->make(Library::class)->testSchedule(),
+        );
+        $this->app->singleton(MediaTable::class, static fn($app): MediaTable => $app->make(Library::class)->media());
+        $this->app->singleton(AgentTable::class, static fn($app): AgentTable => $app->make(Library::class)->agents());
+        $this->app->singleton(
+            FittingTable::class,
+            static fn($app): FittingTable => $app->make(Library::class)->fittings(),
+        );
+        $this->app->singleton(
+            StageKinds::class,
+            static fn($app): StageKinds => $app->make(Library::class)->stageKinds(),
+        );
     }
 
     public function boot(): void
     {
         JsonResource::withoutWrapping();
-        Model::shouldBeStrict(! $this->app->environment('production'));
-        Gate::define('write', static fn (User $user): bool => $user->role->writes());
+        Model::shouldBeStrict(!$this->app->environment('production'));
+        Gate::define('write', static fn(User $user): bool => $user->role->writes());
     }
 }

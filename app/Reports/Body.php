@@ -10,14 +10,15 @@ use Ironwort\Core\Calc\BadInput;
 /** One body of water that is dosed and changed: the loop as it stands, or a bay that is shut off. */
 final readonly class Body
 {
-    private function __construct(public ?string $vesselId, public string $name, public float $volumeL)
-    {
-    }
+    private function __construct(public ?string $vesselId, public string $name, public float $volumeL) {}
 
     /** @return list<self> */
     public static function all(System $system, CutOff $cutOff): array
     {
-        return array_map(static fn (array $body): self => new self($body['vessel_id'], $body['name'], $body['volume_l']), $cutOff->bodies($system));
+        return array_map(
+            static fn(array $body): self => new self($body['vessel_id'], $body['name'], $body['volume_l']),
+            $cutOff->bodies($system),
+        );
     }
 
     /** @throws BadInput at `body` */

@@ -14,12 +14,20 @@ use Ironwort\Core\Fish\Condition;
 /** What is changed on the Capacity page beside the water and the feed: fish, filter, flow, changes. */
 final readonly class CapacityWhatIf
 {
-    public const KEYS = ['fish_more', 'fish_length_cm', 'stage_off', 'media_stage', 'media_more_l', 'lost_pct', 'flow_pct', 'change_l_d', 'source_no3_mg_l'];
+    public const KEYS = [
+        'fish_more',
+        'fish_length_cm',
+        'stage_off',
+        'media_stage',
+        'media_more_l',
+        'lost_pct',
+        'flow_pct',
+        'change_l_d',
+        'source_no3_mg_l',
+    ];
 
     /** @param  array<string, mixed>  $values */
-    private function __construct(private array $values)
-    {
-    }
+    private function __construct(private array $values) {}
 
     /**
      * @param  array<string, string>  $typed
@@ -40,7 +48,7 @@ final readonly class CapacityWhatIf
             Input::number('source_no3_mg_l', 'Nitrate in new water', 'mg/L', 0, 500)->optional(),
         ]))->read(array_intersect_key($typed, array_flip(self::KEYS)));
         foreach (['stage_off', 'media_stage'] as $key) {
-            if (isset($values[$key]) && ! $system->stages->contains('id', $values[$key])) {
+            if (isset($values[$key]) && !$system->stages->contains('id', $values[$key])) {
                 throw BadInput::at($key, 'There is no such stage here.');
             }
         }
@@ -55,7 +63,7 @@ final readonly class CapacityWhatIf
 
     public function fishKg(): float
     {
-        return ($this->number('fish_more') ?? 0.0) * Condition::weight($this->length(), Condition::USUAL) / 1000;
+        return (($this->number('fish_more') ?? 0.0) * Condition::weight($this->length(), Condition::USUAL)) / 1000;
     }
 
     public function length(): float
@@ -79,8 +87,14 @@ final readonly class CapacityWhatIf
 
         return [
             ...$row,
-            'flow_l_h' => ($this->values['stage_off'] ?? null) === $stage->id ? 0.0 : $flow * ($this->number('flow_pct') ?? 100.0) / 100,
-            'media_l' => ($this->values['media_stage'] ?? null) === $stage->id ? max(0.0, $media + ($this->number('media_more_l') ?? 0.0)) : $media,
+            'flow_l_h' =>
+                ($this->values['stage_off'] ?? null) === $stage->id
+                    ? 0.0
+                    : ($flow * ($this->number('flow_pct') ?? 100.0)) / 100,
+            'media_l' =>
+                ($this->values['media_stage'] ?? null) === $stage->id
+                    ? max(0.0, $media + ($this->number('media_more_l') ?? 0.0))
+                    : $media,
         ];
     }
 }

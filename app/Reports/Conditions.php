@@ -33,12 +33,21 @@ final class Conditions
     private array $errors = [];
 
     /** @param  array<string, string>  $typed  by canonical key, as typed; empty where nothing was typed */
-    public function __construct(private readonly System $system, private readonly LatestWater $water, private readonly LimitTable $limits, private readonly FeedPlan $plans, private readonly array $typed)
-    {
-        $this->reading(Parameter::Temperature, static fn (): float => 20.0, 'a mild day');
-        $this->reading(Parameter::Ph, static fn (): float => 7.5, 'ordinary water');
-        $this->reading(Parameter::Oxygen, fn (): float => 0.9 * Oxygen::saturation($this->values['temp_c'] ?? 20.0), '90 % of saturation');
-        $this->reading(Parameter::Alkalinity, static fn (): float => 100.0, 'ordinary water');
+    public function __construct(
+        private readonly System $system,
+        private readonly LatestWater $water,
+        private readonly LimitTable $limits,
+        private readonly FeedPlan $plans,
+        private readonly array $typed,
+    ) {
+        $this->reading(Parameter::Temperature, static fn(): float => 20.0, 'a mild day');
+        $this->reading(Parameter::Ph, static fn(): float => 7.5, 'ordinary water');
+        $this->reading(
+            Parameter::Oxygen,
+            fn(): float => 0.9 * Oxygen::saturation($this->values['temp_c'] ?? 20.0),
+            '90 % of saturation',
+        );
+        $this->reading(Parameter::Alkalinity, static fn(): float => 100.0, 'ordinary water');
         $this->allowedAmmonia();
         $this->feed($system->feed());
         if ($this->errors !== []) {
@@ -65,7 +74,7 @@ final class Conditions
     /** The temperature at which the oxygen reading was taken, whatever is typed over it. */
     public function measuredTemperature(): float
     {
-        return $this->water->get(Parameter::Temperature)->value ?? $this->values['temp_c'] ?? 20.0;
+        return $this->water->get(Parameter::Temperature)->value ?? ($this->values['temp_c'] ?? 20.0);
     }
 
     private function allowedAmmonia(): void
@@ -76,35 +85,81 @@ final class Conditions
 
             return;
         }
-        $allowed = AllowedAmmonia::of($this->limits, $this->system->life_stage, $this->values['ph'] ?? 7.5, $this->values['temp_c'] ?? 20.0);
-        $this->set('tan_mg_l', 'Ammonia allowed', $allowed->tan, Parameter::Ammonia, 'limit', $allowed->heldByUnionised
-            ? 'where its un-ionised part reaches '.Say::number($allowed->unionisedLimit).' mg/L at this pH and temperature'
-            : 'the limit of total ammonia for '.lcfirst($this->limits->stages[$this->system->life_stage]));
+        $allowed = AllowedAmmonia::of(
+            $this->limits,
+            $this->system->life_stage,
+            $this->values['ph'] ?? 7.5,
+            $this->values['temp_c'] ?? 20.0,
+        );
+        $this->set(
+            'tan_mg_l',
+            'Ammonia allowed',
+            $allowed->tan,
+            Parameter::Ammonia,
+            'limit',
+            $allowed->heldByUnionised
+                ? 'where its un-ionised part reaches ' .
+                    Say::number($allowed->unionisedLimit) .
+                    ' mg/L at this pH and temperature'
+                : 'the limit of total ammonia for ' . lcfirst($this->limits->stages[$this->system->life_stage]),
+        );
     }
 
     private function feed(?FeedFigure $feed): void
     {
         $figures = [
-            ['feed_g_d', 'Feed', 'g/d', 500000.0, $feed === null ? null : $this->plans->perDay($this->system, $feed, $this->values['temp_c'] ?? 20.0)],
+            [
+                'feed_g_d',
+                'Feed',
+                'g/d',
+                500000.0,
+                $feed === null ? null : $this->plans->perDay($this->system, $feed, $this->values['temp_c'] ?? 20.0),
+            ],
             ['protein_pct', 'Protein', '%', 80.0, $feed === null ? null : max(5.0, $this->plans->protein($feed))],
         ];
         foreach ($figures as [$key, $label, $unit, $most, $planned]) {
             $value = $this->typedNumber($key, $label, $key === 'protein_pct' ? 5.0 : 0.0, $most);
             [$kind, $from] = match (true) {
                 $value !== null => ['typed', 'typed just now'],
-                $feed !== null => ['plan', ($feed->by_ration && $key === 'feed_g_d' ? 'by the ration table, set ' : 'feed figure since ').$feed->since->format('j M Y').($feed->days_a_week < 7 && $key === 'feed_g_d' ? ", {$feed->days_a_week} days a week" : '')],
-                default => ['assumed', $key === 'protein_pct' ? 'assumed: usual koi feed' : 'assumed: no feed figure set'],
+                $feed !== null => [
+                    'plan',
+                    ($feed->by_ration && $key === 'feed_g_d' ? 'by the ration table, set ' : 'feed figure since ') .
+                    $feed->since->format('j M Y') .
+                    ($feed->days_a_week < 7 && $key === 'feed_g_d' ? ", {$feed->days_a_week} days a week" : ''),
+                ],
+                default => [
+                    'assumed',
+                    $key === 'protein_pct' ? 'assumed: usual koi feed' : 'assumed: no feed figure set',
+                ],
             };
-            $this->values[$key] = $value ?? $planned ?? ($key === 'protein_pct' ? 38.0 : 0.0);
-            $this->origins[$key] = new Origin($key, $label, Say::number($this->values[$key])." {$unit}", $kind, $from);
+            $this->values[$key] = $value ?? ($planned ?? ($key === 'protein_pct' ? 38.0 : 0.0));
+            $this->origins[$key] = new Origin(
+                $key,
+                $label,
+                Say::number($this->values[$key]) . " {$unit}",
+                $kind,
+                $from,
+            );
         }
     }
 
-    private function set(string $key, string $label, float $value, Parameter $parameter, string $kind, string $from): void
-    {
+    private function set(
+        string $key,
+        string $label,
+        float $value,
+        Parameter $parameter,
+        string $kind,
+        string $from,
+    ): void {
         $unit = $parameter->symbol();
         $this->values[$key] = $value;
-        $this->origins[$key] = new Origin($key, $label, Say::number($parameter->shown($value), 3).($unit === null ? '' : " {$unit}"), $kind, $from);
+        $this->origins[$key] = new Origin(
+            $key,
+            $label,
+            Say::number($parameter->shown($value), 3) . ($unit === null ? '' : " {$unit}"),
+            $kind,
+            $from,
+        );
     }
 
     private function typedReading(Parameter $parameter): ?float
@@ -136,7 +191,14 @@ final class Conditions
             return null;
         }
         if ($value < $least || $value > $most) {
-            $this->errors[$key] = "{$label} cannot be ".Say::number($value, 6).': it lies between '.Say::number($least).' and '.Say::number($most, 6).'.';
+            $this->errors[$key] =
+                "{$label} cannot be " .
+                Say::number($value, 6) .
+                ': it lies between ' .
+                Say::number($least) .
+                ' and ' .
+                Say::number($most, 6) .
+                '.';
         }
 
         return $value;

@@ -24,24 +24,36 @@ use Ironwort\Core\Measure\Say;
 /** The bays whose every line is shut: a body of water of their own, for doses as for time. */
 final readonly class CutOff
 {
-    public function __construct(private Registry $registry, private Judging $limits, private SystemReport $systems, private VolumeReport $volumes)
-    {
-    }
+    public function __construct(
+        private Registry $registry,
+        private Judging $limits,
+        private SystemReport $systems,
+        private VolumeReport $volumes,
+    ) {}
 
     /** @return list<Vessel> vessels that lines lead to, all of them shut */
     public static function vessels(System $system): array
     {
-        return array_values($system->vessels->filter(static function (Vessel $vessel) use ($system): bool {
-            $lines = self::lines($system, $vessel);
+        return array_values(
+            $system->vessels
+                ->filter(static function (Vessel $vessel) use ($system): bool {
+                    $lines = self::lines($system, $vessel);
 
-            return $lines !== [] && array_filter($lines, static fn (Line $line): bool => $line->valve_open_pct === null || $line->valve_open_pct > 0) === [];
-        })->all());
+                    return $lines !== [] &&
+                        array_filter(
+                            $lines,
+                            static fn(Line $line): bool => $line->valve_open_pct === null || $line->valve_open_pct > 0,
+                        ) === [];
+                })
+                ->all(),
+        );
     }
 
     /** @return list<Line> what joins a vessel to its loop */
     public static function lines(System $system, Vessel $vessel): array
     {
-        $at = static fn (Line $line): bool => ($line->from()->id === $vessel->id || $line->to()->id === $vessel->id) && $line->to()->kind !== PlaceKind::Outside;
+        $at = static fn(Line $line): bool => ($line->from()->id === $vessel->id || $line->to()->id === $vessel->id) &&
+            $line->to()->kind !== PlaceKind::Outside;
 
         return array_values($system->lines->filter($at)->all());
     }
@@ -56,11 +68,23 @@ final readonly class CutOff
         $whole = $this->volumes->inUse($system)->value;
         $built = $this->systems->volume($system)->value;
         $cut = self::vessels($system);
-        $bodies = array_map(fn (Vessel $vessel): array => [
-            'vessel_id' => $vessel->id, 'name' => $vessel->name, 'volume_l' => $built > 0 ? $whole * $this->systems->vessel($vessel)->value / $built : 0.0,
-        ], $cut);
+        $bodies = array_map(
+            fn(Vessel $vessel): array => [
+                'vessel_id' => $vessel->id,
+                'name' => $vessel->name,
+                'volume_l' => $built > 0 ? ($whole * $this->systems->vessel($vessel)->value) / $built : 0.0,
+            ],
+            $cut,
+        );
 
-        return [['vessel_id' => null, 'name' => $system->name, 'volume_l' => $whole - array_sum(array_column($bodies, 'volume_l'))], ...$bodies];
+        return [
+            [
+                'vessel_id' => null,
+                'name' => $system->name,
+                'volume_l' => $whole - array_sum(array_column($bodies, 'volume_l')),
+            ],
+            ...$bodies,
+        ];
     }
 
     /**
@@ -72,15 +96,25 @@ final readonly class CutOff
     {
         $rows = [];
         foreach (self::vessels($system) as $vessel) {
-            $shut = $system->shutOffs->first(static fn (ShutOff $shutOff): bool => $shutOff->vessel_id === $vessel->id);
+            $shut = $system->shutOffs->first(static fn(ShutOff $shutOff): bool => $shutOff->vessel_id === $vessel->id);
             $since = $shut instanceof ShutOff ? $shut->shut_at : $this->latestChange($system, $vessel);
-            $body = array_values(array_filter($this->bodies($system), static fn (array $body): bool => $body['vessel_id'] === $vessel->id))[0];
+            $body = array_values(
+                array_filter(
+                    $this->bodies($system),
+                    static fn(array $body): bool => $body['vessel_id'] === $vessel->id,
+                ),
+            )[0];
             $limit = $this->limit($system, $vessel, $body['volume_l'], $water);
             $minutes = $limit->value > 0 ? $limit->value : null;
             $gone = $since->diffInMinutes(Carbon::now());
             $rows[] = [
-                'vessel_id' => $vessel->id, 'name' => $vessel->name, 'volume_l' => $body['volume_l'], 'since' => $since->toIso8601ZuluString(), 'age' => Age::of($since),
-                'minutes' => $minutes, 'limit' => $minutes === null ? null : $limit->toArray(),
+                'vessel_id' => $vessel->id,
+                'name' => $vessel->name,
+                'volume_l' => $body['volume_l'],
+                'since' => $since->toIso8601ZuluString(),
+                'age' => Age::of($since),
+                'minutes' => $minutes,
+                'limit' => $minutes === null ? null : $limit->toArray(),
                 'state' => match (true) {
                     $minutes === null => State::Watch->value,
                     $gone >= $minutes => State::Emergency->value,
@@ -101,44 +135,95 @@ final readonly class CutOff
         [$biomass, $whose] = $this->fish($system, $vessel);
         $whole = $this->systems->biomass($system)->value;
         $feed = $system->feed();
-        $aired = $system->pumps->contains(static fn (Pump $pump): bool => $pump->running && $pump->vessel_id === $vessel->id && in_array($pump->kind, ['air', 'airlift'], true));
+        $aired = $system->pumps->contains(
+            static fn(Pump $pump): bool => $pump->running &&
+                $pump->vessel_id === $vessel->id &&
+                in_array($pump->kind, ['air', 'airlift'], true),
+        );
         $allowed = AllowedAmmonia::of($this->limits->table($system), $system->life_stage, $ph, $temperature);
         $input = [
-            'volume_l' => max(1.0, $volume), 'biomass_kg' => $biomass, 'feed_g_d' => $whole > 0 ? ($feed->feed_g_d ?? 0.0) * $biomass / $whole : 0.0, 'protein_pct' => $feed->protein_pct ?? 38.0,
-            'temp_c' => $temperature, 'ph' => $ph, 'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0, 'aired' => $aired ? 'yes' : 'no', 'nh3_limit_mg_l' => $allowed->unionisedLimit,
+            'volume_l' => max(1.0, $volume),
+            'biomass_kg' => $biomass,
+            'feed_g_d' => $whole > 0 ? (($feed->feed_g_d ?? 0.0) * $biomass) / $whole : 0.0,
+            'protein_pct' => $feed->protein_pct ?? 38.0,
+            'temp_c' => $temperature,
+            'ph' => $ph,
+            'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0,
+            'aired' => $aired ? 'yes' : 'no',
+            'nh3_limit_mg_l' => $allowed->unionisedLimit,
         ];
         $oxygen = $water->get(Parameter::Oxygen);
         if ($oxygen !== null) {
             $input['do_mg_l'] = $oxygen->value;
         }
         $minutes = $this->registry->run('fish.shut_off', $input)->figures['minutes'];
-        $read = static fn (Parameter $parameter, string $label, float $value): Origin => $water->get($parameter) === null
+        $read = static fn(Parameter $parameter, string $label, float $value): Origin => $water->get($parameter) === null
             ? new Origin($parameter->value, $label, Say::number($value, 3), 'assumed', 'assumed: never measured')
             : WaterMeaning::measured($water->get($parameter)->judged(), $water->get($parameter));
 
-        return new Figure("Time {$vessel->name} may stay shut off", is_float($minutes) ? $minutes : 0.0, 'min', 'fish.shut_off', 'minutes', $input, [
-            new Origin('volume_l', 'Volume', Say::number($volume, 4).' L', 'computed', "the share of {$vessel->name}"),
-            new Origin('biomass_kg', 'Fish', Say::number($biomass, 3).' kg', $whose === null ? 'build' : 'assumed', $whose ?? 'the groups kept in this bay'),
-            new Origin('aired', 'Its own air', $aired ? 'runs' : 'none', 'build', 'an air pump that stands in this bay'),
-            $read(Parameter::Temperature, 'Temperature', $temperature), $read(Parameter::Ph, 'pH', $ph),
-        ]);
+        return new Figure(
+            "Time {$vessel->name} may stay shut off",
+            is_float($minutes) ? $minutes : 0.0,
+            'min',
+            'fish.shut_off',
+            'minutes',
+            $input,
+            [
+                new Origin(
+                    'volume_l',
+                    'Volume',
+                    Say::number($volume, 4) . ' L',
+                    'computed',
+                    "the share of {$vessel->name}",
+                ),
+                new Origin(
+                    'biomass_kg',
+                    'Fish',
+                    Say::number($biomass, 3) . ' kg',
+                    $whose === null ? 'build' : 'assumed',
+                    $whose ?? 'the groups kept in this bay',
+                ),
+                new Origin(
+                    'aired',
+                    'Its own air',
+                    $aired ? 'runs' : 'none',
+                    'build',
+                    'an air pump that stands in this bay',
+                ),
+                $read(Parameter::Temperature, 'Temperature', $temperature),
+                $read(Parameter::Ph, 'pH', $ph),
+            ],
+        );
     }
 
     /** @return array{float, ?string} kg, and why it is assumed */
     private function fish(System $system, Vessel $vessel): array
     {
-        if ($system->fish->contains(static fn (FishGroup $group): bool => $group->vessel_id !== null)) {
-            return [$system->fish->filter(static fn (FishGroup $group): bool => $group->vessel_id === $vessel->id)->sum(fn (FishGroup $group): float => $this->systems->group($group)->value), null];
+        if ($system->fish->contains(static fn(FishGroup $group): bool => $group->vessel_id !== null)) {
+            return [
+                $system->fish
+                    ->filter(static fn(FishGroup $group): bool => $group->vessel_id === $vessel->id)
+                    ->sum(fn(FishGroup $group): float => $this->systems->group($group)->value),
+                null,
+            ];
         }
-        $homes = $system->vessels->filter(static fn (Vessel $candidate): bool => $candidate->holdsFish())->sum(fn (Vessel $candidate): float => $this->systems->vessel($candidate)->value);
+        $homes = $system->vessels
+            ->filter(static fn(Vessel $candidate): bool => $candidate->holdsFish())
+            ->sum(fn(Vessel $candidate): float => $this->systems->vessel($candidate)->value);
         $share = $vessel->holdsFish() && $homes > 0 ? $this->systems->vessel($vessel)->value / $homes : 0.0;
 
-        return [$share * $this->systems->biomass($system)->value, 'assumed: shared out by volume, as no group names its bay'];
+        return [
+            $share * $this->systems->biomass($system)->value,
+            'assumed: shared out by volume, as no group names its bay',
+        ];
     }
 
     private function latestChange(System $system, Vessel $vessel): Carbon
     {
-        $latest = array_map(static fn (Line $line): int => $line->updated_at->getTimestamp(), self::lines($system, $vessel));
+        $latest = array_map(
+            static fn(Line $line): int => $line->updated_at->getTimestamp(),
+            self::lines($system, $vessel),
+        );
 
         return $latest === [] ? Carbon::now() : Carbon::createFromTimestampUTC(max($latest));
     }

@@ -15,18 +15,21 @@ use Ironwort\Core\Measure\Say;
 /** What a system is fed a day by its plan: as set, or by the ration table for these fish at this temperature. */
 final readonly class FeedPlan
 {
-    private const PURPOSES = ['fry' => 'growth', 'grow_on' => 'growth', 'quarantine' => 'light', 'starting' => 'light'];
+    private const PURPOSES = [
+        'fry' => 'growth',
+        'grow_on' => 'growth',
+        'quarantine' => 'light',
+        'starting' => 'light',
+    ];
 
-    public function __construct(private Registry $registry)
-    {
-    }
+    public function __construct(private Registry $registry) {}
 
     /** Mean of all days of the week, g/d. */
     public function perDay(System $system, FeedFigure $plan, float $tempC): float
     {
         $day = $plan->by_ration ? $this->ration($system, $tempC)->value : $plan->feed_g_d;
 
-        return $day * $plan->days_a_week / 7;
+        return ($day * $plan->days_a_week) / 7;
     }
 
     /** Protein of the feed as fed; moisture takes its share of a moist feed given by its dry matter. */
@@ -38,18 +41,59 @@ final readonly class FeedPlan
     public function ration(System $system, float $tempC): Figure
     {
         $purpose = self::PURPOSES[$system->life_stage] ?? 'maintenance';
-        $parts = array_values($system->fish->map(function (FishGroup $group) use ($tempC, $purpose): Figure {
-            $weight = $this->registry->run('fish.weight', $group->calculation())->number('weight_g');
-            $input = ['weight_g' => min(30000.0, max(0.01, $weight)), 'temp_c' => $tempC, 'purpose' => $purpose];
-            $percent = $this->registry->run('fish.ration', $input)->number('ration_pct_bw_d');
+        $parts = array_values(
+            $system->fish
+                ->map(function (FishGroup $group) use ($tempC, $purpose): Figure {
+                    $weight = $this->registry->run('fish.weight', $group->calculation())->number('weight_g');
+                    $input = [
+                        'weight_g' => min(30000.0, max(0.01, $weight)),
+                        'temp_c' => $tempC,
+                        'purpose' => $purpose,
+                    ];
+                    $percent = $this->registry->run('fish.ration', $input)->number('ration_pct_bw_d');
 
-            return new Figure($group->name, $group->count * $weight * $percent / 100, 'g/d', parts: [
-                new Figure('Ration', $percent, '% of body weight a day', 'fish.ration', 'ration_pct_bw_d', $input, [
-                    new Origin('weight_g', 'Weight', Say::number($weight, 3).' g', 'build', "mean of {$group->name}"), new Origin('temp_c', 'Temperature', Say::number($tempC, 3).' °C', 'measured', 'as the capacity is worked out for'),
-                ]),
-            ], say: "{$group->count} fish of ".Say::number($weight, 3).' g.');
-        })->all());
+                    return new Figure(
+                        $group->name,
+                        ($group->count * $weight * $percent) / 100,
+                        'g/d',
+                        parts: [
+                            new Figure(
+                                'Ration',
+                                $percent,
+                                '% of body weight a day',
+                                'fish.ration',
+                                'ration_pct_bw_d',
+                                $input,
+                                [
+                                    new Origin(
+                                        'weight_g',
+                                        'Weight',
+                                        Say::number($weight, 3) . ' g',
+                                        'build',
+                                        "mean of {$group->name}",
+                                    ),
+                                    new Origin(
+                                        'temp_c',
+                                        'Temperature',
+                                        Say::number($tempC, 3) . ' °C',
+                                        'measured',
+                                        'as the capacity is worked out for',
+                                    ),
+                                ],
+                            ),
+                        ],
+                        say: "{$group->count} fish of " . Say::number($weight, 3) . ' g.',
+                    );
+                })
+                ->all(),
+        );
 
-        return new Figure('Ration by the table', array_sum(array_map(static fn (Figure $part): float => $part->value, $parts)), 'g/d', parts: $parts, say: 'Weight of every group times its ration at this temperature.');
+        return new Figure(
+            'Ration by the table',
+            array_sum(array_map(static fn(Figure $part): float => $part->value, $parts)),
+            'g/d',
+            parts: $parts,
+            say: 'Weight of every group times its ration at this temperature.',
+        );
     }
 }

@@ -13,12 +13,12 @@ use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Judge\Topic;
 
-/** What one system is judged by: the limits of its life stage, over them its school's, and over both the keeper's own. */
+/**
+ * What one system is judged by: the limits of its life stage, over them its school's, and over both the keeper's own.
+ */
 final readonly class Judging
 {
-    public function __construct(private LimitTable $limits, private SchoolTable $schools)
-    {
-    }
+    public function __construct(private LimitTable $limits, private SchoolTable $schools) {}
 
     public function for(System $system, Parameter $parameter): Limits
     {
@@ -31,7 +31,10 @@ final readonly class Judging
     /** What holds where the keeper has set nothing: the life stage's limits with the school's in them. */
     public function usual(System $system, Parameter $parameter): Limits
     {
-        return $this->following($system)->limits($system->life_stage, $this->limits->for($system->life_stage, $parameter));
+        return $this->following($system)->limits(
+            $system->life_stage,
+            $this->limits->for($system->life_stage, $parameter),
+        );
     }
 
     public function following(System $system): Following
@@ -54,7 +57,13 @@ final readonly class Judging
     public function table(System $system): LimitTable
     {
         $table = $this->limits;
-        foreach ([Parameter::Nitrate->value, ...$system->ownLimits->map(static fn (OwnLimit $own): string => $own->parameter)->all()] as $changed) {
+        foreach (
+            [
+                Parameter::Nitrate->value,
+                ...$system->ownLimits->map(static fn(OwnLimit $own): string => $own->parameter)->all(),
+            ]
+            as $changed
+        ) {
             $parameter = Parameter::tryFrom($changed);
             $table = $parameter === null ? $table : $table->with($system->life_stage, $this->for($system, $parameter));
         }

@@ -14,9 +14,7 @@ use Ironwort\Core\Judge\Parameter;
 final readonly class LatestWater
 {
     /** @param  array<string, Reading>  $readings  by parameter */
-    private function __construct(public array $readings)
-    {
-    }
+    private function __construct(public array $readings) {}
 
     public static function of(System $system): self
     {
@@ -34,24 +32,36 @@ final readonly class LatestWater
         if ($systems->isEmpty()) {
             return [];
         }
-        $parameters = array_map(static fn (Parameter $p): string => $p->value, Parameter::measured());
-        $ids = $systems->map(static fn (System $system): string => $system->id)->values()->all();
-        $rows = Reading::query()->hydrate(DB::select(sprintf(<<<'SQL'
-            SELECT latest.*
-            FROM (VALUES %s) AS s (id)
-            CROSS JOIN (VALUES %s) AS p (parameter)
-            CROSS JOIN LATERAL (
-                SELECT r.* FROM readings r JOIN visits v ON v.id = r.visit_id AND v.withdrawn_at IS NULL
-                WHERE r.system_id = s.id AND r.parameter = p.parameter
-                ORDER BY r.taken_at DESC, r.id DESC LIMIT 1
-            ) AS latest
-            SQL, self::values($ids, 'char(26)'), self::values($parameters, 'varchar')), [...$ids, ...$parameters]))->load('visit.user');
+        $parameters = array_map(static fn(Parameter $p): string => $p->value, Parameter::measured());
+        $ids = $systems->map(static fn(System $system): string => $system->id)->values()->all();
+        $rows = Reading::query()
+            ->hydrate(
+                DB::select(
+                    sprintf(
+                        <<<'SQL'
+                        SELECT latest.*
+                        FROM (VALUES %s) AS s (id)
+                        CROSS JOIN (VALUES %s) AS p (parameter)
+                        CROSS JOIN LATERAL (
+                            SELECT r.* FROM readings r JOIN visits v ON v.id = r.visit_id AND v.withdrawn_at IS NULL
+                            WHERE r.system_id = s.id AND r.parameter = p.parameter
+                            ORDER BY r.taken_at DESC, r.id DESC LIMIT 1
+                        ) AS latest
+                        SQL
+                        ,
+                        self::values($ids, 'char(26)'),
+                        self::values($parameters, 'varchar'),
+                    ),
+                    [...$ids, ...$parameters],
+                ),
+            )
+            ->load('visit.user');
         $found = [];
         foreach ($rows as $row) {
             $found[$row->system_id][$row->parameter->value] = $row;
         }
 
-        return array_combine($ids, array_map(static fn (string $id): self => new self($found[$id] ?? []), $ids));
+        return array_combine($ids, array_map(static fn(string $id): self => new self($found[$id] ?? []), $ids));
     }
 
     public function get(Parameter $parameter): ?Reading

@@ -16,9 +16,13 @@ final readonly class PumpOffTime
     /** Water never measured is reckoned at this, and this is on the side of less time. */
     private const WARM_C = 22.0;
 
-    public function __construct(private Registry $registry, private SystemReport $systems, private FeedPlan $feed, private VolumeReport $volumes, private Judging $judging)
-    {
-    }
+    public function __construct(
+        private Registry $registry,
+        private SystemReport $systems,
+        private FeedPlan $feed,
+        private VolumeReport $volumes,
+        private Judging $judging,
+    ) {}
 
     public function of(System $system, LatestWater $water, float $drained): PumpOff
     {
@@ -30,11 +34,18 @@ final readonly class PumpOffTime
         }
         $volume = $this->volumes->inUse($system)->value;
         $oxygen = $water->get(Parameter::Oxygen)?->value;
-        $aired = $system->pumps->contains(static fn (Pump $pump): bool => $pump->kind === 'air' && $pump->running);
+        $aired = $system->pumps->contains(static fn(Pump $pump): bool => $pump->kind === 'air' && $pump->running);
         $result = $this->registry->run('fish.shut_off', [
-            'volume_l' => max(0.1 * $volume, $volume - $drained, 1.0), 'biomass_kg' => $biomass, 'feed_g_d' => $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp), 'protein_pct' => $plan === null ? 38.0 : $this->feed->protein($plan), 'temp_c' => $temp,
-            'aired' => $aired ? 'yes' : 'no', 'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0, 'ph' => $water->get(Parameter::Ph)->value ?? 7.8, 'nh3_limit_mg_l' => $this->judging->for($system, Parameter::UnionisedAmmonia)->above->act ?? 0.05,
-            ...($oxygen === null ? [] : ['do_mg_l' => $oxygen]),
+            'volume_l' => max(0.1 * $volume, $volume - $drained, 1.0),
+            'biomass_kg' => $biomass,
+            'feed_g_d' => $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp),
+            'protein_pct' => $plan === null ? 38.0 : $this->feed->protein($plan),
+            'temp_c' => $temp,
+            'aired' => $aired ? 'yes' : 'no',
+            'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0,
+            'ph' => $water->get(Parameter::Ph)->value ?? 7.8,
+            'nh3_limit_mg_l' => $this->judging->for($system, Parameter::UnionisedAmmonia)->above->act ?? 0.05,
+            ...$oxygen === null ? [] : ['do_mg_l' => $oxygen],
         ]);
         $minutes = $result->figures['minutes'];
         $by = $result->figures['decides'];

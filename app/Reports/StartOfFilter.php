@@ -16,7 +16,8 @@ use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Filter\StageKinds;
 
 /**
- * A start as the book tells it: since when, what was read, and what happened, in days since its first reading of ammonia.
+ * A start as the book tells it: since when, what was read, and what happened, in days since its first reading of
+ * ammonia.
  */
 final readonly class StartOfFilter
 {
@@ -28,29 +29,45 @@ final readonly class StartOfFilter
     /** A change of temperature smaller than this is none, °C. */
     private const WARMER_C = 0.3;
 
-    /** @param  list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string, high: string}>  $rows */
-    private function __construct(private System $system, public Carbon $since, private array $rows)
-    {
-    }
+    /**
+     * @param  list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string,
+     *     high: string}>  $rows
+     */
+    private function __construct(private System $system, public Carbon $since, private array $rows) {}
 
     /** Null where nothing is being started, or ammonia was never read since it was. */
     public static function of(System $system, StageKinds $kinds): ?self
     {
-        $stages = $system->stages->filter(static fn (Stage $stage): bool => $stage->since !== null && ! $stage->bypassed && $kinds->get($stage->kind)->nitrifies());
+        $stages = $system->stages->filter(
+            static fn(Stage $stage): bool => $stage->since !== null &&
+                !$stage->bypassed &&
+                $kinds->get($stage->kind)->nitrifies(),
+        );
         /** @var ?Carbon $youngest */
-        $youngest = $stages->max(static fn (Stage $stage): ?Carbon => $stage->since);
+        $youngest = $stages->max(static fn(Stage $stage): ?Carbon => $stage->since);
         $starting = $system->kind === 'start' || $system->life_stage === 'starting';
         $oldest = Carbon::now()->subDays(self::FOLLOWED_D);
-        if (! $starting && ($youngest === null || $youngest->lt($oldest))) {
+        if (!$starting && ($youngest === null || $youngest->lt($oldest))) {
             return null;
         }
         $from = $youngest !== null && $youngest->gt($oldest) ? $youngest : $oldest;
-        /** @var list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string, high: string}> $rows */
-        $rows = DB::select(<<<'SQL'
-            SELECT r.visit_id, r.taken_at, r.parameter, r.value, r.low, r.high FROM readings r JOIN visits v ON v.id = r.visit_id AND v.withdrawn_at IS NULL
-            WHERE r.system_id = ? AND r.taken_at >= ? AND r.parameter IN ('tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'alkalinity_mg_l', 'temp_c') ORDER BY r.taken_at LIMIT 2000
-            SQL, [$system->id, $from]);
-        $first = array_values(array_filter($rows, static fn (object $row): bool => $row->parameter === 'tan_mg_l'))[0] ?? null;
+        /**
+         * @var list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string,
+         *     high: string}> $rows
+         */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT r.visit_id, r.taken_at, r.parameter, r.value, r.low, r.high FROM readings r JOIN visits v
+                ON v.id = r.visit_id AND v.withdrawn_at IS NULL
+            WHERE r.system_id = ? AND r.taken_at >= ? AND r.parameter IN ('tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l',
+                'alkalinity_mg_l', 'temp_c') ORDER BY r.taken_at LIMIT 2000
+            SQL
+            ,
+            [$system->id, $from],
+        );
+        $first =
+            array_values(array_filter($rows, static fn(object $row): bool => $row->parameter === 'tan_mg_l'))[0] ??
+            null;
 
         return $first === null ? null : new self($system, Carbon::parse($first->taken_at), $rows);
     }
@@ -94,7 +111,11 @@ final readonly class StartOfFilter
             $name = $names[$row->parameter] ?? null;
             $day = $this->day(Carbon::parse($row->taken_at));
             if ($name !== null && $day > 0.01) {
-                $visits[$row->visit_id] = [...$visits[$row->visit_id] ?? ['day' => $day], "{$name}_low_mg_l" => (float) $row->low, "{$name}_high_mg_l" => min(1000.0, (float) $row->high)];
+                $visits[$row->visit_id] = [
+                    ...$visits[$row->visit_id] ?? ['day' => $day],
+                    "{$name}_low_mg_l" => (float) $row->low,
+                    "{$name}_high_mg_l" => min(1000.0, (float) $row->high),
+                ];
             }
         }
 
@@ -106,24 +127,61 @@ final readonly class StartOfFilter
     {
         $events = [];
         /** @var Collection<int, WaterChange> $changes */
-        $changes = WaterChange::query()->where('system_id', $this->system->id)->whereNull('withdrawn_at')->where('kind', 'batch')->whereNull('vessel_id')->whereBetween('changed_at', [$this->since, Carbon::now()])->orderBy('changed_at')->limit(300)->get();
+        $changes = WaterChange::query()
+            ->where('system_id', $this->system->id)
+            ->whereNull('withdrawn_at')
+            ->where('kind', 'batch')
+            ->whereNull('vessel_id')
+            ->whereBetween('changed_at', [$this->since, Carbon::now()])
+            ->orderBy('changed_at')
+            ->limit(300)
+            ->get();
         foreach ($changes as $change) {
-            $events[] = ['at_d' => $this->day($change->changed_at), 'kind' => 'change', 'pct' => min(100.0, 100 * $change->litres / $change->volume_l)];
+            $events[] = [
+                'at_d' => $this->day($change->changed_at),
+                'kind' => 'change',
+                'pct' => min(100.0, (100 * $change->litres) / $change->volume_l),
+            ];
         }
         /** @var Collection<int, Dose> $doses */
-        $doses = Dose::query()->where('system_id', $this->system->id)->whereNull('withdrawn_at')->where('thing', 'ammonium')->whereNotNull('mg_l')->whereBetween('given_at', [$this->since, Carbon::now()])->orderBy('given_at')->limit(300)->get();
+        $doses = Dose::query()
+            ->where('system_id', $this->system->id)
+            ->whereNull('withdrawn_at')
+            ->where('thing', 'ammonium')
+            ->whereNotNull('mg_l')
+            ->whereBetween('given_at', [$this->since, Carbon::now()])
+            ->orderBy('given_at')
+            ->limit(300)
+            ->get();
         foreach ($doses as $dose) {
             $events[] = ['at_d' => $this->day($dose->given_at), 'kind' => 'dose', 'mg_l' => (float) $dose->mg_l];
         }
         /** @var Collection<int, Setback> $setbacks */
-        $setbacks = Setback::query()->where('system_id', $this->system->id)->where('happened_on', '>', $this->since)->limit(100)->get();
+        $setbacks = Setback::query()
+            ->where('system_id', $this->system->id)
+            ->where('happened_on', '>', $this->since)
+            ->limit(100)
+            ->get();
         foreach ($setbacks as $setback) {
-            $events[] = ['at_d' => max(0.0, $this->day($setback->happened_on)), 'kind' => 'wash', 'pct' => $setback->lost_pct];
+            $events[] = [
+                'at_d' => max(0.0, $this->day($setback->happened_on)),
+                'kind' => 'wash',
+                'pct' => $setback->lost_pct,
+            ];
         }
         /** @var Collection<int, FeedFigure> $figures */
-        $figures = FeedFigure::query()->where('system_id', $this->system->id)->where('since', '>', $this->since)->orderBy('since')->limit(100)->get();
+        $figures = FeedFigure::query()
+            ->where('system_id', $this->system->id)
+            ->where('since', '>', $this->since)
+            ->orderBy('since')
+            ->limit(100)
+            ->get();
         foreach ($figures as $figure) {
-            $events[] = ['at_d' => max(0.0, $this->day($figure->since)), 'kind' => 'feed', 'value' => $feeds->perDay($this->system, $figure, $tempC)];
+            $events[] = [
+                'at_d' => max(0.0, $this->day($figure->since)),
+                'kind' => 'feed',
+                'value' => $feeds->perDay($this->system, $figure, $tempC),
+            ];
         }
 
         return array_slice([...$events, ...$this->warmth($tempC)], 0, self::MOST_EVENTS);
@@ -136,7 +194,11 @@ final readonly class StartOfFilter
         foreach ($this->rows as $row) {
             if ($row->parameter === 'temp_c' && abs((float) $row->value - $was) >= self::WARMER_C) {
                 $was = (float) $row->value;
-                $events[] = ['at_d' => max(0.0, $this->day(Carbon::parse($row->taken_at))), 'kind' => 'temperature', 'value' => $was];
+                $events[] = [
+                    'at_d' => max(0.0, $this->day(Carbon::parse($row->taken_at))),
+                    'kind' => 'temperature',
+                    'value' => $was,
+                ];
             }
         }
 

@@ -32,9 +32,15 @@ final readonly class TroubleReport
 {
     private const DERIVED = ['nh3_n_mg_l' => 'tan_mg_l', 'do_sat_pct' => 'do_mg_l'];
 
-    public function __construct(private WaterMeaning $meaning, private Judging $limits, private SystemReport $systems, private VolumeReport $volumes, private ExpectedWater $expected, private Residuals $residuals, private CutOff $cutOff)
-    {
-    }
+    public function __construct(
+        private WaterMeaning $meaning,
+        private Judging $limits,
+        private SystemReport $systems,
+        private VolumeReport $volumes,
+        private ExpectedWater $expected,
+        private Residuals $residuals,
+        private CutOff $cutOff,
+    ) {}
 
     /**
      * @param  list<Seen>  $seen
@@ -47,11 +53,11 @@ final readonly class TroubleReport
             if ($reading->taken_at->diffInDays(Carbon::now()) <= Standing::READING_D) {
                 $fresh[$key] = $reading;
             } else {
-                $old[] = $reading->parameter->name().', '.Age::of($reading->taken_at);
+                $old[] = $reading->parameter->name() . ', ' . Age::of($reading->taken_at);
             }
         }
         $reckoned = array_intersect_key($this->expected->now($system, $water), $fresh);
-        $values = [...array_map(static fn ($reading): float => $reading->value, $fresh), ...$reckoned];
+        $values = [...array_map(static fn($reading): float => $reading->value, $fresh), ...$reckoned];
         $states = $shown = [];
         foreach ($this->meaning->of($system, $water)['strips'] as $strip) {
             $key = is_string($strip['parameter'] ?? null) ? $strip['parameter'] : '';
@@ -60,17 +66,62 @@ final readonly class TroubleReport
             }
         }
         foreach ($fresh as $key => $reading) {
-            $shown[] = ['name' => $reading->parameter->name(), 'text' => trim(Say::number($reading->parameter->shown($values[$key]), 3).' '.$reading->parameter->symbol()), 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : '').Age::of($reading->taken_at), 'state' => ($states[$key] ?? State::Good)->value];
+            $shown[] = [
+                'name' => $reading->parameter->name(),
+                'text' => trim(
+                    Say::number($reading->parameter->shown($values[$key]), 3) . ' ' . $reading->parameter->symbol(),
+                ),
+                'from' => (isset($reckoned[$key]) ? 'reckoned since ' : '') . Age::of($reading->taken_at),
+                'state' => ($states[$key] ?? State::Good)->value,
+            ];
         }
         $situation = $this->situation($system, $values, $states);
         $answer = Answer::to($situation, $seen);
-        $origins = [new Origin('volume_l', 'Water', Say::number($situation->volumeL, 4).' L', 'computed', 'the volume in use'), ...array_map(static fn (array $row): Origin => new Origin($row['name'], $row['name'], $row['text'], 'measured', $row['from']), $shown)];
+        $origins = [
+            new Origin(
+                'volume_l',
+                'Water',
+                Say::number($situation->volumeL, 4) . ' L',
+                'computed',
+                'the volume in use',
+            ),
+            ...array_map(
+                static fn(array $row): Origin => new Origin(
+                    $row['name'],
+                    $row['name'],
+                    $row['text'],
+                    'measured',
+                    $row['from'],
+                ),
+                $shown,
+            ),
+        ];
 
         return [
-            'signs' => array_map(static fn (Seen $sign): array => ['id' => $sign->value, 'says' => $sign->says(), 'seen' => in_array($sign, $seen, true)], Seen::cases()),
-            'causes' => array_map(static fn (Cause $cause): array => ['id' => $cause->value, 'name' => $cause->name(), 'steps' => self::steps($answer, $cause, $origins)], $answer->causes),
-            'tests' => $answer->tests, 'old' => $old, 'readings' => $shown,
-            'changed' => $reckoned !== [] ? 'Water was changed or dosed since it was tested: amounts go by what should be left. Test again first.' : null,
+            'signs' => array_map(
+                static fn(Seen $sign): array => [
+                    'id' => $sign->value,
+                    'says' => $sign->says(),
+                    'seen' => in_array($sign, $seen, true),
+                ],
+                Seen::cases(),
+            ),
+            'causes' => array_map(
+                static fn(Cause $cause): array => [
+                    'id' => $cause->value,
+                    'name' => $cause->name(),
+                    'steps' => self::steps($answer, $cause, $origins),
+                ],
+                $answer->causes,
+            ),
+            'tests' => $answer->tests,
+            'old' => $old,
+            'readings' => $shown,
+            'changed' =>
+                $reckoned !== []
+                    ? 'Water was changed or dosed since it was tested: amounts go by what should ' .
+                        'be left. Test again first.'
+                    : null,
         ];
     }
 
@@ -80,11 +131,35 @@ final readonly class TroubleReport
      */
     private static function steps(Answer $answer, Cause $cause, array $origins): array
     {
-        return array_values(array_map(static fn (Step $step): array => [
-            'do' => $step->do, 'why' => $step->why, 'page' => $step->page, 'caution' => $step->caution,
-            'measure' => $step->amount === null ? null : ($step->amount['unit'] === 'g' ? Measures::grams($step->amount['value']) : Measures::millilitres($step->amount['value'])),
-            'figure' => $step->amount === null ? null : (new Figure('Worked out', $step->amount['value'], $step->amount['unit'], $step->amount['calc'], $step->amount['key'], $step->amount['input'], $origins))->toArray(),
-        ], array_filter($answer->steps, static fn (Step $step): bool => $step->cause === $cause)));
+        return array_values(
+            array_map(
+                static fn(Step $step): array => [
+                    'do' => $step->do,
+                    'why' => $step->why,
+                    'page' => $step->page,
+                    'caution' => $step->caution,
+                    'measure' =>
+                        $step->amount === null
+                            ? null
+                            : ($step->amount['unit'] === 'g'
+                                ? Measures::grams($step->amount['value'])
+                                : Measures::millilitres($step->amount['value'])),
+                    'figure' =>
+                        $step->amount === null
+                            ? null
+                            : (new Figure(
+                                'Worked out',
+                                $step->amount['value'],
+                                $step->amount['unit'],
+                                $step->amount['calc'],
+                                $step->amount['key'],
+                                $step->amount['input'],
+                                $origins,
+                            ))->toArray(),
+                ],
+                array_filter($answer->steps, static fn(Step $step): bool => $step->cause === $cause),
+            ),
+        );
     }
 
     /**
@@ -98,15 +173,32 @@ final readonly class TroubleReport
         $feed = $following->in('trouble_feed');
         $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
         $new = [];
-        foreach (['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l', 'chlorine_mg_l'] as $key) {
+        foreach (
+            [
+                'tan_mg_l',
+                'no2_n_mg_l',
+                'no3_n_mg_l',
+                'alkalinity_mg_l',
+                'hardness_mg_l',
+                'salinity_g_l',
+                'chlorine_mg_l',
+            ]
+            as $key
+        ) {
             $value = $source?->reading($key);
             if ($value !== null) {
                 $new[$key] = $value;
             }
         }
         $table = $this->limits->table($system);
-        $allowed = AllowedAmmonia::of($table, $system->life_stage, $values['ph'] ?? 7.5, $values['temp_c'] ?? 18.0, $values['salinity_g_l'] ?? 0.0);
-        $watch = fn (Parameter $of): float => $this->limits->for($system, $of)->above->watch ?? INF;
+        $allowed = AllowedAmmonia::of(
+            $table,
+            $system->life_stage,
+            $values['ph'] ?? 7.5,
+            $values['temp_c'] ?? 18.0,
+            $values['salinity_g_l'] ?? 0.0,
+        );
+        $watch = fn(Parameter $of): float => $this->limits->for($system, $of)->above->watch ?? INF;
         $label = static function (string $kind) use ($system): array {
             return Good::inUse($system->site_id, $kind)->label ?? [];
         };
@@ -114,20 +206,58 @@ final readonly class TroubleReport
         $conditioner = $label('conditioner');
 
         return new Situation(
-            max(1.0, $this->volumes->inUse($system)->value), $values, $states, $new, $source?->chloramine() ?? false, $this->systems->tanGD($system, $values['temp_c'] ?? 18.0), $system->feed()->feed_g_d ?? 0.0,
-            $system->fish->isNotEmpty(), $system->life_stage === 'fry' || $system->fish->contains(static fn (FishGroup $group): bool => $group->length_cm < Situation::SMALL_CM),
-            Charge::in($system)->get()->contains(static fn (Charge $charge): bool => $charge->holdsAmmonia()) || $system->stages->contains(static fn (Stage $stage): bool => $stage->kind === 'zeolite' && ! $stage->bypassed),
-            $allowed->tan, $watch(Parameter::Nitrite), $watch(Parameter::Nitrate), $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
-            isset($binder['label_ml'], $binder['label_treats_l'], $binder['label_binds_mg_l']) ? ['label_ml' => (float) $binder['label_ml'], 'label_treats_l' => (float) $binder['label_treats_l'], 'label_binds_mg_l' => (float) $binder['label_binds_mg_l']] : null,
-            isset($conditioner['label_ml'], $conditioner['label_treats_l']) ? ['label_ml' => (float) $conditioner['label_ml'], 'label_treats_l' => (float) $conditioner['label_treats_l']] : null,
-            ['bind' => $ammonia->figure('bind') > 0, 'bindFirst' => $ammonia->figure('bind_first') > 0, 'feedShare' => $feed->figure('share'), 'feedDays' => $feed->figure('days'), 'salt' => $following->in('salt')->figure('use') > 0], $this->treatment($system),
+            max(1.0, $this->volumes->inUse($system)->value),
+            $values,
+            $states,
+            $new,
+            $source?->chloramine() ?? false,
+            $this->systems->tanGD($system, $values['temp_c'] ?? 18.0),
+            $system->feed()->feed_g_d ?? 0.0,
+            $system->fish->isNotEmpty(),
+            $system->life_stage === 'fry' ||
+                $system->fish->contains(static fn(FishGroup $group): bool => $group->length_cm < Situation::SMALL_CM),
+            Charge::in($system)->get()->contains(static fn(Charge $charge): bool => $charge->holdsAmmonia()) ||
+                $system->stages->contains(
+                    static fn(Stage $stage): bool => $stage->kind === 'zeolite' && !$stage->bypassed,
+                ),
+            $allowed->tan,
+            $watch(Parameter::Nitrite),
+            $watch(Parameter::Nitrate),
+            $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
+            isset($binder['label_ml'], $binder['label_treats_l'], $binder['label_binds_mg_l'])
+                ? [
+                    'label_ml' => (float) $binder['label_ml'],
+                    'label_treats_l' => (float) $binder['label_treats_l'],
+                    'label_binds_mg_l' => (float) $binder['label_binds_mg_l'],
+                ]
+                : null,
+            isset($conditioner['label_ml'], $conditioner['label_treats_l'])
+                ? [
+                    'label_ml' => (float) $conditioner['label_ml'],
+                    'label_treats_l' => (float) $conditioner['label_treats_l'],
+                ]
+                : null,
+            [
+                'bind' => $ammonia->figure('bind') > 0,
+                'bindFirst' => $ammonia->figure('bind_first') > 0,
+                'feedShare' => $feed->figure('share'),
+                'feedDays' => $feed->figure('days'),
+                'salt' => $following->in('salt')->figure('use') > 0,
+            ],
+            $this->treatment($system),
         );
     }
 
     /** What was given against a sickness and is in the loop's water still. */
     private function treatment(System $system): ?string
     {
-        $names = array_column(array_diff_key($this->residuals->now($system, Body::find($system, $this->cutOff, null)), array_flip(['salt', 'binder', 'thiosulfate', 'bicarbonate'])), 'name');
+        $names = array_column(
+            array_diff_key(
+                $this->residuals->now($system, Body::find($system, $this->cutOff, null)),
+                array_flip(['salt', 'binder', 'thiosulfate', 'bicarbonate']),
+            ),
+            'name',
+        );
 
         return $names === [] ? null : lcfirst(implode(' and ', $names));
     }

@@ -22,9 +22,7 @@ final readonly class VolumeReport
 {
     private const NAMES = ['geometry' => 'Geometry', 'meter' => 'The water meter', 'salt' => 'Salt'];
 
-    public function __construct(private Registry $registry, private SystemReport $systems)
-    {
-    }
+    public function __construct(private Registry $registry, private SystemReport $systems) {}
 
     /** The figure doses go by: what was chosen last, else geometry. */
     public function inUse(System $system): Figure
@@ -44,18 +42,43 @@ final readonly class VolumeReport
         $measures = $query->limit(20)->get();
         $choice = $this->choice($system);
         $geometry = $this->systems->volume($system);
-        $rows = [[
-            'id' => null, 'method' => 'geometry', 'figure' => $geometry->toArray(), 'low_l' => null, 'high_l' => null,
-            'age' => null, 'by' => null, 'in_use' => $choice?->measure_id === null, 'in_gallons' => self::gallons($geometry->value),
-        ]];
+        $rows = [
+            [
+                'id' => null,
+                'method' => 'geometry',
+                'figure' => $geometry->toArray(),
+                'low_l' => null,
+                'high_l' => null,
+                'age' => null,
+                'by' => null,
+                'in_use' => $choice?->measure_id === null,
+                'in_gallons' => self::gallons($geometry->value),
+            ],
+        ];
         foreach ($measures as $measure) {
             $rows[] = [
-                'id' => $measure->id, 'method' => $measure->method, 'figure' => $this->measured($measure)->toArray(), 'low_l' => $measure->low_l, 'high_l' => $measure->high_l,
-                'age' => Age::of($measure->created_at), 'by' => $measure->user?->name, 'in_use' => $choice?->measure_id === $measure->id, 'in_gallons' => self::gallons($measure->volume_l),
+                'id' => $measure->id,
+                'method' => $measure->method,
+                'figure' => $this->measured($measure)->toArray(),
+                'low_l' => $measure->low_l,
+                'high_l' => $measure->high_l,
+                'age' => Age::of($measure->created_at),
+                'by' => $measure->user?->name,
+                'in_use' => $choice?->measure_id === $measure->id,
+                'in_gallons' => self::gallons($measure->volume_l),
             ];
         }
 
-        return ['ways' => $rows, 'chosen' => $choice === null ? null : 'chosen '.Age::of($choice->created_at).($choice->user === null ? '' : " by {$choice->user->name}"), 'compared' => $this->compared($geometry->value, $measures)];
+        return [
+            'ways' => $rows,
+            'chosen' =>
+                $choice === null
+                    ? null
+                    : 'chosen ' .
+                        Age::of($choice->created_at) .
+                        ($choice->user === null ? '' : " by {$choice->user->name}"),
+            'compared' => $this->compared($geometry->value, $measures),
+        ];
     }
 
     private function measured(VolumeMeasure $measure): Figure
@@ -64,12 +87,27 @@ final readonly class VolumeReport
         $calculator = VolumeMeasure::CALCULATORS[$measure->method];
         foreach ($this->registry->named($calculator)->inputs() as $input) {
             if (isset($measure->input[$input->key])) {
-                $origins[] = new Origin($input->key, $input->label, Say::number($measure->input[$input->key], 6).($input->unit === null ? '' : " {$input->unit}"), 'measured',
-                    'measured '.Age::of($measure->created_at).($measure->user === null ? '' : " by {$measure->user->name}"));
+                $origins[] = new Origin(
+                    $input->key,
+                    $input->label,
+                    Say::number($measure->input[$input->key], 6) . ($input->unit === null ? '' : " {$input->unit}"),
+                    'measured',
+                    'measured ' .
+                        Age::of($measure->created_at) .
+                        ($measure->user === null ? '' : " by {$measure->user->name}"),
+                );
             }
         }
 
-        return new Figure('Volume by '.lcfirst(self::NAMES[$measure->method]), $measure->volume_l, 'L', $calculator, 'volume_l', $measure->input, $origins);
+        return new Figure(
+            'Volume by ' . lcfirst(self::NAMES[$measure->method]),
+            $measure->volume_l,
+            'L',
+            $calculator,
+            'volume_l',
+            $measure->input,
+            $origins,
+        );
     }
 
     private function choice(System $system): ?VolumeChoice
@@ -100,7 +138,11 @@ final readonly class VolumeReport
             foreach ($volumes as $other => $otherL) {
                 if (array_search($one, array_keys($volumes), true) < array_search($other, array_keys($volumes), true)) {
                     $comparison = VolumeComparison::of(self::NAMES[$one], $oneL, lcfirst(self::NAMES[$other]), $otherL);
-                    $found[] = ['text' => ucfirst($comparison->sentence), 'mix_up' => $comparison->mixUp, 'agree' => $comparison->agree];
+                    $found[] = [
+                        'text' => ucfirst($comparison->sentence),
+                        'mix_up' => $comparison->mixUp,
+                        'agree' => $comparison->agree,
+                    ];
                 }
             }
         }
@@ -110,6 +152,9 @@ final readonly class VolumeReport
 
     private static function gallons(float $litres): string
     {
-        return Say::number(Unit::UsGallon->fromCanonical($litres, Quantity::Volume), 4).' US gal, '.Say::number(Unit::ImperialGallon->fromCanonical($litres, Quantity::Volume), 4).' imp gal';
+        return Say::number(Unit::UsGallon->fromCanonical($litres, Quantity::Volume), 4) .
+            ' US gal, ' .
+            Say::number(Unit::ImperialGallon->fromCanonical($litres, Quantity::Volume), 4) .
+            ' imp gal';
     }
 }

@@ -26,9 +26,7 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class WaterMeaning
 {
-    public function __construct(private Judging $limits)
-    {
-    }
+    public function __construct(private Judging $limits) {}
 
     /**
      * @param  array<string, Reading>  $typed  by parameter
@@ -42,7 +40,10 @@ final readonly class WaterMeaning
             $entry = $booked->get($parameter);
             $reading = $typed[$parameter->value] ?? $entry?->judged();
             if ($reading !== null) {
-                $strips[] = [$reading, $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, null, $salt)];
+                $strips[] = [
+                    $reading,
+                    $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, null, $salt),
+                ];
             }
         }
         foreach ($this->derived($system, $booked, $typed) as [$reading, $figure]) {
@@ -61,7 +62,17 @@ final readonly class WaterMeaning
             }
         }
 
-        return ['strips' => array_column($strips, 1), 'asks' => (object) Plausible::ask($typed, $last, $saturation, $system->water_id !== null && WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists()), ...$this->worst($system, array_column($strips, 0), $salt)];
+        return [
+            'strips' => array_column($strips, 1),
+            'asks' => (object) Plausible::ask(
+                $typed,
+                $last,
+                $saturation,
+                $system->water_id !== null &&
+                    WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists(),
+            ),
+            ...$this->worst($system, array_column($strips, 0), $salt),
+        ];
     }
 
     /**
@@ -89,38 +100,105 @@ final readonly class WaterMeaning
      */
     private function derived(System $system, LatestWater $booked, array $typed): array
     {
-        $pick = static fn (Parameter $p): ?Reading => $typed[$p->value] ?? $booked->get($p)?->judged();
-        [$ammonia, $ph, $temperature, $oxygen] = array_map($pick, [Parameter::Ammonia, Parameter::Ph, Parameter::Temperature, Parameter::Oxygen]);
+        $pick = static fn(Parameter $p): ?Reading => $typed[$p->value] ?? $booked->get($p)?->judged();
+        [$ammonia, $ph, $temperature, $oxygen] = array_map($pick, [
+            Parameter::Ammonia,
+            Parameter::Ph,
+            Parameter::Temperature,
+            Parameter::Oxygen,
+        ]);
         $salt = $this->saltReading($booked, $typed);
         $salinity = $salt->value ?? 0.0;
-        $ofSalt = $salt === null ? new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water') : $this->origin($salt, $booked, $typed);
+        $ofSalt =
+            $salt === null
+                ? new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water')
+                : $this->origin($salt, $booked, $typed);
         $derived = [];
         if ($ammonia !== null && $ph !== null && $temperature !== null) {
             $derived[] = [
-                $reading = Derived::unionisedAmmonia($ammonia, $ph, $temperature, $salinity),
-                new Figure('Un-ionised ammonia', $reading->value, 'mg/L as N', 'ammonia.unionised', 'nh3_n_mg_l',
-                    ['tan_mg_l' => $ammonia->value, 'ph' => $ph->value, 'temp_c' => $temperature->value, 'salinity_g_l' => $salinity],
-                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$ammonia, $ph, $temperature]), $ofSalt]),
+                ($reading = Derived::unionisedAmmonia($ammonia, $ph, $temperature, $salinity)),
+                new Figure(
+                    'Un-ionised ammonia',
+                    $reading->value,
+                    'mg/L as N',
+                    'ammonia.unionised',
+                    'nh3_n_mg_l',
+                    [
+                        'tan_mg_l' => $ammonia->value,
+                        'ph' => $ph->value,
+                        'temp_c' => $temperature->value,
+                        'salinity_g_l' => $salinity,
+                    ],
+                    [
+                        ...array_map(fn(Reading $r): Origin => $this->origin($r, $booked, $typed), [
+                            $ammonia,
+                            $ph,
+                            $temperature,
+                        ]),
+                        $ofSalt,
+                    ],
+                ),
             ];
         }
         if ($oxygen !== null && $temperature !== null) {
             $altitude = $system->site->altitude_m;
             $derived[] = [
-                $reading = Derived::oxygenSaturation($oxygen, $temperature, $salinity, $altitude),
-                new Figure('Oxygen saturation', $reading->value, '%', 'oxygen.percent', 'sat_pct',
-                    ['do_mg_l' => $oxygen->value, 'temp_c' => $temperature->value, 'salinity_g_l' => $salinity, 'altitude_m' => $altitude],
-                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$oxygen, $temperature]), $ofSalt,
-                        new Origin('altitude_m', 'Altitude', Say::number($altitude).' m', 'build', "as set for {$system->site->name}")]),
+                ($reading = Derived::oxygenSaturation($oxygen, $temperature, $salinity, $altitude)),
+                new Figure(
+                    'Oxygen saturation',
+                    $reading->value,
+                    '%',
+                    'oxygen.percent',
+                    'sat_pct',
+                    [
+                        'do_mg_l' => $oxygen->value,
+                        'temp_c' => $temperature->value,
+                        'salinity_g_l' => $salinity,
+                        'altitude_m' => $altitude,
+                    ],
+                    [
+                        ...array_map(fn(Reading $r): Origin => $this->origin($r, $booked, $typed), [
+                            $oxygen,
+                            $temperature,
+                        ]),
+                        $ofSalt,
+                        new Origin(
+                            'altitude_m',
+                            'Altitude',
+                            Say::number($altitude) . ' m',
+                            'build',
+                            "as set for {$system->site->name}",
+                        ),
+                    ],
+                ),
             ];
         }
 
         $alkalinity = $pick(Parameter::Alkalinity);
         if ($ph !== null && $alkalinity !== null && $temperature !== null) {
             $derived[] = [
-                $reading = Derived::carbonDioxide($ph, $alkalinity, $temperature, $salinity),
-                new Figure('CO₂', $reading->value, 'mg/L', 'carbonate.co2', 'co2_mg_l',
-                    ['ph' => $ph->value, 'alkalinity_mg_l' => $alkalinity->value, 'temp_c' => $temperature->value, 'salinity_g_l' => $salinity],
-                    [...array_map(fn (Reading $r): Origin => $this->origin($r, $booked, $typed), [$ph, $alkalinity, $temperature]), $ofSalt]),
+                ($reading = Derived::carbonDioxide($ph, $alkalinity, $temperature, $salinity)),
+                new Figure(
+                    'CO₂',
+                    $reading->value,
+                    'mg/L',
+                    'carbonate.co2',
+                    'co2_mg_l',
+                    [
+                        'ph' => $ph->value,
+                        'alkalinity_mg_l' => $alkalinity->value,
+                        'temp_c' => $temperature->value,
+                        'salinity_g_l' => $salinity,
+                    ],
+                    [
+                        ...array_map(fn(Reading $r): Origin => $this->origin($r, $booked, $typed), [
+                            $ph,
+                            $alkalinity,
+                            $temperature,
+                        ]),
+                        $ofSalt,
+                    ],
+                ),
             ];
         }
 
@@ -143,9 +221,14 @@ final readonly class WaterMeaning
             'low' => $shown($reading->interval->low),
             'high' => $shown($reading->interval->high),
             'scale' => ['from' => $shown($limits->scaleFrom), 'to' => $shown($limits->scaleTo)],
-            'bands' => array_map(static fn (array $band): array => [
-                'from' => $shown($band['from']), 'to' => $shown($band['to']), 'state' => $band['state']->value,
-            ], $limits->bands()),
+            'bands' => array_map(
+                static fn(array $band): array => [
+                    'from' => $shown($band['from']),
+                    'to' => $shown($band['to']),
+                    'state' => $band['state']->value,
+                ],
+                $limits->bands(),
+            ),
             'state' => $verdict->state->value,
             'sentence' => Sentence::of($reading, $verdict),
             'passed' => Sentence::passed($reading, $verdict),
@@ -175,7 +258,8 @@ final readonly class WaterMeaning
     {
         $entry = $booked->get(Parameter::Salinity);
 
-        return $typed[Parameter::Salinity->value] ?? ($entry === null || $entry->taken_at->diffInDays(now()) > Limits::SALT_STANDS_D ? null : $entry->judged());
+        return $typed[Parameter::Salinity->value] ??
+            ($entry === null || $entry->taken_at->diffInDays(now()) > Limits::SALT_STANDS_D ? null : $entry->judged());
     }
 
     /** @param  array<string, Reading>  $typed */
@@ -194,9 +278,15 @@ final readonly class WaterMeaning
         return new Origin(
             $parameter->value,
             $parameter->name(),
-            Say::number($parameter->shown($reading->value)).($unit === null ? '' : " {$unit}"),
+            Say::number($parameter->shown($reading->value)) . ($unit === null ? '' : " {$unit}"),
             $entry === null ? 'typed' : 'measured',
-            $entry === null ? 'typed just now' : trim('measured '.Age::of($entry->taken_at).($entry->visit->user === null ? '' : " by {$entry->visit->user->name}")),
+            $entry === null
+                ? 'typed just now'
+                : trim(
+                    'measured ' .
+                        Age::of($entry->taken_at) .
+                        ($entry->visit->user === null ? '' : " by {$entry->visit->user->name}"),
+                ),
         );
     }
 }

@@ -10,13 +10,18 @@ final readonly class Reference
     /** @return list<array<string, float>> */
     public static function table(string $name): array
     {
-        $lines = array_values(array_filter(
-            file(__DIR__."/reference/{$name}.csv", FILE_IGNORE_NEW_LINES) ?: [],
-            static fn (string $line): bool => $line !== '' && $line[0] !== '#',
-        ));
+        $lines = array_values(
+            array_filter(
+                file(__DIR__ . "/reference/{$name}.csv", FILE_IGNORE_NEW_LINES) ?: [],
+                static fn(string $line): bool => $line !== '' && $line[0] !== '#',
+            ),
+        );
         $header = explode(',', array_shift($lines));
 
-        return array_map(static fn (string $line): array => array_combine($header, array_map(floatval(...), explode(',', $line))), $lines);
+        return array_map(
+            static fn(string $line): array => array_combine($header, array_map(floatval(...), explode(',', $line))),
+            $lines,
+        );
     }
 
     /**
@@ -25,8 +30,12 @@ final readonly class Reference
      */
     public static function python(string $script, array $lines): array
     {
-        $process = proc_open(['/usr/bin/python3', __DIR__."/reference/{$script}"], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
-        fwrite($pipes[0], implode("\n", $lines)."\n");
+        $process = proc_open(
+            ['/usr/bin/python3', __DIR__ . "/reference/{$script}"],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+        );
+        fwrite($pipes[0], implode("\n", $lines) . "\n");
         fclose($pipes[0]);
         $out = stream_get_contents($pipes[1]);
         $err = stream_get_contents($pipes[2]);

@@ -6,11 +6,11 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /** Sessions, cache and locks live in the database, so that any number of application nodes can share them. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             CREATE TABLE sessions (
                 id            varchar(255) PRIMARY KEY,
                 user_id       char(26),
@@ -31,7 +31,9 @@ return new class extends Migration
                 owner      varchar(255) NOT NULL,
                 expiration bigint NOT NULL
             );
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void

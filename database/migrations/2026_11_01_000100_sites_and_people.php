@@ -10,11 +10,11 @@ use Illuminate\Support\Facades\DB;
  *
  * Protects: one login per address whatever its case; every person has one of three roles.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             CREATE TABLE sites (
                 id         char(26) PRIMARY KEY,
                 name       varchar(80) NOT NULL CHECK (btrim(name) <> ''),
@@ -38,7 +38,9 @@ return new class extends Migration
             );
             CREATE UNIQUE INDEX users_email ON users (lower(email));
             CREATE INDEX users_site ON users (site_id);
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void

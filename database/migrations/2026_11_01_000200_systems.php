@@ -12,18 +12,20 @@ use Illuminate\Support\Facades\DB;
  * parts refer to); a stage names a medium or its surface, never both; counts, sizes and shares stay
  * in the range that the calculators take; feed figures are a history, one from each day on.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             CREATE TABLE systems (
                 id         char(26) PRIMARY KEY,
                 site_id    char(26) NOT NULL REFERENCES sites (id),
                 slug       varchar(60) NOT NULL CHECK (slug ~ '^[a-z0-9]+(-[a-z0-9]+)*$'),
                 name       varchar(60) NOT NULL CHECK (btrim(name) <> ''),
-                kind       varchar(12) NOT NULL CHECK (kind IN ('holding', 'quarantine', 'start', 'display', 'fry', 'hospital')),
-                life_stage varchar(12) NOT NULL CHECK (life_stage IN ('adult', 'grow_on', 'fry', 'quarantine', 'starting')),
+                kind       varchar(12) NOT NULL CHECK (kind IN ('holding', 'quarantine', 'start', 'display', 'fry',
+                    'hospital')),
+                life_stage varchar(12) NOT NULL CHECK (life_stage IN ('adult', 'grow_on', 'fry', 'quarantine',
+                    'starting')),
                 position   integer NOT NULL DEFAULT 0,
                 created_at timestamptz NOT NULL DEFAULT now(),
                 updated_at timestamptz NOT NULL DEFAULT now(),
@@ -99,7 +101,9 @@ return new class extends Migration
                 FOREIGN KEY (site_id, system_id) REFERENCES systems (site_id, id),
                 UNIQUE (system_id, since)
             );
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void

@@ -13,11 +13,11 @@ use Illuminate\Support\Facades\DB;
  * one reading of each parameter a visit; nothing is deleted, an undone visit is withdrawn with who
  * and when. The block-range index keeps years of readings cheap to scan by time.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             CREATE TABLE visits (
                 id           char(26) PRIMARY KEY,
                 site_id      char(26) NOT NULL,
@@ -56,7 +56,9 @@ return new class extends Migration
             );
             CREATE INDEX readings_latest ON readings (system_id, parameter, taken_at DESC);
             CREATE INDEX readings_time ON readings USING brin (taken_at);
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void

@@ -12,11 +12,11 @@ use Illuminate\Support\Facades\DB;
  * key), at exactly one each, or outside; a part that lines still lead to cannot be removed from under
  * them; a pump belongs to one loop; an air pump has air and no curve, a water pump the other way round.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE vessels ADD UNIQUE (system_id, id);
             ALTER TABLE stages
                 ADD UNIQUE (system_id, id),
@@ -80,16 +80,22 @@ return new class extends Migration
             CREATE INDEX lines_system ON lines (system_id, position);
 
             ALTER TABLE sites ADD COLUMN price_per_kwh double precision CHECK (price_per_kwh BETWEEN 0 AND 100);
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             DROP TABLE lines, pumps;
             ALTER TABLE sites DROP COLUMN price_per_kwh;
-            ALTER TABLE stages DROP COLUMN loss_mm, DROP COLUMN rim_mm, DROP COLUMN may_drop_mm, DROP CONSTRAINT stages_system_id_id_key;
+            ALTER TABLE stages DROP COLUMN loss_mm, DROP COLUMN rim_mm, DROP COLUMN may_drop_mm,
+                DROP CONSTRAINT stages_system_id_id_key;
             ALTER TABLE vessels DROP CONSTRAINT vessels_system_id_id_key;
-            SQL);
+            SQL
+            ,
+        );
     }
 };

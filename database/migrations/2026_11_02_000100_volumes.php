@@ -11,11 +11,11 @@ use Illuminate\Support\Facades\DB;
  * Protects: a measured volume keeps what it was worked out from; a choice is never changed, only
  * followed by another, so that a dose of last year can be read with the volume of last year.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             CREATE TABLE volume_measures (
                 id         char(26) PRIMARY KEY,
                 site_id    char(26) NOT NULL,
@@ -46,7 +46,9 @@ return new class extends Migration
             );
             CREATE INDEX volume_measures_system ON volume_measures (system_id, created_at DESC);
             CREATE INDEX volume_choices_system ON volume_choices (system_id, created_at DESC, id DESC);
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void

@@ -13,11 +13,11 @@ use Illuminate\Support\Facades\DB;
  * was given is a fact and is withdrawn rather than changed; a filter measured keeps the figures it was
  * worked out from; a what-if has a name within its system.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE fish_groups
                 DROP CONSTRAINT fish_groups_count_check,
                 ADD CONSTRAINT fish_groups_count_check CHECK (count BETWEEN 0 AND 100000),
@@ -66,7 +66,8 @@ return new class extends Migration
                 ADD COLUMN product           varchar(60),
                 ADD COLUMN digestibility_pct double precision CHECK (digestibility_pct BETWEEN 30 AND 100),
                 ADD COLUMN moisture_pct      double precision CHECK (moisture_pct BETWEEN 0 AND 90),
-                ADD COLUMN uneaten_pct       double precision NOT NULL DEFAULT 0 CHECK (uneaten_pct BETWEEN 0 AND 100),
+                ADD COLUMN uneaten_pct       double precision NOT NULL DEFAULT 0 CHECK (uneaten_pct BETWEEN 0
+                    AND 100),
                 ADD COLUMN by_ration         boolean NOT NULL DEFAULT false,
                 ADD COLUMN meals             integer CHECK (meals BETWEEN 1 AND 48),
                 ADD COLUMN days_a_week       integer NOT NULL DEFAULT 7 CHECK (days_a_week BETWEEN 0 AND 7);
@@ -143,20 +144,29 @@ return new class extends Migration
                 FOREIGN KEY (site_id, system_id) REFERENCES systems (site_id, id)
             );
             CREATE UNIQUE INDEX what_ifs_name ON what_ifs (system_id, lower(name));
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             DROP TABLE what_ifs, filter_tests, setbacks, feeds, fish_events, fish_measures;
             UPDATE stages SET maturity_pct = coalesce(maturity_pct, 100), fouling_pct = coalesce(fouling_pct, 0);
-            ALTER TABLE stages DROP COLUMN cleaned_on, DROP COLUMN fouling_seen_on, ALTER COLUMN maturity_pct SET NOT NULL, ALTER COLUMN fouling_pct SET NOT NULL;
+            ALTER TABLE stages DROP COLUMN cleaned_on, DROP COLUMN fouling_seen_on,
+                ALTER COLUMN maturity_pct SET NOT NULL, ALTER COLUMN fouling_pct SET NOT NULL;
             ALTER TABLE pumps DROP COLUMN diffuser, DROP COLUMN depth_m;
             ALTER TABLE vessels DROP COLUMN stones_m2, DROP COLUMN silt_m2, DROP COLUMN plants_m2;
-            ALTER TABLE feed_figures DROP COLUMN product, DROP COLUMN digestibility_pct, DROP COLUMN moisture_pct, DROP COLUMN uneaten_pct, DROP COLUMN by_ration, DROP COLUMN meals, DROP COLUMN days_a_week;
+            ALTER TABLE feed_figures DROP COLUMN product, DROP COLUMN digestibility_pct, DROP COLUMN moisture_pct,
+                DROP COLUMN uneaten_pct, DROP COLUMN by_ration, DROP COLUMN meals, DROP COLUMN days_a_week;
             DELETE FROM fish_groups WHERE count = 0;
-            ALTER TABLE fish_groups DROP CONSTRAINT fish_groups_site_id_id_key, DROP COLUMN weight_g, DROP COLUMN arrived_on, DROP CONSTRAINT fish_groups_count_check, ADD CONSTRAINT fish_groups_count_check CHECK (count BETWEEN 1 AND 100000);
-            SQL);
+            ALTER TABLE fish_groups DROP CONSTRAINT fish_groups_site_id_id_key, DROP COLUMN weight_g,
+                DROP COLUMN arrived_on, DROP CONSTRAINT fish_groups_count_check,
+                    ADD CONSTRAINT fish_groups_count_check CHECK (count BETWEEN 1 AND 100000);
+            SQL
+            ,
+        );
     }
 };

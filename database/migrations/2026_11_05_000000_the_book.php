@@ -13,18 +13,19 @@ use Illuminate\Support\Facades\DB;
  * rising steps by the form that writes it, and one kit of a parameter is the usual one; an own limit
  * has its reason; a test of a source water has a side.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE readings
                 DROP CONSTRAINT readings_parameter_check,
                 ADD CONSTRAINT readings_parameter_check CHECK (parameter IN
                     ('tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'ph', 'temp_c', 'do_mg_l', 'alkalinity_mg_l',
                      'hardness_mg_l', 'salinity_g_l', 'chlorine_mg_l', 'redox_mv', 'clarity_cm', 'silt_cm')),
                 DROP CONSTRAINT readings_check3,
-                ADD CONSTRAINT readings_range CHECK (parameter IN ('ph', 'temp_c', 'redox_mv') OR value BETWEEN 0 AND 1000);
+                ADD CONSTRAINT readings_range CHECK (parameter IN ('ph', 'temp_c', 'redox_mv') OR value BETWEEN 0
+                    AND 1000);
             -- The latest of a parameter is one step into this index, ties and all.
             DROP INDEX readings_latest;
             CREATE INDEX readings_latest ON readings (system_id, parameter, taken_at DESC, id DESC);
@@ -33,12 +34,14 @@ return new class extends Migration
 
             CREATE TABLE probe_readings (
                 system_id char(26) NOT NULL REFERENCES systems (id),
-                parameter varchar(20) NOT NULL CHECK (parameter IN ('ph', 'temp_c', 'do_mg_l', 'redox_mv', 'salinity_g_l')),
+                parameter varchar(20) NOT NULL CHECK (parameter IN ('ph', 'temp_c', 'do_mg_l', 'redox_mv',
+                    'salinity_g_l')),
                 taken_at  timestamptz NOT NULL,
                 value     real NOT NULL,
                 PRIMARY KEY (system_id, parameter, taken_at)
             );
-            -- What a score shows of them: sums by hour and by day, kept as they come in, so that a year costs what it shows.
+            -- What a score shows of them: sums by hour and by day, kept as they come in, so that a year costs what
+            -- it shows.
             CREATE TABLE probe_sums (
                 system_id char(26) NOT NULL REFERENCES systems (id),
                 parameter varchar(20) NOT NULL,
@@ -148,22 +151,29 @@ return new class extends Migration
             );
             CREATE INDEX water_tests_water ON water_tests (water_id, tested_on DESC);
             ALTER TABLE systems ADD COLUMN water_id char(26) REFERENCES waters (id) ON DELETE SET NULL;
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE systems DROP COLUMN water_id;
             DROP TABLE probe_sums, probe_readings;
             DROP TABLE water_tests, waters, test_plans, own_limits, kits, photos, notes;
             DROP INDEX readings_latest;
             CREATE INDEX readings_latest ON readings (system_id, parameter, taken_at DESC);
-            DELETE FROM readings WHERE parameter IN ('hardness_mg_l', 'salinity_g_l', 'chlorine_mg_l', 'redox_mv', 'clarity_cm', 'silt_cm');
+            DELETE FROM readings WHERE parameter IN ('hardness_mg_l', 'salinity_g_l', 'chlorine_mg_l', 'redox_mv',
+                'clarity_cm', 'silt_cm');
             ALTER TABLE visits DROP COLUMN corrects_id;
             ALTER TABLE readings DROP CONSTRAINT readings_range, DROP CONSTRAINT readings_parameter_check,
-                ADD CONSTRAINT readings_parameter_check CHECK (parameter IN ('tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'ph', 'temp_c', 'do_mg_l', 'alkalinity_mg_l')),
+                ADD CONSTRAINT readings_parameter_check CHECK (parameter IN ('tan_mg_l', 'no2_n_mg_l',
+                    'no3_n_mg_l', 'ph', 'temp_c', 'do_mg_l', 'alkalinity_mg_l')),
                 ADD CONSTRAINT readings_check3 CHECK (parameter IN ('ph', 'temp_c') OR value BETWEEN 0 AND 1000);
-            SQL);
+            SQL
+            ,
+        );
     }
 };

@@ -10,11 +10,11 @@ use Illuminate\Support\Facades\DB;
  *
  * Protects: a change is more than nothing and no more than the volume that doses used then.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             CREATE TABLE changes (
                 id           char(26) PRIMARY KEY,
                 site_id      char(26) NOT NULL,
@@ -32,7 +32,9 @@ return new class extends Migration
                 CHECK (litres <= volume_l)
             );
             CREATE INDEX changes_system ON changes (system_id, changed_at DESC) WHERE withdrawn_at IS NULL;
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void

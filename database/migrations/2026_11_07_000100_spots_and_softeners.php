@@ -10,14 +10,16 @@ use Illuminate\Support\Facades\DB;
  *
  * Protects: a spot has a name or is not said.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE visits ADD COLUMN spot varchar(40) CHECK (btrim(spot) <> '');
             ALTER TABLE waters ADD COLUMN softened boolean NOT NULL DEFAULT false;
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void

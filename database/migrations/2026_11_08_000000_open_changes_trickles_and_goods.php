@@ -6,16 +6,17 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Changes that run with a pump off until flow is seen, trickles that run, and what stands on the keeper's shelf with its label.
+ * Changes that run with a pump off until flow is seen, trickles that run, and what stands on the keeper's shelf with
+ * its label.
  *
  * Protects: a change with the pump off has a plan and a bound; flow is seen by somebody; one trickle runs in a
  * system at a time and ends after it began.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE changes
                 ADD COLUMN pump_off     boolean NOT NULL DEFAULT false,
                 ADD COLUMN planned_min  double precision CHECK (planned_min > 0),
@@ -57,14 +58,22 @@ return new class extends Migration
                 updated_at timestamptz NOT NULL DEFAULT now(),
                 UNIQUE (site_id, name)
             );
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             DROP TABLE goods, trickles;
-            ALTER TABLE changes DROP CONSTRAINT changes_pump, DROP CONSTRAINT changes_flow, DROP CONSTRAINT changes_open, DROP COLUMN pump_off, DROP COLUMN planned_min, DROP COLUMN danger_min, DROP COLUMN danger_by, DROP COLUMN flow_seen_at, DROP COLUMN flow_seen_by, DROP COLUMN put_back;
-            SQL);
+            ALTER TABLE changes DROP CONSTRAINT changes_pump, DROP CONSTRAINT changes_flow,
+                DROP CONSTRAINT changes_open, DROP COLUMN pump_off, DROP COLUMN planned_min,
+                    DROP COLUMN danger_min, DROP COLUMN danger_by, DROP COLUMN flow_seen_at,
+                        DROP COLUMN flow_seen_by, DROP COLUMN put_back;
+            SQL
+            ,
+        );
     }
 };

@@ -11,11 +11,11 @@ use Illuminate\Support\Facades\DB;
  * Protects: a dose keeps the volume it was worked out on and the calculation behind it; one course of a thing
  * runs in a body of water at a time; a bath has an end in minutes.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE vessels ADD CONSTRAINT vessels_site_id_id_key UNIQUE (site_id, id);
 
             CREATE TABLE courses (
@@ -38,7 +38,8 @@ return new class extends Migration
                 FOREIGN KEY (site_id, system_id) REFERENCES systems (site_id, id),
                 CHECK ((ended_at IS NULL) = (end_reason IS NULL))
             );
-            CREATE UNIQUE INDEX courses_running ON courses (system_id, coalesce(vessel_id, ''), thing) WHERE ended_at IS NULL;
+            CREATE UNIQUE INDEX courses_running ON courses (system_id, coalesce(vessel_id, ''), thing)
+                WHERE ended_at IS NULL;
 
             CREATE TABLE doses (
                 id              char(26) PRIMARY KEY,
@@ -70,7 +71,8 @@ return new class extends Migration
                 CHECK (way = 'prolonged' OR minutes IS NOT NULL)
             );
             CREATE INDEX doses_system ON doses (system_id, given_at DESC) WHERE withdrawn_at IS NULL;
-            CREATE INDEX doses_running ON doses (site_id) WHERE minutes IS NOT NULL AND ended_at IS NULL AND withdrawn_at IS NULL;
+            CREATE INDEX doses_running ON doses (site_id) WHERE minutes IS NOT NULL AND ended_at IS NULL
+                AND withdrawn_at IS NULL;
 
             CREATE TABLE charges (
                 id           char(26) PRIMARY KEY,
@@ -88,11 +90,15 @@ return new class extends Migration
                 FOREIGN KEY (site_id, system_id) REFERENCES systems (site_id, id)
             );
             CREATE INDEX charges_in ON charges (system_id) WHERE taken_out_at IS NULL;
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void
     {
-        DB::unprepared('DROP TABLE charges, doses, courses; ALTER TABLE vessels DROP CONSTRAINT vessels_site_id_id_key;');
+        DB::unprepared(
+            'DROP TABLE charges, doses, courses; ALTER TABLE vessels DROP CONSTRAINT vessels_site_id_id_key;',
+        );
     }
 };

@@ -6,11 +6,11 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /** What is left of each thing on the shelf, how strong and how old it is; and which dose was taken from which. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE goods
                 ALTER COLUMN kind TYPE varchar(40),
                 ADD COLUMN unit varchar(6) NOT NULL DEFAULT 'mL' CHECK (unit IN ('g', 'mL', 'pieces')),
@@ -23,14 +23,20 @@ return new class extends Migration
                 ADD COLUMN good_id char(26) REFERENCES goods (id) ON DELETE SET NULL,
                 ADD COLUMN from_shelf double precision CHECK (from_shelf >= 0);
             CREATE INDEX doses_goods ON doses (good_id) WHERE good_id IS NOT NULL;
-            SQL);
+            SQL
+            ,
+        );
     }
 
     public function down(): void
     {
-        DB::unprepared(<<<'SQL'
+        DB::unprepared(
+            <<<'SQL'
             ALTER TABLE doses DROP COLUMN good_id, DROP COLUMN from_shelf;
-            ALTER TABLE goods DROP COLUMN unit, DROP COLUMN amount, DROP COLUMN strength_pct, DROP COLUMN opened_on, DROP COLUMN lot;
-            SQL);
+            ALTER TABLE goods DROP COLUMN unit, DROP COLUMN amount, DROP COLUMN strength_pct,
+                DROP COLUMN opened_on, DROP COLUMN lot;
+            SQL
+            ,
+        );
     }
 };

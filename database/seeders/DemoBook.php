@@ -29,8 +29,14 @@ final readonly class DemoBook
 {
     /** Decimals that are typed, and the step that is read, by parameter. */
     private const KITS = [
-        'tan_mg_l' => [2, 0.05], 'no2_n_mg_l' => [2, 0.02], 'no3_n_mg_l' => [0, 1], 'ph' => [1, 0.1], 'temp_c' => [1, 0.1],
-        'do_mg_l' => [1, 0.1], 'alkalinity_mg_l' => [1, 0.2], 'salinity_g_l' => [1, 0.1],
+        'tan_mg_l' => [2, 0.05],
+        'no2_n_mg_l' => [2, 0.02],
+        'no3_n_mg_l' => [0, 1],
+        'ph' => [1, 0.1],
+        'temp_c' => [1, 0.1],
+        'do_mg_l' => [1, 0.1],
+        'alkalinity_mg_l' => [1, 0.2],
+        'salinity_g_l' => [1, 0.1],
     ];
 
     private const PROBE_DAYS = 14;
@@ -41,9 +47,12 @@ final readonly class DemoBook
      * @param  list<User>  $people
      * @param  array<string, string>  $waters
      */
-    public function __construct(private System $system, private array $people, private array $waters, private float $volumeL)
-    {
-    }
+    public function __construct(
+        private System $system,
+        private array $people,
+        private array $waters,
+        private float $volumeL,
+    ) {}
 
     /**
      * @param  array<string, mixed>  $plan
@@ -58,22 +67,49 @@ final readonly class DemoBook
             $this->ammonia($plan['story']['events']);
         }
         foreach ($plan['notes'] ?? [] as [$ago, $seen, $words]) {
-            $this->system->hasMany(Note::class)->create([...$this->own(1), 'taken_at' => $this->at($ago, 8, 20), 'seen' => $seen, 'words' => $words]);
+            $this->system
+                ->hasMany(Note::class)
+                ->create([...$this->own(1), 'taken_at' => $this->at($ago, 8, 20), 'seen' => $seen, 'words' => $words]);
         }
         foreach ($plan['setbacks'] ?? [] as [$ago, $kind, $lost]) {
-            $this->system->hasMany(Setback::class)->create([...$this->own(0), 'happened_on' => $this->at($ago, 8)->toDateString(), 'kind' => $kind, 'lost_pct' => $lost]);
+            $this->system
+                ->hasMany(Setback::class)
+                ->create([
+                    ...$this->own(0),
+                    'happened_on' => $this->at($ago, 8)->toDateString(),
+                    'kind' => $kind,
+                    'lost_pct' => $lost,
+                ]);
         }
         foreach ($plan['charges'] ?? [] as [$ago, $kind, $grams, $cycles]) {
-            $this->system->hasMany(Charge::class)->create([...$this->own(1), 'kind' => $kind, 'mass_g' => $grams, 'capacity_mg_n_per_g' => 1.5, 'cycles' => $cycles, 'put_in_at' => $this->at($ago, 9)]);
+            $this->system
+                ->hasMany(Charge::class)
+                ->create([
+                    ...$this->own(1),
+                    'kind' => $kind,
+                    'mass_g' => $grams,
+                    'capacity_mg_n_per_g' => 1.5,
+                    'cycles' => $cycles,
+                    'put_in_at' => $this->at($ago, 9),
+                ]);
         }
         if (isset($plan['course'])) {
             $this->course(...$plan['course']);
         }
         if ($plan['story']['trickle_pct_d'] > 0) {
-            $this->system->hasMany(Trickle::class)->create([...$this->own(0), 'water_id' => $this->waters[$plan['story']['source']], 'flow_l_h' => $this->volumeL * $plan['story']['trickle_pct_d'] / 2400, 'started_at' => $this->at($plan['story']['days'], 8)]);
+            $this->system
+                ->hasMany(Trickle::class)
+                ->create([
+                    ...$this->own(0),
+                    'water_id' => $this->waters[$plan['story']['source']],
+                    'flow_l_h' => ($this->volumeL * $plan['story']['trickle_pct_d']) / 2400,
+                    'started_at' => $this->at($plan['story']['days'], 8),
+                ]);
         }
         foreach ($plan['schools'] ?? [] as $topic => [$school, $reason]) {
-            $this->system->schools()->create([...$this->own(0), 'topic' => $topic, 'school' => $school, 'reason' => $reason]);
+            $this->system
+                ->schools()
+                ->create([...$this->own(0), 'topic' => $topic, 'school' => $school, 'reason' => $reason]);
         }
         if ($plan['probes'] ?? false) {
             $this->probes($plan['story'], $days);
@@ -92,11 +128,11 @@ final readonly class DemoBook
         $next = INF;
         foreach ($days as $ago => $water) {
             $close = $ago <= $from && $ago >= $to;
-            if ($ago > $next && ! $close && $ago > 0) {
+            if ($ago > $next && !$close && $ago > 0) {
                 continue;
             }
             $next = $ago - $plan['every'];
-            if (! $close && $ago > 3 && mt_rand(0, 11) === 0) {
+            if (!$close && $ago > 3 && mt_rand(0, 11) === 0) {
                 continue;
             }
             $this->visit($ago, $water);
@@ -108,7 +144,10 @@ final readonly class DemoBook
     {
         static $kits = [];
         $kits[$this->system->site_id] ??= Kit::inUse($this->system->site);
-        $at = $ago === 0 ? Carbon::now()->subMinutes(40 + mt_rand(0, 90)) : $this->at($ago, 8)->addMinutes(mt_rand(-40, 70));
+        $at =
+            $ago === 0
+                ? Carbon::now()->subMinutes(40 + mt_rand(0, 90))
+                : $this->at($ago, 8)->addMinutes(mt_rand(-40, 70));
         $visit = $this->system->visits()->create([...$this->own(mt_rand(0, 1)), 'taken_at' => $at, 'booked_at' => $at]);
         $rows = [];
         foreach (self::KITS as $key => [$decimals, $step]) {
@@ -117,13 +156,26 @@ final readonly class DemoBook
             }
             $parameter = Parameter::from($key);
             $unit = $parameter->units()[0] ?? null;
-            $value = max(0.0, $parameter->shown($water[$key]) + $step * mt_rand(-80, 80) / 100);
+            $value = max(0.0, $parameter->shown($water[$key]) + ($step * mt_rand(-80, 80)) / 100);
             $typed = number_format(round($value / $step) * $step, $decimals, '.', '');
             $kit = $kits[$this->system->site_id][$key] ?? null;
-            $reading = TypedReading::read($parameter, $typed, $unit?->value, $kit !== null && $kit->unit === $unit?->value ? $kit->judge() : null);
+            $reading = TypedReading::read(
+                $parameter,
+                $typed,
+                $unit?->value,
+                $kit !== null && $kit->unit === $unit?->value ? $kit->judge() : null,
+            );
             $rows[] = [
-                'site_id' => $this->system->site_id, 'system_id' => $this->system->id, 'visit_id' => $visit->id, 'parameter' => $key, 'typed' => $typed, 'unit' => $unit?->value,
-                'value' => $reading->value, 'low' => $reading->interval->low, 'high' => $reading->interval->high, 'taken_at' => $at,
+                'site_id' => $this->system->site_id,
+                'system_id' => $this->system->id,
+                'visit_id' => $visit->id,
+                'parameter' => $key,
+                'typed' => $typed,
+                'unit' => $unit?->value,
+                'value' => $reading->value,
+                'low' => $reading->interval->low,
+                'high' => $reading->interval->high,
+                'taken_at' => $at,
             ];
         }
         DB::table('readings')->insert($rows);
@@ -144,12 +196,27 @@ final readonly class DemoBook
             }
             if ($planned === null || $ago % 30 === 24) {
                 $planned = $water['fed_g'];
-                $this->system->feedFigures()->create([...$this->own(0), 'since' => $this->at($ago, 8)->toDateString(), 'feed_g_d' => $planned, 'protein_pct' => $plan['protein_pct'] ?? 38]);
+                $this->system
+                    ->feedFigures()
+                    ->create([
+                        ...$this->own(0),
+                        'since' => $this->at($ago, 8)->toDateString(),
+                        'feed_g_d' => $planned,
+                        'protein_pct' => $plan['protein_pct'] ?? 38,
+                    ]);
             }
-            $this->system->hasMany(Feed::class)->create([
-                ...$this->own(mt_rand(0, 1)), 'fed_at' => $ago === 0 ? Carbon::now()->subMinutes(mt_rand(60, 200)) : $this->at($ago, 9)->addMinutes(mt_rand(0, 120)),
-                'feed_g' => round($water['fed_g'] * mt_rand(92, 106) / 100, $water['fed_g'] < 20 ? 1 : -1), 'came_up' => mt_rand(0, 6) === 0 ? 'slowly' : 'yes', 'left_some' => mt_rand(0, 11) === 0,
-            ]);
+            $this->system
+                ->hasMany(Feed::class)
+                ->create([
+                    ...$this->own(mt_rand(0, 1)),
+                    'fed_at' =>
+                        $ago === 0
+                            ? Carbon::now()->subMinutes(mt_rand(60, 200))
+                            : $this->at($ago, 9)->addMinutes(mt_rand(0, 120)),
+                    'feed_g' => round(($water['fed_g'] * mt_rand(92, 106)) / 100, $water['fed_g'] < 20 ? 1 : -1),
+                    'came_up' => mt_rand(0, 6) === 0 ? 'slowly' : 'yes',
+                    'left_some' => mt_rand(0, 11) === 0,
+                ]);
         }
     }
 
@@ -159,7 +226,16 @@ final readonly class DemoBook
         foreach ($events as $ago => $happened) {
             foreach ($happened as [$what, $value]) {
                 if (isset($this->waters[$what])) {
-                    $this->system->hasMany(WaterChange::class)->create([...$this->own(1), 'water_id' => $this->waters[$what], 'kind' => 'batch', 'litres' => round($this->volumeL * $value / 100, -1), 'volume_l' => $this->volumeL, 'changed_at' => $this->at((int) $ago, 10, 30)]);
+                    $this->system
+                        ->hasMany(WaterChange::class)
+                        ->create([
+                            ...$this->own(1),
+                            'water_id' => $this->waters[$what],
+                            'kind' => 'batch',
+                            'litres' => round(($this->volumeL * $value) / 100, -1),
+                            'volume_l' => $this->volumeL,
+                            'changed_at' => $this->at((int) $ago, 10, 30),
+                        ]);
                 }
             }
         }
@@ -172,12 +248,33 @@ final readonly class DemoBook
      */
     private function course(string $thing, string $name, float $level, int $repeats, array $days): void
     {
-        $course = $this->system->hasMany(Course::class)->create([...$this->own(0), 'thing' => $thing, 'way' => 'prolonged', 'dose_mg_l' => $level, 'repeats' => $repeats, 'started_at' => $this->at(max($days), 10)]);
-        foreach ($days as $ago) {
-            $this->system->hasMany(Dose::class)->create([
-                ...$this->own(0), 'course_id' => $course->getKey(), 'thing' => $thing, 'name' => $name, 'way' => 'prolonged', 'amount' => Measures::down($level * $this->volumeL / 1000), 'unit' => 'g', 'mg_l' => $level, 'volume_l' => $this->volumeL,
-                'calc' => 'dose.treatment', 'input' => ['agent' => $thing, 'volume_l' => $this->volumeL, 'dose_mg_l' => $level], 'given_at' => $this->at($ago, 10),
+        $course = $this->system
+            ->hasMany(Course::class)
+            ->create([
+                ...$this->own(0),
+                'thing' => $thing,
+                'way' => 'prolonged',
+                'dose_mg_l' => $level,
+                'repeats' => $repeats,
+                'started_at' => $this->at(max($days), 10),
             ]);
+        foreach ($days as $ago) {
+            $this->system
+                ->hasMany(Dose::class)
+                ->create([
+                    ...$this->own(0),
+                    'course_id' => $course->getKey(),
+                    'thing' => $thing,
+                    'name' => $name,
+                    'way' => 'prolonged',
+                    'amount' => Measures::down(($level * $this->volumeL) / 1000),
+                    'unit' => 'g',
+                    'mg_l' => $level,
+                    'volume_l' => $this->volumeL,
+                    'calc' => 'dose.treatment',
+                    'input' => ['agent' => $thing, 'volume_l' => $this->volumeL, 'dose_mg_l' => $level],
+                    'given_at' => $this->at($ago, 10),
+                ]);
         }
     }
 
@@ -191,11 +288,29 @@ final readonly class DemoBook
         foreach ($events as $ago => $list) {
             foreach ($list as [$what, $mgL]) {
                 if ($what === 'ammonia') {
-                    $input = ['volume_l' => $this->volumeL, 'target_mg_l' => (float) $mgL, 'product' => 'ammonium_chloride', 'tan_mg_l' => 0.0];
-                    $this->system->hasMany(Dose::class)->create([
-                        ...$this->own(0), 'thing' => 'ammonium', 'name' => 'Ammonia for a start without fish', 'way' => 'prolonged', 'amount' => Measures::down(app(Registry::class)->run('filter.start_dose', $input)->number('dose_g')), 'unit' => 'g', 'mg_l' => $mgL, 'volume_l' => $this->volumeL,
-                        'calc' => 'filter.start_dose', 'input' => $input, 'given_at' => $this->at($ago, 6),
-                    ]);
+                    $input = [
+                        'volume_l' => $this->volumeL,
+                        'target_mg_l' => (float) $mgL,
+                        'product' => 'ammonium_chloride',
+                        'tan_mg_l' => 0.0,
+                    ];
+                    $this->system
+                        ->hasMany(Dose::class)
+                        ->create([
+                            ...$this->own(0),
+                            'thing' => 'ammonium',
+                            'name' => 'Ammonia for a start without fish',
+                            'way' => 'prolonged',
+                            'amount' => Measures::down(
+                                app(Registry::class)->run('filter.start_dose', $input)->number('dose_g'),
+                            ),
+                            'unit' => 'g',
+                            'mg_l' => $mgL,
+                            'volume_l' => $this->volumeL,
+                            'calc' => 'filter.start_dose',
+                            'input' => $input,
+                            'given_at' => $this->at($ago, 6),
+                        ]);
                 }
             }
         }
@@ -209,7 +324,7 @@ final readonly class DemoBook
      */
     private function probes(array $story, array $days): void
     {
-        $book = new ProbeBook;
+        $book = new ProbeBook();
         $swing = $story['daily_swing'] ?? ['temp_c' => 0.3, 'do_mg_l' => 0.3, 'ph' => 0.05];
         $points = ['temp_c' => [], 'do_mg_l' => [], 'ph' => []];
         $pressure = Oxygen::pressureAtAltitude($this->system->site->altitude_m);
@@ -218,12 +333,20 @@ final readonly class DemoBook
             $ago = ($now - $at) / 86400;
             $hour = fmod($at / 3600, 24);
             // Warmest at four in the afternoon, and most oxygen; least of it just before sunrise.
-            $sun = cos(2 * M_PI * ($hour - 16) / 24);
+            $sun = cos((2 * M_PI * ($hour - 16)) / 24);
             $temp = DemoWater::temperature($story['warmth'], $ago) + $swing['temp_c'] * $sun;
             $day = $days[(int) min(count($days) - 1, round($ago))];
-            $noise = static fn (): float => mt_rand(-100, 100) / 100;
+            $noise = static fn(): float => mt_rand(-100, 100) / 100;
             $points['temp_c'][] = [(float) $at, round($temp + 0.02 * $noise(), 2)];
-            $points['do_mg_l'][] = [(float) $at, round($story['oxygen'] * Oxygen::saturation($temp, 0.0, $pressure) + $swing['do_mg_l'] * ($sun - 0.2) + 0.05 * $noise(), 2)];
+            $points['do_mg_l'][] = [
+                (float) $at,
+                round(
+                    $story['oxygen'] * Oxygen::saturation($temp, 0.0, $pressure) +
+                        $swing['do_mg_l'] * ($sun - 0.2) +
+                        0.05 * $noise(),
+                    2,
+                ),
+            ];
             $points['ph'][] = [(float) $at, round($day['ph'] + $swing['ph'] * $sun + 0.01 * $noise(), 2)];
         }
         foreach ($points as $parameter => $series) {

@@ -22,7 +22,19 @@ final readonly class DemoPlumbing
             'Yard Pond' => self::yardPond(),
             'Nursery' => self::nursery(),
             default => [
-                'pumps' => [['name' => 'Airlift', 'kind' => 'airlift', 'air_l_min' => 12, 'power_w' => 9, 'circuit' => 'Ring 2', 'inside' => 'Tub', 'submergence_m' => 0.5, 'lift_m' => 0.03, 'riser_mm' => 25]],
+                'pumps' => [
+                    [
+                        'name' => 'Airlift',
+                        'kind' => 'airlift',
+                        'air_l_min' => 12,
+                        'power_w' => 9,
+                        'circuit' => 'Ring 2',
+                        'inside' => 'Tub',
+                        'submergence_m' => 0.5,
+                        'lift_m' => 0.03,
+                        'riser_mm' => 25,
+                    ],
+                ],
                 'lines' => [['Riser', 's:Air-driven sponge', 'p:Airlift', 25, 0.1, ['exit' => 1]]],
             ],
         };
@@ -38,9 +50,31 @@ final readonly class DemoPlumbing
 
         return [
             'pumps' => [
-                ['name' => 'Main pump', 'kind' => 'water', 'power_w' => 115, 'circuit' => 'Ring 1', 'curve' => self::curve([0, 3.4], [5000, 2.9], [10000, 1.6], [14000, 0.3])],
-                ['name' => 'Air pump, bays', 'kind' => 'air', 'air_l_min' => 80, 'power_w' => 60, 'circuit' => 'Ring 2', 'diffuser' => 'stone', 'depth_m' => 0.7],
-                ['name' => 'Air pump, moving bed', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 42, 'circuit' => 'Ring 2', 'diffuser' => 'stone', 'depth_m' => 0.9],
+                [
+                    'name' => 'Main pump',
+                    'kind' => 'water',
+                    'power_w' => 115,
+                    'circuit' => 'Ring 1',
+                    'curve' => self::curve([0, 3.4], [5000, 2.9], [10000, 1.6], [14000, 0.3]),
+                ],
+                [
+                    'name' => 'Air pump, bays',
+                    'kind' => 'air',
+                    'air_l_min' => 80,
+                    'power_w' => 60,
+                    'circuit' => 'Ring 2',
+                    'diffuser' => 'stone',
+                    'depth_m' => 0.7,
+                ],
+                [
+                    'name' => 'Air pump, moving bed',
+                    'kind' => 'air',
+                    'air_l_min' => 60,
+                    'power_w' => 42,
+                    'circuit' => 'Ring 2',
+                    'diffuser' => 'stone',
+                    'depth_m' => 0.9,
+                ],
             ],
             'lines' => [
                 ['Drain 1', 'v:Bay 1', 's:Vortex', 103.6, 5.5, $drain, 'valve_open_pct' => 100, ...$mouth],
@@ -48,12 +82,30 @@ final readonly class DemoPlumbing
                 ['Drain 3', 'v:Bay 3', 's:Vortex', 103.6, 6.2, $drain, 'valve_open_pct' => 100, ...$mouth],
                 ['Vortex to brushes', 's:Vortex', 's:Brushes', 152, 0.5, ['entry_sharp' => 1, 'exit' => 1]],
                 ['Brushes to moving bed', 's:Brushes', 's:Moving bed', 152, 0.5, ['entry_sharp' => 1, 'exit' => 1]],
-                ['Suction', 's:Moving bed', 'p:Main pump', 63, 1.4, ['strainer' => 1, 'bend_90' => 1], 'valve_open_pct' => 100, 'check_valve' => true],
+                [
+                    'Suction',
+                    's:Moving bed',
+                    'p:Main pump',
+                    63,
+                    1.4,
+                    ['strainer' => 1, 'bend_90' => 1],
+                    'valve_open_pct' => 100,
+                    'check_valve' => true,
+                ],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 56, 1.2, ['elbow_90' => 1, 'swing_check' => 1]],
                 ['Return 1', 's:UV lamp', 'v:Bay 1', 43, 7.0, $return, 'valve_open_pct' => 90, ...$jet],
                 ['Return 2', 's:UV lamp', 'v:Bay 2', 43, 4.5, $return, 'valve_open_pct' => 75, ...$jet],
                 ['Return 3', 's:UV lamp', 'v:Bay 3', 43, 8.5, $return, 'valve_open_pct' => 100, ...$jet],
-                ['Vortex waste', 's:Vortex', 'outside', 50, 3.0, ['entry_sharp' => 1], 'valve_open_pct' => 0, 'leads_to' => 'soakaway'],
+                [
+                    'Vortex waste',
+                    's:Vortex',
+                    'outside',
+                    50,
+                    3.0,
+                    ['entry_sharp' => 1],
+                    'valve_open_pct' => 0,
+                    'leads_to' => 'soakaway',
+                ],
             ],
         ];
     }
@@ -63,16 +115,64 @@ final readonly class DemoPlumbing
     {
         return [
             'pumps' => [
-                ['name' => 'Pump', 'kind' => 'water', 'power_w' => 48, 'circuit' => 'Ring 1', 'curve' => self::curve([0, 3.0], [3000, 2.4], [6000, 1.2], [8000, 0.2])],
-                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 40, 'power_w' => 30, 'circuit' => 'Ring 3'],
+                [
+                    'name' => 'Pump',
+                    'kind' => 'water',
+                    'power_w' => 48,
+                    'circuit' => 'Ring 1',
+                    'curve' => self::curve([0, 3.0], [3000, 2.4], [6000, 1.2], [8000, 0.2]),
+                ],
+                [
+                    'name' => 'Air pump',
+                    'kind' => 'air',
+                    'air_l_min' => 40,
+                    'power_w' => 30,
+                    'circuit' => 'Ring 3',
+                ],
             ],
             'lines' => [
-                ['Drain east', 'v:Tub east', 's:Compact sieve', 75.8, 2.4, ['drain_dome' => 1, 'bend_90' => 1, 'exit' => 1], 'valve_open_pct' => 100],
-                ['Drain west', 'v:Tub west', 's:Compact sieve', 75.8, 3.6, ['drain_dome' => 1, 'bend_90' => 2, 'exit' => 1], 'valve_open_pct' => 100],
+                [
+                    'Drain east',
+                    'v:Tub east',
+                    's:Compact sieve',
+                    75.8,
+                    2.4,
+                    ['drain_dome' => 1, 'bend_90' => 1, 'exit' => 1],
+                    'valve_open_pct' => 100,
+                ],
+                [
+                    'Drain west',
+                    'v:Tub west',
+                    's:Compact sieve',
+                    75.8,
+                    3.6,
+                    ['drain_dome' => 1, 'bend_90' => 2, 'exit' => 1],
+                    'valve_open_pct' => 100,
+                ],
                 ['Sieve to matting', 's:Compact sieve', 's:Matting', 103.6, 0.4, ['entry_sharp' => 1, 'exit' => 1]],
                 ['Suction', 's:Matting', 'p:Pump', 50, 0.8, ['strainer' => 1, 'elbow_90' => 1], 'check_valve' => true],
-                ['Return east', 'p:Pump', 'v:Tub east', 38, 3.0, ['elbow_90' => 3, 'spray_bar' => 1], 'valve_open_pct' => 100, 'ends_above_mm' => 150, 'outlet' => 'spray_bar'],
-                ['Return west', 'p:Pump', 'v:Tub west', 38, 4.0, ['elbow_90' => 4, 'spray_bar' => 1], 'valve_open_pct' => 100, 'ends_above_mm' => 150, 'outlet' => 'spray_bar'],
+                [
+                    'Return east',
+                    'p:Pump',
+                    'v:Tub east',
+                    38,
+                    3.0,
+                    ['elbow_90' => 3, 'spray_bar' => 1],
+                    'valve_open_pct' => 100,
+                    'ends_above_mm' => 150,
+                    'outlet' => 'spray_bar',
+                ],
+                [
+                    'Return west',
+                    'p:Pump',
+                    'v:Tub west',
+                    38,
+                    4.0,
+                    ['elbow_90' => 4, 'spray_bar' => 1],
+                    'valve_open_pct' => 100,
+                    'ends_above_mm' => 150,
+                    'outlet' => 'spray_bar',
+                ],
             ],
         ];
     }
@@ -82,15 +182,61 @@ final readonly class DemoPlumbing
     {
         return [
             'pumps' => [
-                ['name' => 'Pump', 'kind' => 'water', 'power_w' => 95, 'circuit' => 'Cold store', 'curve' => self::curve([0, 5.5], [2500, 4.6], [5000, 3.0], [7500, 0.8])],
-                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 30, 'power_w' => 22, 'circuit' => 'Cold store'],
+                [
+                    'name' => 'Pump',
+                    'kind' => 'water',
+                    'power_w' => 95,
+                    'circuit' => 'Cold store',
+                    'curve' => self::curve([0, 5.5], [2500, 4.6], [5000, 3.0], [7500, 0.8]),
+                ],
+                [
+                    'name' => 'Air pump',
+                    'kind' => 'air',
+                    'air_l_min' => 30,
+                    'power_w' => 22,
+                    'circuit' => 'Cold store',
+                ],
             ],
             'lines' => [
-                ['Floor suction', 'v:Bay', 'p:Pump', 50, 2.0, ['strainer' => 1, 'elbow_90' => 2], 'valve_open_pct' => 60, 'check_valve' => true, 'guarded' => true, 'intake' => 'wall', 'spot' => 'one_end'],
-                ['High sponge', 'v:Bay', 'p:Pump', 50, 1.2, ['strainer' => 1, 'elbow_90' => 2], 'valve_open_pct' => 40, 'check_valve' => true, 'guarded' => true, 'intake' => 'high_sponge', 'spot' => 'one_end', 'three_way' => 'Floor suction'],
+                [
+                    'Floor suction',
+                    'v:Bay',
+                    'p:Pump',
+                    50,
+                    2.0,
+                    ['strainer' => 1, 'elbow_90' => 2],
+                    'valve_open_pct' => 60,
+                    'check_valve' => true,
+                    'guarded' => true,
+                    'intake' => 'wall',
+                    'spot' => 'one_end',
+                ],
+                [
+                    'High sponge',
+                    'v:Bay',
+                    'p:Pump',
+                    50,
+                    1.2,
+                    ['strainer' => 1, 'elbow_90' => 2],
+                    'valve_open_pct' => 40,
+                    'check_valve' => true,
+                    'guarded' => true,
+                    'intake' => 'high_sponge',
+                    'spot' => 'one_end',
+                    'three_way' => 'Floor suction',
+                ],
                 ['Delivery', 'p:Pump', 's:Static bead', 38, 1.5, ['elbow_90' => 2]],
                 ['Riser', 's:Static bead', 's:Shower', 38, 1.8, ['elbow_90' => 2]],
-                ['Fall to the bay', 's:Shower', 'v:Bay', 50, 0.4, ['spray_bar' => 1], 'ends_above_mm' => 1250, 'spot' => 'far_end'],
+                [
+                    'Fall to the bay',
+                    's:Shower',
+                    'v:Bay',
+                    50,
+                    0.4,
+                    ['spray_bar' => 1],
+                    'ends_above_mm' => 1250,
+                    'spot' => 'far_end',
+                ],
             ],
         ];
     }
@@ -102,21 +248,64 @@ final readonly class DemoPlumbing
 
         return [
             'pumps' => [
-                ['name' => 'Main pump', 'kind' => 'water', 'power_w' => 160, 'circuit' => 'Yard', 'curve' => self::curve([0, 4.2], [8000, 3.4], [15000, 1.7], [20000, 0.3])],
-                ['name' => 'Bog pump', 'kind' => 'water', 'power_w' => 35, 'circuit' => 'Yard', 'curve' => self::curve([0, 2.2], [2500, 1.6], [5000, 0.4])],
-                ['name' => 'Circulator', 'kind' => 'circulator', 'rated_l_h' => 20000, 'power_w' => 40, 'circuit' => 'Yard'],
-                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 45, 'circuit' => 'House', 'diffuser' => 'fine', 'depth_m' => 1.2],
+                [
+                    'name' => 'Main pump',
+                    'kind' => 'water',
+                    'power_w' => 160,
+                    'circuit' => 'Yard',
+                    'curve' => self::curve([0, 4.2], [8000, 3.4], [15000, 1.7], [20000, 0.3]),
+                ],
+                [
+                    'name' => 'Bog pump',
+                    'kind' => 'water',
+                    'power_w' => 35,
+                    'circuit' => 'Yard',
+                    'curve' => self::curve([0, 2.2], [2500, 1.6], [5000, 0.4]),
+                ],
+                [
+                    'name' => 'Circulator',
+                    'kind' => 'circulator',
+                    'rated_l_h' => 20000,
+                    'power_w' => 40,
+                    'circuit' => 'Yard',
+                ],
+                [
+                    'name' => 'Air pump',
+                    'kind' => 'air',
+                    'air_l_min' => 60,
+                    'power_w' => 45,
+                    'circuit' => 'House',
+                    'diffuser' => 'fine',
+                    'depth_m' => 1.2,
+                ],
             ],
             'lines' => [
                 ['Drain north', 'v:Pond', 's:Brushes', 103.6, 7.5, $drain, 'valve_open_pct' => 100],
                 ['Drain south', 'v:Pond', 's:Brushes', 103.6, 9.0, $drain, 'valve_open_pct' => 100],
                 ['Brushes to matting', 's:Brushes', 's:Matting bay', 152, 0.6, ['entry_sharp' => 1, 'exit' => 1]],
-                ['Suction', 's:Matting bay', 'p:Main pump', 75, 1.6, ['strainer' => 1, 'bend_90' => 2], 'valve_open_pct' => 100],
+                [
+                    'Suction',
+                    's:Matting bay',
+                    'p:Main pump',
+                    75,
+                    1.6,
+                    ['strainer' => 1, 'bend_90' => 2],
+                    'valve_open_pct' => 100,
+                ],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 63, 2.0, ['elbow_90' => 2]],
                 ['Return', 's:UV lamp', 'v:Pond', 63, 9.0, ['bend_90' => 3, 'exit' => 1], 'outlet' => 'jet'],
                 ['Bog suction', 's:Matting bay', 'p:Bog pump', 50, 1.0, ['strainer' => 1]],
                 ['To the bog', 'p:Bog pump', 's:Bog', 38, 5.0, ['elbow_90' => 2]],
-                ['Bog spill', 's:Bog', 'v:Pond', 103.6, 0.8, ['exit' => 1], 'ends_above_mm' => 180, 'outlet' => 'waterfall'],
+                [
+                    'Bog spill',
+                    's:Bog',
+                    'v:Pond',
+                    103.6,
+                    0.8,
+                    ['exit' => 1],
+                    'ends_above_mm' => 180,
+                    'outlet' => 'waterfall',
+                ],
             ],
         ];
     }
@@ -124,20 +313,67 @@ final readonly class DemoPlumbing
     /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
     private static function nursery(): array
     {
-        $feed = static fn (int $tub, float $length): array => ["Feed {$tub}", 's:Bead', "v:Tub {$tub}", 20, $length, ['elbow_90' => 3], 'valve_open_pct' => 80, 'ends_above_mm' => 50, 'outlet' => 'spray_bar'];
-        $fall = static fn (int $tub, float $length): array => ["Fall {$tub}", "v:Tub {$tub}", 'v:Sump', 46, $length, ['entry_sharp' => 1, 'bend_90' => 1], 'guarded' => true, 'intake' => 'overflow'];
+        $feed = static fn(int $tub, float $length): array => [
+            "Feed {$tub}",
+            's:Bead',
+            "v:Tub {$tub}",
+            20,
+            $length,
+            ['elbow_90' => 3],
+            'valve_open_pct' => 80,
+            'ends_above_mm' => 50,
+            'outlet' => 'spray_bar',
+        ];
+        $fall = static fn(int $tub, float $length): array => [
+            "Fall {$tub}",
+            "v:Tub {$tub}",
+            'v:Sump',
+            46,
+            $length,
+            ['entry_sharp' => 1, 'bend_90' => 1],
+            'guarded' => true,
+            'intake' => 'overflow',
+        ];
 
         return [
             'pumps' => [
-                ['name' => 'Sump pump', 'kind' => 'water', 'power_w' => 38, 'circuit' => 'Ring 3', 'curve' => self::curve([0, 3.2], [1500, 2.5], [3000, 1.3], [4000, 0.3])],
-                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 30, 'power_w' => 22, 'circuit' => 'Ring 2'],
+                [
+                    'name' => 'Sump pump',
+                    'kind' => 'water',
+                    'power_w' => 38,
+                    'circuit' => 'Ring 3',
+                    'curve' => self::curve([0, 3.2], [1500, 2.5], [3000, 1.3], [4000, 0.3]),
+                ],
+                [
+                    'name' => 'Air pump',
+                    'kind' => 'air',
+                    'air_l_min' => 30,
+                    'power_w' => 22,
+                    'circuit' => 'Ring 2',
+                ],
             ],
             'lines' => [
-                ['Suction', 'v:Sump', 'p:Sump pump', 38, 0.5, ['strainer' => 1], 'valve_open_pct' => 100, 'check_valve' => true, 'guarded' => true],
+                [
+                    'Suction',
+                    'v:Sump',
+                    'p:Sump pump',
+                    38,
+                    0.5,
+                    ['strainer' => 1],
+                    'valve_open_pct' => 100,
+                    'check_valve' => true,
+                    'guarded' => true,
+                ],
                 ['Delivery', 'p:Sump pump', 's:Sponge', 32, 0.8, ['elbow_90' => 1]],
                 ['Sponge to bead', 's:Sponge', 's:Bead', 32, 0.6, ['elbow_90' => 2]],
-                $feed(1, 1.5), $feed(2, 2.3), $feed(3, 3.1), $feed(4, 3.9),
-                $fall(1, 1.2), $fall(2, 2.0), $fall(3, 2.8), $fall(4, 3.6),
+                $feed(1, 1.5),
+                $feed(2, 2.3),
+                $feed(3, 3.1),
+                $feed(4, 3.9),
+                $fall(1, 1.2),
+                $fall(2, 2.0),
+                $fall(3, 2.8),
+                $fall(4, 3.6),
             ],
         ];
     }
@@ -148,6 +384,9 @@ final readonly class DemoPlumbing
      */
     private static function curve(array ...$points): array
     {
-        return array_map(static fn (array $point): array => ['flow_l_h' => $point[0], 'head_m' => $point[1]], array_values($points));
+        return array_map(
+            static fn(array $point): array => ['flow_l_h' => $point[0], 'head_m' => $point[1]],
+            array_values($points),
+        );
     }
 }

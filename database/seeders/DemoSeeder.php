@@ -28,21 +28,43 @@ final class DemoSeeder extends Seeder
     private const PASSWORD = 'yarrow-42';
 
     private const PEOPLE = [
-        ['name' => 'Maren', 'email' => 'maren@sallow.example', 'role' => 'owner', 'says' => 'owner'],
-        ['name' => 'Tobias', 'email' => 'tobias@sallow.example', 'role' => 'helper', 'says' => 'helper, logs and services'],
-        ['name' => 'Ines', 'email' => 'ines@sallow.example', 'role' => 'reader', 'says' => 'visiting vet, reads only'],
+        [
+            'name' => 'Maren',
+            'email' => 'maren@sallow.example',
+            'role' => 'owner',
+            'says' => 'owner',
+        ],
+        [
+            'name' => 'Tobias',
+            'email' => 'tobias@sallow.example',
+            'role' => 'helper',
+            'says' => 'helper, logs and services',
+        ],
+        [
+            'name' => 'Ines',
+            'email' => 'ines@sallow.example',
+            'role' => 'reader',
+            'says' => 'visiting vet, reads only',
+        ],
     ];
 
-    public function __construct(private readonly DemoWater $water, private readonly VolumeReport $volumes, private readonly SystemReport $systems)
-    {
-    }
+    public function __construct(
+        private readonly DemoWater $water,
+        private readonly VolumeReport $volumes,
+        private readonly SystemReport $systems,
+    ) {}
 
     /** @return list<array{email: string, password: string, who: string}> */
     public static function logins(): array
     {
-        return array_map(static fn (array $person): array => [
-            'email' => $person['email'], 'password' => self::PASSWORD, 'who' => "{$person['name']}, {$person['says']}",
-        ], self::PEOPLE);
+        return array_map(
+            static fn(array $person): array => [
+                'email' => $person['email'],
+                'password' => self::PASSWORD,
+                'who' => "{$person['name']}, {$person['says']}",
+            ],
+            self::PEOPLE,
+        );
     }
 
     /** Loads the demo into an empty book, and leaves any other book alone. */
@@ -53,11 +75,24 @@ final class DemoSeeder extends Seeder
         }
         DB::transaction(function (): void {
             mt_srand(20260531);
-            $site = Site::query()->create(['name' => 'Sallow Yard', 'timezone' => 'Europe/London', 'altitude_m' => 85, 'is_demo' => true, 'price_per_kwh' => 0.31]);
+            $site = Site::query()->create([
+                'name' => 'Sallow Yard',
+                'timezone' => 'Europe/London',
+                'altitude_m' => 85,
+                'is_demo' => true,
+                'price_per_kwh' => 0.31,
+            ]);
             $hash = Hash::make(self::PASSWORD);
-            $people = array_map(static fn (array $person): User => User::query()->create([
-                'site_id' => $site->id, 'name' => $person['name'], 'email' => $person['email'], 'role' => Role::from($person['role']), 'password' => $hash,
-            ]), self::PEOPLE);
+            $people = array_map(
+                static fn(array $person): User => User::query()->create([
+                    'site_id' => $site->id,
+                    'name' => $person['name'],
+                    'email' => $person['email'],
+                    'role' => Role::from($person['role']),
+                    'password' => $hash,
+                ]),
+                self::PEOPLE,
+            );
             $waters = $this->shelf($site, $people[0]);
             foreach (DemoSystems::all() as $position => $plan) {
                 $this->system($site, $plan, $position, $people, $waters);
@@ -74,17 +109,32 @@ final class DemoSeeder extends Seeder
     {
         $story = $plan['story'];
         $system = System::query()->create([
-            'site_id' => $site->id, 'slug' => Str::slug($plan['name']), 'name' => $plan['name'], 'kind' => $plan['kind'],
-            'life_stage' => $plan['life_stage'], 'position' => $position, 'water_id' => $waters[$story['source']],
+            'site_id' => $site->id,
+            'slug' => Str::slug($plan['name']),
+            'name' => $plan['name'],
+            'kind' => $plan['kind'],
+            'life_stage' => $plan['life_stage'],
+            'position' => $position,
+            'water_id' => $waters[$story['source']],
         ]);
         $own = ['site_id' => $site->id];
-        (new LayBuild)->lay($system, ['vessels' => $plan['vessels'], 'stages' => $plan['stages'], ...DemoPlumbing::of($plan['name'])]);
+        (new LayBuild())->lay($system, [
+            'vessels' => $plan['vessels'],
+            'stages' => $plan['stages'],
+            ...DemoPlumbing::of($plan['name']),
+        ]);
         foreach ($plan['fish'] as $i => $group) {
             $system->fish()->create([...$own, 'condition' => 1.5, ...$group, 'position' => $i]);
         }
         $system->load(['site', 'vessels', 'stages', 'fish']);
         $volume = $this->volumes->inUse($system)->value;
-        $days = $this->water->days($plan, $volume, $this->systems->biomass($system)->value, $site->altitude_m, DemoSystems::SOURCES);
+        $days = $this->water->days(
+            $plan,
+            $volume,
+            $this->systems->biomass($system)->value,
+            $site->altitude_m,
+            DemoSystems::SOURCES,
+        );
         (new DemoBook($system, $people, $waters, $volume))->write($plan, $days);
     }
 
@@ -95,38 +145,211 @@ final class DemoSeeder extends Seeder
      */
     private function shelf(Site $site, User $owner): array
     {
-        $reading = static fn (Parameter $parameter, string $typed): array => ['typed' => $typed, 'unit' => ($parameter->units()[0] ?? null)?->value, 'value' => TypedReading::read($parameter, $typed, null)->value];
+        $reading = static fn(Parameter $parameter, string $typed): array => [
+            'typed' => $typed,
+            'unit' => ($parameter->units()[0] ?? null)?->value,
+            'value' => TypedReading::read($parameter, $typed, null)->value,
+        ];
         $keys = [];
-        foreach ([
-            'borehole' => ['Borehole', 'well', null, false, [[Parameter::Nitrate, '14'], [Parameter::Alkalinity, '11'], [Parameter::Hardness, '16'], [Parameter::Chlorine, '0'], [Parameter::Ph, '7.4'], [Parameter::Temperature, '11']]],
-            'mains' => ['Mains tap', 'tap', 'the carbon train', true, [[Parameter::Nitrate, '22'], [Parameter::Alkalinity, '9'], [Parameter::Hardness, '14'], [Parameter::Chlorine, '.6'], [Parameter::Ph, '7.6']]],
-            'ro' => ['RO unit', 'ro', null, false, [[Parameter::Nitrate, '1'], [Parameter::Alkalinity, '0'], [Parameter::Hardness, '0'], [Parameter::Temperature, '14']]],
-            'blend' => ['Blend, 3 RO to 1 borehole', 'blend', null, false, [[Parameter::Nitrate, '4.2'], [Parameter::Alkalinity, '3'], [Parameter::Hardness, '4'], [Parameter::Ph, '7.2'], [Parameter::Temperature, '13']]],
-            'half RO' => ['Half RO, half borehole', 'blend', null, false, [[Parameter::Nitrate, '7.5'], [Parameter::Alkalinity, '5.5'], [Parameter::Hardness, '8'], [Parameter::Ph, '7.3'], [Parameter::Temperature, '20']]],
-        ] as $key => [$name, $kind, $unit, $chloramine, $readings]) {
-            $water = WaterSource::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'unit_name' => $unit, 'position' => count($keys)]);
+        foreach (
+            [
+                'borehole' => [
+                    'Borehole',
+                    'well',
+                    null,
+                    false,
+                    [
+                        [Parameter::Nitrate, '14'],
+                        [Parameter::Alkalinity, '11'],
+                        [Parameter::Hardness, '16'],
+                        [Parameter::Chlorine, '0'],
+                        [Parameter::Ph, '7.4'],
+                        [Parameter::Temperature, '11'],
+                    ],
+                ],
+                'mains' => [
+                    'Mains tap',
+                    'tap',
+                    'the carbon train',
+                    true,
+                    [
+                        [Parameter::Nitrate, '22'],
+                        [Parameter::Alkalinity, '9'],
+                        [Parameter::Hardness, '14'],
+                        [Parameter::Chlorine, '.6'],
+                        [Parameter::Ph, '7.6'],
+                    ],
+                ],
+                'ro' => [
+                    'RO unit',
+                    'ro',
+                    null,
+                    false,
+                    [
+                        [Parameter::Nitrate, '1'],
+                        [Parameter::Alkalinity, '0'],
+                        [Parameter::Hardness, '0'],
+                        [Parameter::Temperature, '14'],
+                    ],
+                ],
+                'blend' => [
+                    'Blend, 3 RO to 1 borehole',
+                    'blend',
+                    null,
+                    false,
+                    [
+                        [Parameter::Nitrate, '4.2'],
+                        [Parameter::Alkalinity, '3'],
+                        [Parameter::Hardness, '4'],
+                        [Parameter::Ph, '7.2'],
+                        [Parameter::Temperature, '13'],
+                    ],
+                ],
+                'half RO' => [
+                    'Half RO, half borehole',
+                    'blend',
+                    null,
+                    false,
+                    [
+                        [Parameter::Nitrate, '7.5'],
+                        [Parameter::Alkalinity, '5.5'],
+                        [Parameter::Hardness, '8'],
+                        [Parameter::Ph, '7.3'],
+                        [Parameter::Temperature, '20'],
+                    ],
+                ],
+            ]
+            as $key => [$name, $kind, $unit, $chloramine, $readings]
+        ) {
+            $water = WaterSource::query()->create([
+                'site_id' => $site->id,
+                'name' => $name,
+                'kind' => $kind,
+                'unit_name' => $unit,
+                'position' => count($keys),
+            ]);
             $keys[$key] = $water->id;
-            $water->tests()->create(['site_id' => $site->id, 'user_id' => $owner->id, 'side' => 'raw', 'tested_on' => Carbon::now()->subDays(18)->toDateString(), 'chloramine' => $chloramine,
-                'readings' => array_column(array_map(static fn (array $row): array => [$row[0]->value, $reading($row[0], $row[1])], $readings), 1, 0)]);
+            $water->tests()->create([
+                'site_id' => $site->id,
+                'user_id' => $owner->id,
+                'side' => 'raw',
+                'tested_on' => Carbon::now()->subDays(18)->toDateString(),
+                'chloramine' => $chloramine,
+                'readings' => array_column(
+                    array_map(static fn(array $row): array => [$row[0]->value, $reading($row[0], $row[1])], $readings),
+                    1,
+                    0,
+                ),
+            ]);
         }
-        foreach ([
-            ['Ammonia drops', 'drops', Parameter::Ammonia, 'mg_l_n', [0, 0.05, 0.1, 0.15, 0.25, 0.5, 1, 2, 4, 8], null, 60], ['Nitrate drops', 'drops', Parameter::Nitrate, 'mg_l_no3', [0, 5, 10, 15, 20, 25, 40, 80, 160], null, 25],
-            ['KH drops', 'drops', Parameter::Alkalinity, 'dkh', [], 0.5, 80], ['pH probe', 'probe', Parameter::Ph, null, [], 0.1, null],
-        ] as [$name, $kind, $parameter, $unit, $steps, $resolution, $left]) {
-            Kit::query()->create(['site_id' => $site->id, 'name' => $name, 'kind' => $kind, 'parameter' => $parameter->value, 'unit' => $unit, 'steps' => $steps, 'resolution' => $resolution, 'tests_left' => $left, 'expires_on' => $left === null ? null : Carbon::now()->addDays(160)->toDateString(), 'in_use' => true]);
+        foreach (
+            [
+                [
+                    'Ammonia drops',
+                    'drops',
+                    Parameter::Ammonia,
+                    'mg_l_n',
+                    [0, 0.05, 0.1, 0.15, 0.25, 0.5, 1, 2, 4, 8],
+                    null,
+                    60,
+                ],
+                [
+                    'Nitrate drops',
+                    'drops',
+                    Parameter::Nitrate,
+                    'mg_l_no3',
+                    [0, 5, 10, 15, 20, 25, 40, 80, 160],
+                    null,
+                    25,
+                ],
+                ['KH drops', 'drops', Parameter::Alkalinity, 'dkh', [], 0.5, 80],
+                ['pH probe', 'probe', Parameter::Ph, null, [], 0.1, null],
+            ]
+            as [$name, $kind, $parameter, $unit, $steps, $resolution, $left]
+        ) {
+            Kit::query()->create([
+                'site_id' => $site->id,
+                'name' => $name,
+                'kind' => $kind,
+                'parameter' => $parameter->value,
+                'unit' => $unit,
+                'steps' => $steps,
+                'resolution' => $resolution,
+                'tests_left' => $left,
+                'expires_on' => $left === null ? null : Carbon::now()->addDays(160)->toDateString(),
+                'in_use' => true,
+            ]);
         }
 
-        $day = static fn (int $days): string => Carbon::now()->addDays($days)->toDateString();
-        foreach ([
-            ['conditioner', 'Water conditioner, blue can', ['label' => ['label_ml' => 10.0, 'label_treats_l' => 200.0, 'label_chlorine_mg_l' => 1.0], 'cap_ml' => 25.0, 'amount' => 1650, 'opened_on' => $day(-70), 'lot' => 'B14']],
-            ['binder', 'Ammonia binder, 5 L can', ['label' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0], 'cap_ml' => 30.0, 'amount' => 3400, 'opened_on' => $day(-63), 'lot' => '0771']],
-            ['salt', 'Pond salt, sacks', ['unit' => 'g', 'amount' => 50000, 'expires_on' => null]],
-            ['bicarbonate', 'Sodium bicarbonate, tub', ['unit' => 'g', 'amount' => 4200, 'opened_on' => $day(-120), 'expires_on' => null]],
-            ['praziquantel', 'Praziquantel, jar', ['unit' => 'g', 'amount' => 40, 'opened_on' => $day(-9), 'lot' => 'P-22', 'expires_on' => $day(420)]],
-            ['hydrogen_peroxide', 'Peroxide, 12 %', ['unit' => 'g', 'amount' => 900, 'strength_pct' => 12, 'expires_on' => $day(-30)]],
-            ['battery_air', 'Battery air pump', ['unit' => 'pieces', 'amount' => 1, 'expires_on' => null]],
-        ] as [$kind, $name, $more]) {
-            Good::query()->create(['site_id' => $site->id, 'kind' => $kind, 'name' => $name, 'label' => [], 'expires_on' => $day(300), ...$more]);
+        $day = static fn(int $days): string => Carbon::now()->addDays($days)->toDateString();
+        foreach (
+            [
+                [
+                    'conditioner',
+                    'Water conditioner, blue can',
+                    [
+                        'label' => ['label_ml' => 10.0, 'label_treats_l' => 200.0, 'label_chlorine_mg_l' => 1.0],
+                        'cap_ml' => 25.0,
+                        'amount' => 1650,
+                        'opened_on' => $day(-70),
+                        'lot' => 'B14',
+                    ],
+                ],
+                [
+                    'binder',
+                    'Ammonia binder, 5 L can',
+                    [
+                        'label' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0],
+                        'cap_ml' => 30.0,
+                        'amount' => 3400,
+                        'opened_on' => $day(-63),
+                        'lot' => '0771',
+                    ],
+                ],
+                ['salt', 'Pond salt, sacks', ['unit' => 'g', 'amount' => 50000, 'expires_on' => null]],
+                [
+                    'bicarbonate',
+                    'Sodium bicarbonate, tub',
+                    [
+                        'unit' => 'g',
+                        'amount' => 4200,
+                        'opened_on' => $day(-120),
+                        'expires_on' => null,
+                    ],
+                ],
+                [
+                    'praziquantel',
+                    'Praziquantel, jar',
+                    [
+                        'unit' => 'g',
+                        'amount' => 40,
+                        'opened_on' => $day(-9),
+                        'lot' => 'P-22',
+                        'expires_on' => $day(420),
+                    ],
+                ],
+                [
+                    'hydrogen_peroxide',
+                    'Peroxide, 12 %',
+                    [
+                        'unit' => 'g',
+                        'amount' => 900,
+                        'strength_pct' => 12,
+                        'expires_on' => $day(-30),
+                    ],
+                ],
+                ['battery_air', 'Battery air pump', ['unit' => 'pieces', 'amount' => 1, 'expires_on' => null]],
+            ]
+            as [$kind, $name, $more]
+        ) {
+            Good::query()->create([
+                'site_id' => $site->id,
+                'kind' => $kind,
+                'name' => $name,
+                'label' => [],
+                'expires_on' => $day(300),
+                ...$more,
+            ]);
         }
 
         return $keys;

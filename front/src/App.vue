@@ -12,9 +12,17 @@ const person = computed(() => session.data.value?.person ?? null)
 </script>
 
 <template>
-  <NConfigProvider :theme="theme === 'night' ? darkTheme : null" :theme-overrides="overrides(theme)" inline-theme-disabled preflight-style-disabled abstract>
+  <NConfigProvider
+    :theme="theme === 'night' ? darkTheme : null"
+    :theme-overrides="overrides(theme)"
+    inline-theme-disabled
+    preflight-style-disabled
+    abstract
+  >
     <p v-if="session.isPending.value" class="page soft">Opening the book …</p>
-    <p v-else-if="session.isError.value" class="page fault" role="alert">{{ session.error.value?.message }}</p>
+    <p v-else-if="session.isError.value" class="page fault" role="alert">
+      {{ session.error.value?.message }}
+    </p>
     <AppFrame v-else-if="person" :person="person" />
     <SignInPage v-else :demo="session.data.value?.demo ?? []" />
   </NConfigProvider>

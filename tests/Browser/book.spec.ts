@@ -1,6 +1,8 @@
 import { accessible, expect, test } from './yard'
 
-test('the score is read with a cursor, an entry is corrected, and the original stays beneath it', async ({ yard: page }) => {
+test('the score is read with a cursor, an entry is corrected, and the original stays beneath it', async ({
+  yard: page,
+}) => {
   await page.goto('/nursery/book')
   const score = page.getByRole('region', { name: 'Score' })
   const drawing = score.getByRole('img')
@@ -22,11 +24,16 @@ test('the score is read with a cursor, an entry is corrected, and the original s
   await page.getByRole('button', { name: 'Correct it' }).click()
   // Booking leads to the system's page; leaving before it has led there would be undone by it.
   await expect(page.getByRole('heading', { name: 'Latest readings' })).toBeVisible()
-  await page.getByRole('navigation', { name: 'Pages of this system' }).getByRole('link', { name: 'Book' }).click()
+  await page
+    .getByRole('navigation', { name: 'Pages of this system' })
+    .getByRole('link', { name: 'Book' })
+    .click()
   await expect(entries.getByText(/corrected; it said/).first()).toBeVisible()
 })
 
-test('what is seen is picked and written, and a CSV is looked at before it comes in', async ({ yard: page }) => {
+test('what is seen is picked and written, and a CSV is looked at before it comes in', async ({
+  yard: page,
+}) => {
   await page.goto('/cold-store/book')
   await page.getByText('Write down what you see').click()
   await page.getByLabel('foam', { exact: true }).check()
@@ -36,11 +43,19 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
   await expect(entries).toContainText('Foam. only at the shower')
 
   await page.getByText('Bring readings in from a CSV').click()
-  await page.getByLabel('The file', { exact: true }).setInputFiles({ name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('when;acid;nothing\n2026-01-05 08:00;7,6;x\n2026-01-12 08:00;78;x\n') })
+  await page.getByLabel('The file', { exact: true }).setInputFiles({
+    name: 'old.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('when;acid;nothing\n2026-01-05 08:00;7,6;x\n2026-01-12 08:00;78;x\n'),
+  })
   await page.getByLabel('What when is').waitFor()
   await page.getByLabel('What acid is').selectOption('pH')
   await expect(page.getByText(/row 3, acid: pH cannot be 78/)).toBeVisible()
-  await page.getByLabel('The file', { exact: true }).setInputFiles({ name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from('time;ph\n2026-01-05 08:00;7,6\n2026-01-12 08:00;7,8\n') })
+  await page.getByLabel('The file', { exact: true }).setInputFiles({
+    name: 'old.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('time;ph\n2026-01-05 08:00;7,6\n2026-01-12 08:00;7,8\n'),
+  })
   await expect(page.getByText('2 visits with 2 readings')).toBeVisible()
   await page.getByRole('button', { name: 'Bring them in' }).click()
   await expect(page.getByText('Kept 2 visits with 2 readings.')).toBeVisible()
@@ -53,7 +68,10 @@ test('on a phone the log bar has keys of its own, with the steps of the kit', as
   await bar.getByRole('button', { name: '123' }).click()
   const keypad = bar.getByRole('group', { name: 'Keypad' })
   await keypad.getByRole('button', { name: 'Ammonia', exact: true }).click()
-  await keypad.getByRole('group', { name: 'Steps of Ammonia' }).getByRole('button', { name: '0.25', exact: true }).click()
+  await keypad
+    .getByRole('group', { name: 'Steps of Ammonia' })
+    .getByRole('button', { name: '0.25', exact: true })
+    .click()
   await keypad.getByRole('button', { name: 'pH', exact: true }).click()
   for (const key of ['7', '.', '8', '5']) await keypad.getByRole('button', { name: key, exact: true }).click()
   await keypad.getByRole('button', { name: 'Rub out' }).click()
@@ -63,7 +81,9 @@ test('on a phone the log bar has keys of its own, with the steps of the kit', as
   await expect(bar.getByRole('textbox')).toHaveValue('')
 })
 
-test('a kit is put on the shelf, its colours are keys of the test, and a limit of one\'s own is told with its reason', async ({ yard: page }) => {
+test("a kit is put on the shelf, its colours are keys, and a limit of one's own is told with its reason", async ({
+  yard: page,
+}) => {
   await page.goto('/shelf')
   await page.getByRole('button', { name: 'Add a kit' }).click()
   await page.getByRole('button', { name: 'Nitrite drops', exact: true }).click()
@@ -74,7 +94,10 @@ test('a kit is put on the shelf, its colours are keys of the test, and a limit o
   await accessible(page)
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto('/arrivals/test')
-  await page.getByRole('group', { name: 'Colours of Nitrite' }).getByRole('button', { name: '0.2', exact: true }).click()
+  await page
+    .getByRole('group', { name: 'Colours of Nitrite' })
+    .getByRole('button', { name: '0.2', exact: true })
+    .click()
   await expect(page.getByLabel('Nitrite', { exact: true })).toHaveValue('0.2')
   await page.getByLabel('pH', { exact: true }).fill('6')
   await expect(page.getByText(/The last was 7.8. Is this right\?/)).toBeVisible()

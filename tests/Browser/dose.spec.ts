@@ -1,14 +1,18 @@
 import { execFileSync } from 'node:child_process'
 import { accessible, expect, test } from './yard'
 
-test('salt for the hospital tub is refused while zeolite hangs in it, and no button gives it', async ({ yard: page }) => {
+test('salt for the hospital tub is refused while zeolite hangs in it, and no button gives it', async ({
+  yard: page,
+}) => {
   await page.goto('/hospital-tub/dose')
   await page.getByLabel('What is to be given').selectOption('Salt')
   await expect(page.getByRole('alert')).toContainText('Salt makes zeolite let go of its ammonia')
   await expect(page.getByRole('button', { name: /Given/ })).toHaveCount(0)
   await accessible(page)
   await page.goto('/hospital-tub/course')
-  await expect(page.getByRole('region', { name: 'Charges in the loop' })).toContainText(/900 g of zeolite.*regenerated 1 times.*% used/)
+  await expect(page.getByRole('region', { name: 'Charges in the loop' })).toContainText(
+    /900 g of zeolite.*regenerated 1 times.*% used/,
+  )
   await page.getByRole('button', { name: 'Taken out' }).click()
   await expect(page.getByText('No zeolite, resin or carbon hangs in this loop.')).toBeVisible()
   await page.goto('/hospital-tub/dose')
@@ -19,7 +23,9 @@ test('salt for the hospital tub is refused while zeolite hangs in it, and no but
   await expect(salt.getByText(/^\d+ g/).first()).toBeVisible()
 })
 
-test('a course of three doses runs across a change of water and is topped up to its level', async ({ yard: page }) => {
+test('a course of three doses runs across a change of water and is topped up to its level', async ({
+  yard: page,
+}) => {
   await page.goto('/yard-pond/dose')
   await page.getByLabel('Against').selectOption('flukes and tapeworms')
   await page.getByLabel('What is to be given').selectOption('Praziquantel')
@@ -89,7 +95,12 @@ test('a bath is heard when its last safe minute is over, until the fish are out'
   await page.route('**/api/timers', async (route) => {
     const answer = await route.fetch()
     const timers = (await answer.json()) as { since: string }[]
-    await route.fulfill({ json: timers.map((timer) => ({ ...timer, since: new Date(new Date(timer.since).getTime() - over * 60_000).toISOString() })) })
+    await route.fulfill({
+      json: timers.map((timer) => ({
+        ...timer,
+        since: new Date(new Date(timer.since).getTime() - over * 60_000).toISOString(),
+      })),
+    })
   })
   const loudest = () => page.evaluate(() => (window as unknown as { loudest: number }).loudest)
   await page.goto('/nursery/dose')
@@ -117,7 +128,9 @@ test('a bath is heard when its last safe minute is over, until the fish are out'
   expect(await loudest()).toBe(0)
 })
 
-test('the sheet for the shed is printed with the amount, the order of work and room to initial', async ({ yard: page }) => {
+test('the sheet for the shed is printed with the amount, the order of work and room to initial', async ({
+  yard: page,
+}) => {
   await page.goto('/press-room/dose')
   await page.getByLabel('What is to be given').selectOption('Formalin')
   await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeVisible()

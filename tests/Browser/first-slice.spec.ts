@@ -1,8 +1,16 @@
 import { accessible, expect, test } from './yard'
 
-test('a test is booked, its un-ionised ammonia opened to its working, and the filter judged', async ({ yard: page }) => {
-  await page.getByRole('navigation', { name: 'Systems' }).getByRole('link', { name: /^Press Room/ }).click()
-  await page.getByRole('navigation', { name: 'Pages of this system' }).getByRole('link', { name: 'Test' }).click()
+test('a test is booked, its un-ionised ammonia opened to its working, and the filter judged', async ({
+  yard: page,
+}) => {
+  await page
+    .getByRole('navigation', { name: 'Systems' })
+    .getByRole('link', { name: /^Press Room/ })
+    .click()
+  await page
+    .getByRole('navigation', { name: 'Pages of this system' })
+    .getByRole('link', { name: 'Test' })
+    .click()
   await page.getByLabel('Ammonia', { exact: true }).fill('1,0')
   await page.getByLabel('pH', { exact: true }).fill('8')
   await page.getByLabel('Temperature', { exact: true }).fill('25')
@@ -24,10 +32,14 @@ test('a test is booked, its un-ionised ammonia opened to its working, and the fi
   await page.getByRole('button', { name: 'Book the test' }).click()
   await expect(page.getByText('Booked 3 readings at Press Room.')).toBeVisible()
   await expect(page.locator('.strip[data-parameter="tan_mg_l"]')).toContainText('act')
-  await expect(page.getByRole('navigation', { name: 'Systems' }).getByRole('link', { name: /^Press Room/ })).toContainText('act')
+  await expect(
+    page.getByRole('navigation', { name: 'Systems' }).getByRole('link', { name: /^Press Room/ }),
+  ).toContainText('act')
 
   await page.getByRole('link', { name: 'Capacity' }).click()
-  await expect(page.getByText(/this filter can take .* g N a day; the fish give .* Surface is the shortest/)).toBeVisible()
+  await expect(
+    page.getByText(/this filter can take .* g N a day; the fish give .* Surface is the shortest/),
+  ).toBeVisible()
   await page.getByRole('textbox', { name: /^Feed/ }).fill('2000')
   await expect(page.getByText(/It falls .* g short/)).toBeVisible()
   await page.getByRole('button', { name: /^Surface: .* Show the working/ }).click()
@@ -78,7 +90,9 @@ test('a booking whose answer was lost is booked once when sent again', async ({ 
   expect(after.visits.length).toBe(before.visits.length)
 })
 
-test('a line in the log bar is understood as typed, its mistakes pointed at, and kept', async ({ yard: page }) => {
+test('a line in the log bar is understood as typed, its mistakes pointed at, and kept', async ({
+  yard: page,
+}) => {
   await page.goto('/yard-pond')
   await expect(page.getByRole('heading', { name: 'Yard Pond' })).toBeVisible()
   await page.keyboard.press('.')
@@ -86,7 +100,10 @@ test('a line in the log bar is understood as typed, its mistakes pointed at, and
   await expect(page.locator('mark')).toHaveText('phh')
   await page.getByRole('textbox', { name: /^Readings/ }).fill('am .1 ph 8.1 t 64,4f')
   await expect(page.getByRole('search')).toContainText('18')
-  await page.getByRole('search').getByRole('button', { name: /^Un-ionised ammonia/ }).click()
+  await page
+    .getByRole('search')
+    .getByRole('button', { name: /^Un-ionised ammonia/ })
+    .click()
   await expect(page.getByRole('complementary', { name: 'Working' })).toContainText('Emerson')
   await page.getByRole('textbox', { name: /^Readings/ }).focus()
   await page.keyboard.press('Enter')
@@ -94,7 +111,9 @@ test('a line in the log bar is understood as typed, its mistakes pointed at, and
   await expect(page.locator('.strip[data-parameter="temp_c"]')).toContainText('18')
 })
 
-test('a vessel is drawn up with its volume as typed, and a width of nothing is refused', async ({ yard: page }) => {
+test('a vessel is drawn up with its volume as typed, and a width of nothing is refused', async ({
+  yard: page,
+}) => {
   await page.goto('/new')
   await page.getByRole('button', { name: 'Add the system' }).click()
   await expect(page.getByText('Give the system a name.')).toBeVisible()
@@ -120,7 +139,24 @@ test('a vessel is drawn up with its volume as typed, and a width of nothing is r
   await expect(page.getByRole('button', { name: /^Corner bay: 2,500 L/ })).toBeVisible()
 })
 
-for (const [name, path] of [['all systems', '/'], ['round', '/round'], ['system', '/press-room'], ['test', '/press-room/test'], ['capacity', '/press-room/capacity'], ['fish', '/press-room/fish'], ['water', '/press-room/water'], ['dose', '/press-room/dose'], ['course', '/arrivals/course'], ['maturing', '/cold-store/maturing'], ['trouble', '/arrivals/trouble?seen=gasping'], ['limits', '/press-room/limits'], ['shelf', '/shelf'], ['plumbing', '/yard-pond/plumbing'], ['build', '/press-room/build'], ['new system', '/new']] as const) {
+for (const [name, path] of [
+  ['all systems', '/'],
+  ['round', '/round'],
+  ['system', '/press-room'],
+  ['test', '/press-room/test'],
+  ['capacity', '/press-room/capacity'],
+  ['fish', '/press-room/fish'],
+  ['water', '/press-room/water'],
+  ['dose', '/press-room/dose'],
+  ['course', '/arrivals/course'],
+  ['maturing', '/cold-store/maturing'],
+  ['trouble', '/arrivals/trouble?seen=gasping'],
+  ['limits', '/press-room/limits'],
+  ['shelf', '/shelf'],
+  ['plumbing', '/yard-pond/plumbing'],
+  ['build', '/press-room/build'],
+  ['new system', '/new'],
+] as const) {
   test(`${name} can be used by everyone, by day, by night and on a narrow screen`, async ({ yard: page }) => {
     await page.goto(path)
     await expect(page.getByRole('main')).not.toContainText('Opening')

@@ -23,7 +23,10 @@ test('a page whose token has gone stale books all the same', async ({ yard: page
   await expect(page.getByText('Booked 1 reading at Nursery.')).toBeVisible()
 })
 
-test('somebody signed out elsewhere is asked to sign in, and what was typed is there again', async ({ yard: page, context }) => {
+test('somebody signed out elsewhere is asked to sign in, and what was typed is there again', async ({
+  yard: page,
+  context,
+}) => {
   await page.goto('/cold-store/test')
   await page.getByLabel('Nitrite', { exact: true }).fill('9.5')
   await page.waitForTimeout(400)
@@ -54,7 +57,10 @@ test('keys find the way: a system by name, its pages, the list of keys', async (
   await page.keyboard.type('yard')
   await expect(page.getByRole('navigation', { name: 'Systems' }).getByRole('link')).toHaveCount(1)
   await page.keyboard.press('Escape')
-  await page.getByRole('navigation', { name: 'Systems' }).getByRole('link', { name: /^Yard Pond/ }).click()
+  await page
+    .getByRole('navigation', { name: 'Systems' })
+    .getByRole('link', { name: /^Yard Pond/ })
+    .click()
   await expect(page.getByRole('heading', { name: 'Yard Pond' })).toBeVisible()
   await page.keyboard.press('g')
   await page.keyboard.press('c')
@@ -63,14 +69,21 @@ test('keys find the way: a system by name, its pages, the list of keys', async (
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
 })
 
-test('how many more koi before July, and what runs out first, is read off in a few presses and kept', async ({ yard: page }) => {
+test('how many more koi before July, and what runs out first, is read off in a few presses and kept', async ({
+  yard: page,
+}) => {
   await page.goto('/press-room')
-  await page.getByRole('navigation', { name: 'Pages of this system' }).getByRole('link', { name: 'Capacity' }).click()
+  await page
+    .getByRole('navigation', { name: 'Pages of this system' })
+    .getByRole('link', { name: 'Capacity' })
+    .click()
   await page.getByRole('textbox', { name: /^Temperature/ }).fill('24')
   const room = page.getByRole('region', { name: 'Room left' })
   await expect(room).toContainText(/Room for \d+ koi of 50 cm more at once.*runs out first/)
   await room.getByRole('button', { name: /^Feed more at once/ }).click()
-  await expect(page.getByRole('complementary', { name: 'Working' })).toContainText('load = uptake(C, DO) + Q (C − Cs)')
+  await expect(page.getByRole('complementary', { name: 'Working' })).toContainText(
+    'load = uptake(C, DO) + Q (C − Cs)',
+  )
   await page.getByRole('button', { name: 'Close' }).click()
 
   await page.getByRole('textbox', { name: /^Fish more/ }).fill('60')
@@ -105,7 +118,9 @@ test('fish are added by weight, move to another system, and are fed', async ({ y
   await page.getByLabel('To', { exact: true }).selectOption('hospital-tub')
   await page.getByLabel('Why').fill('a sore')
   await page.getByRole('button', { name: 'Write it down' }).first().click()
-  await expect(page.getByRole('region', { name: 'Came and went' })).toContainText('1 Tansy moved to Hospital tub: a sore')
+  await expect(page.getByRole('region', { name: 'Came and went' })).toContainText(
+    '1 Tansy moved to Hospital tub: a sore',
+  )
   await page.goto('/hospital-tub/fish')
   await expect(page.getByRole('region', { name: 'Who lives here' })).toContainText('Tansy')
   await accessible(page)

@@ -3,22 +3,109 @@ import type { Plumbing } from '../../front/src/api/types'
 import { layOut } from '../../front/src/views/plumbing/loopLayout'
 
 /** A loop of named parts: `v` vessels, `s` stages, `p` pumps, and lines written `from>to` with a flow. */
-function loop(vessels: [string, number][], stages: string[], pumps: string[], lines: [string, number, number?][]): Plumbing {
-  const place = (text: string) => ({ kind: ({ v: 'vessel', s: 'stage', p: 'pump', o: 'outside' } as const)[text[0] as 'v' | 's' | 'p' | 'o'], id: text.slice(2) })
+function loop(
+  vessels: [string, number][],
+  stages: string[],
+  pumps: string[],
+  lines: [string, number, number?][],
+): Plumbing {
+  const place = (text: string) => ({
+    kind: ({ v: 'vessel', s: 'stage', p: 'pump', o: 'outside' } as const)[text[0] as 'v' | 's' | 'p' | 'o'],
+    id: text.slice(2),
+  })
   return {
-    temp_c: 20, temp_assumed: false, network: null, shut_off: [], bodies: [], volume_l: 1, trouble: null, cautions: [], flow_l_h: 1, turnover: null, circulation_l_h: 0, power_w: 0, kwh_d: 0, cost_d: null,
-    vessels: vessels.map(([id, volume_l]) => ({ id, name: id, kind: 'bay', volume_l, level_mm: 0, rise_mm: null, may_fall_mm: null, may_lose_l: null, shut_off: false })),
-    stages: stages.map((id) => ({ id, name: id, kind: 'matting', branch: null, flow_l_h: 100, reckoned_l_h: 100, level_mm: null, spare_mm: null, rim_mm: null, uv: null, ask: null, ask_level: null, bypassed: false, vessel_id: null, residence_min: null, rises_m_h: null })),
-    pumps: pumps.map((id) => ({ id, name: id, kind: 'water', running: id !== 'off', circuit: null, power_w: 1, kwh_d: 0, flow_l_h: 1, head_m: 1, air_l_min: null, ask: null, vessel_id: null })),
+    temp_c: 20,
+    temp_assumed: false,
+    network: null,
+    shut_off: [],
+    bodies: [],
+    volume_l: 1,
+    trouble: null,
+    cautions: [],
+    flow_l_h: 1,
+    turnover: null,
+    circulation_l_h: 0,
+    power_w: 0,
+    kwh_d: 0,
+    cost_d: null,
+    vessels: vessels.map(([id, volume_l]) => ({
+      id,
+      name: id,
+      kind: 'bay',
+      volume_l,
+      level_mm: 0,
+      rise_mm: null,
+      may_fall_mm: null,
+      may_lose_l: null,
+      shut_off: false,
+    })),
+    stages: stages.map((id) => ({
+      id,
+      name: id,
+      kind: 'matting',
+      branch: null,
+      flow_l_h: 100,
+      reckoned_l_h: 100,
+      level_mm: null,
+      spare_mm: null,
+      rim_mm: null,
+      uv: null,
+      ask: null,
+      ask_level: null,
+      bypassed: false,
+      vessel_id: null,
+      residence_min: null,
+      rises_m_h: null,
+    })),
+    pumps: pumps.map((id) => ({
+      id,
+      name: id,
+      kind: 'water',
+      running: id !== 'off',
+      circuit: null,
+      power_w: 1,
+      kwh_d: 0,
+      flow_l_h: 1,
+      head_m: 1,
+      air_l_min: null,
+      ask: null,
+      vessel_id: null,
+    })),
     lines: lines.map(([way, flow_l_h, valve_open_pct = 100]) => {
       const [from = '', to = ''] = way.split('>')
-      return { id: way, name: way, from: place(from), to: place(to), bore_mm: 50, length_m: 1, fittings_k: 1, valve_open_pct, flow_l_h, velocity_m_s: 1, drop: null, ask: null, overflow: false }
+      return {
+        id: way,
+        name: way,
+        from: place(from),
+        to: place(to),
+        bore_mm: 50,
+        length_m: 1,
+        fittings_k: 1,
+        valve_open_pct,
+        flow_l_h,
+        velocity_m_s: 1,
+        drop: null,
+        ask: null,
+        overflow: false,
+      }
     }),
   }
 }
 
 test('parts stand in flow order, each past the last that feeds it', () => {
-  const drawing = layOut(loop([['bay', 3000]], ['a', 'b'], ['pump'], [['v:bay>s:a', 100], ['s:a>s:b', 100], ['s:b>p:pump', 100], ['p:pump>v:bay', 100]]))
+  const drawing = layOut(
+    loop(
+      [['bay', 3000]],
+      ['a', 'b'],
+      ['pump'],
+      [
+        ['v:bay>s:a', 100],
+        ['s:a>s:b', 100],
+        ['s:b>p:pump', 100],
+        ['p:pump>v:bay', 100],
+      ],
+    ),
+  )
   const x = Object.fromEntries(drawing.boxes.map((box) => [box.name, box.x]))
   expect(x.bay).toBeLessThan(x.a ?? 0)
   expect(x.a).toBeLessThan(x.b ?? 0)
@@ -28,22 +115,58 @@ test('parts stand in flow order, each past the last that feeds it', () => {
 
 test('no two parts lie on one another, in branches too, and all lie within the drawing', () => {
   const drawing = layOut(
-    loop([['one', 3000], ['two', 3000], ['three', 500]], ['a', 'b', 'c'], ['p1', 'p2'], [
-      ['v:one>s:a', 100], ['v:two>s:a', 90], ['v:three>s:b', 30], ['s:a>p:p1', 190], ['s:b>p:p2', 30], ['p:p1>s:c', 190], ['p:p2>v:three', 30], ['s:c>v:one', 100], ['s:c>v:two', 90],
-    ]),
+    loop(
+      [
+        ['one', 3000],
+        ['two', 3000],
+        ['three', 500],
+      ],
+      ['a', 'b', 'c'],
+      ['p1', 'p2'],
+      [
+        ['v:one>s:a', 100],
+        ['v:two>s:a', 90],
+        ['v:three>s:b', 30],
+        ['s:a>p:p1', 190],
+        ['s:b>p:p2', 30],
+        ['p:p1>s:c', 190],
+        ['p:p2>v:three', 30],
+        ['s:c>v:one', 100],
+        ['s:c>v:two', 90],
+      ],
+    ),
   )
   for (const [i, one] of drawing.boxes.entries()) {
     expect(one.x + one.width).toBeLessThanOrEqual(drawing.width)
     expect(one.y + one.height).toBeLessThanOrEqual(drawing.height)
     for (const other of drawing.boxes.slice(i + 1)) {
-      const apart = one.x + one.width <= other.x || other.x + other.width <= one.x || one.y + one.height <= other.y || other.y + other.height <= one.y
+      const apart =
+        one.x + one.width <= other.x ||
+        other.x + other.width <= one.x ||
+        one.y + one.height <= other.y ||
+        other.y + other.height <= one.y
       expect(apart, `${one.name} and ${other.name}`).toBe(true)
     }
   }
 })
 
 test('lines are as thick as their flow, vessels as wide as their water, and what is shut or off shows', () => {
-  const drawing = layOut(loop([['large', 8000], ['small', 500]], ['a'], ['off'], [['v:large>s:a', 200], ['v:small>s:a', 0, 0], ['s:a>p:off', 20], ['s:a>o:', 0, 0]]))
+  const drawing = layOut(
+    loop(
+      [
+        ['large', 8000],
+        ['small', 500],
+      ],
+      ['a'],
+      ['off'],
+      [
+        ['v:large>s:a', 200],
+        ['v:small>s:a', 0, 0],
+        ['s:a>p:off', 20],
+        ['s:a>o:', 0, 0],
+      ],
+    ),
+  )
   const run = Object.fromEntries(drawing.runs.map((r) => [r.id, r]))
   const box = Object.fromEntries(drawing.boxes.map((b) => [b.name, b]))
   expect(run['v:large>s:a']?.width).toBeGreaterThan(2 * (run['s:a>p:off']?.width ?? 0))
@@ -55,11 +178,24 @@ test('lines are as thick as their flow, vessels as wide as their water, and what
 
 test('a system whose lines are not described yet still shows its stages in order', () => {
   const drawing = layOut(loop([['tub', 600]], ['sponge', 'bead'], [], []))
-  expect(drawing.boxes.map((box) => box.x)).toEqual([...drawing.boxes.map((box) => box.x)].sort((a, b) => a - b))
+  expect(drawing.boxes.map((box) => box.x)).toEqual(
+    [...drawing.boxes.map((box) => box.x)].sort((a, b) => a - b),
+  )
   expect(drawing.runs).toEqual([])
 })
 
 test('lines that run in a ring do not hang the drawing', () => {
-  const drawing = layOut(loop([['bay', 1000]], ['a', 'b'], [], [['v:bay>s:a', 10], ['s:a>s:b', 10], ['s:b>s:a', 10]]))
+  const drawing = layOut(
+    loop(
+      [['bay', 1000]],
+      ['a', 'b'],
+      [],
+      [
+        ['v:bay>s:a', 10],
+        ['s:a>s:b', 10],
+        ['s:b>s:a', 10],
+      ],
+    ),
+  )
   expect(drawing.boxes).toHaveLength(3)
 })

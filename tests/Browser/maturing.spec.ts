@@ -1,14 +1,22 @@
 import { accessible, expect, test } from './yard'
 
-test('the start in the Cold Store says when it is ready, what would speed it, and how it knows', async ({ yard: page }) => {
+test('the start in the Cold Store says when it is ready, what would speed it, and how it knows', async ({
+  yard: page,
+}) => {
   await page.goto('/cold-store')
   await page.getByRole('link', { name: 'Maturing' }).click()
   await expect(page.getByText(/Ready about \d+ \w+ \d{4}, between/)).toBeVisible()
-  await expect(page.getByRole('list', { name: 'How far it has come' }).locator('[aria-current=step]')).toHaveText(/Ammonia falls|Nitrite stands/)
-  await expect(page.getByRole('region', { name: 'What would speed it' })).toContainText(/A seed of mature media.*days sooner/)
+  await expect(
+    page.getByRole('list', { name: 'How far it has come' }).locator('[aria-current=step]'),
+  ).toHaveText(/Ammonia falls|Nitrite stands/)
+  await expect(page.getByRole('region', { name: 'What would speed it' })).toContainText(
+    /A seed of mature media.*days sooner/,
+  )
   await accessible(page)
   await page.getByRole('button', { name: /^Days left/ }).click()
-  await expect(page.getByRole('complementary')).toContainText('The ammonia oxidisers of day 0 that fit the ammonia since best')
+  await expect(page.getByRole('complementary')).toContainText(
+    'The ammonia oxidisers of day 0 that fit the ammonia since best',
+  )
   const before = await page.getByText(/Ready about/).textContent()
   await page.getByLabel(/^Ammonia dosed up to/).fill('.5')
   await expect(page.getByText(/Ready about/)).not.toHaveText(before ?? '')

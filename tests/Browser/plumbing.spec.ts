@@ -1,6 +1,8 @@
 import { accessible, expect, test } from './yard'
 
-test('a three-bay gravity loop is built from a template, and a narrower drain drops more', async ({ yard: page }) => {
+test('a three-bay gravity loop is built from a template, and a narrower drain drops more', async ({
+  yard: page,
+}) => {
   await page.goto('/new')
   await page.getByLabel('What it is called').fill('Hop Kiln')
   await page.getByLabel('What it is for').selectOption('holding')
@@ -14,7 +16,9 @@ test('a three-bay gravity loop is built from a template, and a narrower drain dr
   const drop = page.locator('tr[data-line="Drain 1"] .drop')
   await expect(drop).not.toBeEmpty()
   const wide = Number(await drop.innerText())
-  await expect(page.getByRole('region', { name: 'The loop, drawn' }).getByText('Moving bed', { exact: true })).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: 'The loop, drawn' }).getByText('Moving bed', { exact: true }),
+  ).toBeVisible()
   await drop.getByRole('button').click()
   await expect(page.getByRole('complementary', { name: 'Working' })).toContainText('h = (f L/D + ΣK) v²/2g')
   await accessible(page)
@@ -33,11 +37,17 @@ test('a three-bay gravity loop is built from a template, and a narrower drain dr
   await expect(page.getByText(/Lines still lead here: Drain 1/)).toBeVisible()
 })
 
-test('two people change one line: the second is told, keeps what was typed, and may insist', async ({ yard: page, context }) => {
+test('two people change one line: the second is told, keeps what was typed, and may insist', async ({
+  yard: page,
+  context,
+}) => {
   await page.goto('/arrivals/build')
   const other = await context.newPage()
   await other.goto('/arrivals/build')
-  for (const [who, length] of [[page, '2.9'], [other, '3,3']] as const) {
+  for (const [who, length] of [
+    [page, '2.9'],
+    [other, '3,3'],
+  ] as const) {
     await who.getByRole('button', { name: 'Change Drain east' }).click()
     await who.getByLabel(/^Length/).fill(length)
   }
@@ -51,7 +61,9 @@ test('two people change one line: the second is told, keeps what was typed, and 
   await expect(other.getByText('Tub east → Compact sieve, 75.8 mm, 3.3 m')).toBeVisible()
 })
 
-test('volume by meter stands beside geometry, a gallon mix-up is named, and the choice is kept', async ({ yard: page }) => {
+test('volume by meter stands beside geometry, a gallon mix-up is named, and the choice is kept', async ({
+  yard: page,
+}) => {
   await page.goto('/cold-store/build')
   const ways = page.getByRole('region', { name: 'Volume three ways' })
   await ways.getByRole('button', { name: 'Measure by the water meter' }).click()
@@ -72,7 +84,9 @@ test('volume by meter stands beside geometry, a gallon mix-up is named, and the 
   await expect(page.getByRole('button', { name: /^Volume by salt: 4,000 L/ })).toBeVisible()
 })
 
-test('a bay is shut off, its clock runs on every page, and it opens again; a what-if changes nothing', async ({ yard: page }) => {
+test('a bay is shut off, its clock runs on every page, and it opens again; a what-if changes nothing', async ({
+  yard: page,
+}) => {
   await page.goto('/press-room/plumbing')
   const vessels = page.getByRole('region', { name: 'Vessels', exact: true })
   await vessels.getByRole('button', { name: 'Shut off Bay 3' }).click()
@@ -97,8 +111,13 @@ test('a bay is shut off, its clock runs on every page, and it opens again; a wha
   await expect(whatIf.getByRole('row', { name: /Moving bed: level/ })).toBeVisible()
   await page.reload()
   await expect(drop).toHaveText(before)
-  await page.locator('tr[data-line="Drain 3"]').getByRole('button', { name: /^Flow along Drain 3/ }).click()
-  await expect(page.getByRole('complementary', { name: 'Working' })).toContainText('what comes to a point leaves it')
+  await page
+    .locator('tr[data-line="Drain 3"]')
+    .getByRole('button', { name: /^Flow along Drain 3/ })
+    .click()
+  await expect(page.getByRole('complementary', { name: 'Working' })).toContainText(
+    'what comes to a point leaves it',
+  )
 })
 
 test('a stage is retired once no line leads there, and brought back', async ({ yard: page }) => {

@@ -1,8 +1,13 @@
 import { accessible, expect, test } from './yard'
 
-test('the round is walked: readings are booked where one stands, and what is well is ticked', async ({ yard: page }) => {
+test('the round is walked: readings are booked where one stands, and what is well is ticked', async ({
+  yard: page,
+}) => {
   await page.getByRole('link', { name: 'Walk the round' }).click()
-  const arrivals = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Arrivals', exact: true }) }).last()
+  const arrivals = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: 'Arrivals', exact: true }) })
+    .last()
   await expect(arrivals).toContainText('Praziquantel: Dose 2 of 3 is')
   await expect(arrivals).toContainText('Look again: flashing')
   await accessible(page)
@@ -13,7 +18,12 @@ test('the round is walked: readings are booked where one stands, and what is wel
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Booked 2 readings at Nursery/)).toBeVisible()
   await page.getByRole('button', { name: 'All well at Yard Pond' }).click()
-  await expect(page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Yard Pond', exact: true }) }).last()).toContainText('Looked at just now')
+  await expect(
+    page
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('link', { name: 'Yard Pond', exact: true }) })
+      .last(),
+  ).toContainText('Looked at just now')
   await page.setViewportSize({ width: 390, height: 844 })
   await accessible(page)
 })

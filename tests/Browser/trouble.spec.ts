@@ -12,10 +12,17 @@ test('a bad reading is answered in order, and what is seen is added to it', asyn
   await page.getByLabel('gasping at the surface').check()
   await page.getByLabel('the pump stands, or stood').check()
   await expect(page).toHaveURL(/seen=gasping,pump_stopped/)
-  await expect(page.getByRole('listitem').filter({ hasText: 'All the air there is' }).first()).toContainText('1')
-  await expect(page.getByRole('region', { name: 'A filter that stood still' })).toContainText('drain what is in it to waste')
+  await expect(page.getByRole('listitem').filter({ hasText: 'All the air there is' }).first()).toContainText(
+    '1',
+  )
+  await expect(page.getByRole('region', { name: 'A filter that stood still' })).toContainText(
+    'drain what is in it to waste',
+  )
   await accessible(page)
-  await ammonia.getByRole('button', { name: /^Worked out/ }).first().click()
+  await ammonia
+    .getByRole('button', { name: /^Worked out/ })
+    .first()
+    .click()
   await expect(page.getByRole('complementary')).toContainText('label')
   await page.setViewportSize({ width: 390, height: 844 })
   await accessible(page)

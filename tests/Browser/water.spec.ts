@@ -1,6 +1,8 @@
 import { accessible, expect, test } from './yard'
 
-test('nitrate is brought down in steps: the first with the pump off, its clock on every page, its expected reading in the score', async ({ yard: page }) => {
+test('nitrate is brought down in steps, the first with the pump off and its clock on every page', async ({
+  yard: page,
+}) => {
   await page.goto('/yard-pond/water')
   const goal = page.getByRole('region', { name: 'To a goal' })
   await goal.getByLabel(/^to/).fill('5')
@@ -23,12 +25,19 @@ test('nitrate is brought down in steps: the first with the pump off, its clock o
   const timers = page.getByRole('list', { name: 'Open timers' })
   await expect(timers).toContainText(/Pump off at Yard Pond for \d+ min · planned for 20 min/)
   await page.goto('/yard-pond/water')
-  await page.getByRole('button', { name: /^Take back/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Take back/ })
+    .first()
+    .click()
   await expect(page.getByText(/Its pump is off still/)).toBeVisible()
   await timers.getByRole('button', { name: 'Flow seen' }).click()
   await expect(timers).toBeHidden()
   await page.goto('/yard-pond/book')
-  await expect(page.getByRole('region', { name: 'Score' }).locator('title', { hasText: 'expected after the change: Nitrate' })).not.toHaveCount(0)
+  await expect(
+    page
+      .getByRole('region', { name: 'Score' })
+      .locator('title', { hasText: 'expected after the change: Nitrate' }),
+  ).not.toHaveCount(0)
 })
 
 test('what cannot be is met at its field', async ({ yard: page }) => {
@@ -57,7 +66,9 @@ test('a trickle is timed by the jug, and where its heat goes is laid open', asyn
   await accessible(page)
 })
 
-test('new water is blended, and a buffer that would burn is refused before it is weighed', async ({ yard: page }) => {
+test('new water is blended, and a buffer that would burn is refused before it is weighed', async ({
+  yard: page,
+}) => {
   await page.goto('/press-room/water/make')
   const blend = page.getByRole('region', { name: 'Blend' })
   await blend.getByLabel('and', { exact: true }).selectOption('RO unit')
@@ -77,13 +88,35 @@ test('new water is blended, and a buffer that would burn is refused before it is
   await accessible(page)
 })
 
-test('the pump-off clock asks to act when its plan is over and alarms when the fish are in danger', async ({ yard: page }) => {
+test('the pump-off clock asks to act when its plan is over and alarms when the fish are in danger', async ({
+  yard: page,
+}) => {
   let gone = 5
   await page.route('**/api/timers', (route) =>
-    route.fulfill({ json: [{ kind: 'pump_off', id: '01JD00000000000000000000C1', system: 'press-room', system_name: 'Press Room', name: 'Pump', since: new Date(Date.now() - gone * 60_000).toISOString(), minutes: 70, planned: 20, by: 'oxygen', act_at: 20, emergency_at: 70 }] }),
+    route.fulfill({
+      json: [
+        {
+          kind: 'pump_off',
+          id: '01JD00000000000000000000C1',
+          system: 'press-room',
+          system_name: 'Press Room',
+          name: 'Pump',
+          since: new Date(Date.now() - gone * 60_000).toISOString(),
+          minutes: 70,
+          planned: 20,
+          by: 'oxygen',
+          act_at: 20,
+          emergency_at: 70,
+        },
+      ],
+    }),
   )
   const row = page.getByRole('list', { name: 'Open timers' }).getByRole('listitem')
-  for (const [minutes, state, says] of [[5, 'watch', /planned for 20 min; 6[45] min until oxygen is dangerous/], [30, 'act', /planned for 20 min and over; (39|40) min/], [75, 'emergency', 'oxygen is dangerous now: pump on, and air']] as const) {
+  for (const [minutes, state, says] of [
+    [5, 'watch', /planned for 20 min; 6[45] min until oxygen is dangerous/],
+    [30, 'act', /planned for 20 min and over; (39|40) min/],
+    [75, 'emergency', 'oxygen is dangerous now: pump on, and air'],
+  ] as const) {
     gone = minutes
     await page.goto('/nursery')
     await expect(row).toHaveClass(new RegExp(state))

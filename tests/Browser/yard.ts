@@ -19,6 +19,12 @@ export { expect }
 /** No violation that keeps somebody from using the page. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()
-  const bad = violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
-  expect(bad.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([])
+  const bad = violations.filter(
+    (violation) => violation.impact === 'serious' || violation.impact === 'critical',
+  )
+  expect(
+    bad.map(
+      (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
+    ),
+  ).toEqual([])
 }

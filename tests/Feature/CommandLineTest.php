@@ -22,8 +22,21 @@ final class CommandLineTest extends TestCase
     {
         parent::setUp();
         $this->actingAs($this->owner);
-        (new LayBuild)->lay($this->system, ['vessels' => [['name' => 'Tub', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 1, 'width_m' => 1, 'depth_m' => 0.6], 'freeboard_m' => 0]]]);
-        $this->postJson('/api/systems/long-vat/log', ['id' => '01JD00000000000000000000V1', 'line' => 'am .1 ph 7.6 t 18 do 8 kh 6 gh 8 sa 0'])->assertCreated();
+        (new LayBuild())->lay($this->system, [
+            'vessels' => [
+                [
+                    'name' => 'Tub',
+                    'kind' => 'bay',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 1, 'width_m' => 1, 'depth_m' => 0.6],
+                    'freeboard_m' => 0,
+                ],
+            ],
+        ]);
+        $this->postJson('/api/systems/long-vat/log', [
+            'id' => '01JD00000000000000000000V1',
+            'line' => 'am .1 ph 7.6 t 18 do 8 kh 6 gh 8 sa 0',
+        ])->assertCreated();
     }
 
     /** @param  array<string, mixed>  $given */
@@ -56,7 +69,10 @@ final class CommandLineTest extends TestCase
     {
         // 3 g/L of 600 L.
         $this->dose(0, '1,800 g', 'salt', ['target_g_l=3', 'steps=1']);
-        $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1', ['kind' => 'zeolite', 'mass_g' => '900'])->assertOk();
+        $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1', [
+            'kind' => 'zeolite',
+            'mass_g' => '900',
+        ])->assertOk();
         $this->dose(1, 'Refused. Salt makes zeolite let go of its ammonia', 'salt', ['target_g_l=3']);
         $this->dose(0, 'First: Take the zeolite out', 'praziquantel');
         $this->dose(1, 'dose_mg_l:', 'formalin', ['dose_mg_l=250']);
@@ -68,7 +84,7 @@ final class CommandLineTest extends TestCase
 
     public function test_the_whole_book_goes_out_to_a_file_and_into_an_empty_one_only(): void
     {
-        $file = sys_get_temp_dir().'/ironwort-'.getmypid().'.zip';
+        $file = sys_get_temp_dir() . '/ironwort-' . getmypid() . '.zip';
         try {
             $this->asked('export', ['file' => $file], 0, '1 systems, 7 readings');
             $this->asked('import', ['file' => $file], 2, 'empty');
@@ -82,15 +98,37 @@ final class CommandLineTest extends TestCase
 
     public function test_people_are_added_with_a_role_and_given_new_passwords(): void
     {
-        $wren = ['action' => 'add', '--site' => 'Short Shed', '--name' => 'Wren', '--email' => 'wren@shed.example', '--role' => 'helper', '--timezone' => 'Europe/London'];
-        foreach ([[['--name' => ''], 'Give --site and --name'], [['--email' => 'wren'], 'Give --email'], [['--role' => 'queen'], 'owner, helper or reader'], [['--timezone' => 'Mars'], 'There is no time zone Mars'], [['--email' => $this->owner->email], 'has a login already'], [['action' => 'remove'], 'It can add']] as [$more, $says]) {
+        $wren = [
+            'action' => 'add',
+            '--site' => 'Short Shed',
+            '--name' => 'Wren',
+            '--email' => 'wren@shed.example',
+            '--role' => 'helper',
+            '--timezone' => 'Europe/London',
+        ];
+        foreach (
+            [
+                [['--name' => ''], 'Give --site and --name'],
+                [['--email' => 'wren'], 'Give --email'],
+                [['--role' => 'queen'], 'owner, helper or reader'],
+                [['--timezone' => 'Mars'], 'There is no time zone Mars'],
+                [['--email' => $this->owner->email], 'has a login already'],
+                [['action' => 'remove'], 'It can add'],
+            ]
+            as [$more, $says]
+        ) {
             $this->someone([...$wren, ...$more], '', 2, $says);
         }
         $this->someone($wren, 'short', 2, '10 characters or more');
         $this->someone($wren, 'long enough', 0, 'Wren can sign in');
         $person = User::query()->where('email', 'wren@shed.example')->firstOrFail();
         self::assertSame([Role::Helper, 'Europe/London'], [$person->role, $person->site->timezone]);
-        $this->someone(['action' => 'password', '--email' => 'WREN@shed.example'], 'another long one', 0, 'new password');
+        $this->someone(
+            ['action' => 'password', '--email' => 'WREN@shed.example'],
+            'another long one',
+            0,
+            'new password',
+        );
         self::assertTrue(Hash::check('another long one', (string) $person->refresh()->password));
         $this->someone(['action' => 'password', '--email' => 'nobody@shed.example'], '', 2, 'Nobody signs in');
     }

@@ -12,7 +12,10 @@ use Ironwort\Core\Data\Library;
 use Ironwort\Core\Dose\Conflicts;
 use Tests\TestCase;
 
-/** What is given to the water: conflicts before amounts, whoever asks; courses across changes; charges; what stays in the book. */
+/**
+ * What is given to the water: conflicts before amounts, whoever asks; courses across changes; charges; what stays in
+ * the book.
+ */
 final class DoseTest extends TestCase
 {
     private const DOSE = '01JD00000000000000000000D1';
@@ -21,18 +24,40 @@ final class DoseTest extends TestCase
     {
         parent::setUp();
         $this->actingAs($this->owner);
-        (new LayBuild)->lay($this->system, ['vessels' => [['name' => 'East', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 2, 'width_m' => 1, 'depth_m' => 1], 'freeboard_m' => 0], ['name' => 'West', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 3, 'width_m' => 1, 'depth_m' => 1], 'freeboard_m' => 0]]]);
+        (new LayBuild())->lay($this->system, [
+            'vessels' => [
+                [
+                    'name' => 'East',
+                    'kind' => 'bay',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 2, 'width_m' => 1, 'depth_m' => 1],
+                    'freeboard_m' => 0,
+                ],
+                [
+                    'name' => 'West',
+                    'kind' => 'bay',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 3, 'width_m' => 1, 'depth_m' => 1],
+                    'freeboard_m' => 0,
+                ],
+            ],
+        ]);
         $this->log('am .3 ni .4 ph 7.6 t 20 do 8.5 kh 6 gh 8', 'V1');
     }
 
     private function log(string $line, string $id): void
     {
-        $this->postJson('/api/systems/long-vat/log', ['id' => "01JD00000000000000000000{$id}", 'line' => $line])->assertCreated();
+        $this->postJson('/api/systems/long-vat/log', [
+            'id' => "01JD00000000000000000000{$id}",
+            'line' => $line,
+        ])->assertCreated();
     }
 
     private function bench(string $thing, string $query = ''): array
     {
-        return $this->getJson("/api/systems/long-vat/dose?thing={$thing}{$query}")->assertOk()->json('thing');
+        return $this->getJson("/api/systems/long-vat/dose?thing={$thing}{$query}")
+            ->assertOk()
+            ->json('thing');
     }
 
     private function give(array $typed, string $id = self::DOSE): TestResponse
@@ -52,9 +77,16 @@ final class DoseTest extends TestCase
         self::assertEqualsWithDelta(125, $formalin['amount'], 1e-6);
         self::assertSame(['50 mL (10 teaspoons)', '75 mL'], array_column($formalin['split'], 'text'));
         self::assertSame(['East', 'West'], array_column($formalin['split'], 'name'));
-        self::assertArrayHasKey('dose_mg_l', $this->bench('formalin', '&dose_mg_l=67')['bench']['errors'], 'as formaldehyde it would be 2.7 times too much');
+        self::assertArrayHasKey(
+            'dose_mg_l',
+            $this->bench('formalin', '&dose_mg_l=67')['bench']['errors'],
+            'as formaldehyde it would be 2.7 times too much',
+        );
         self::assertSame('99 mL', $this->bench('formalin', '&dose_mg_l=19.93')['measure']);
-        self::assertStringContainsString('in 10 L of system water: 12.5 mL to the litre', $this->bench('formalin', '&dose_mg_l=25&stock_l=10')['stock']);
+        self::assertStringContainsString(
+            'in 10 L of system water: 12.5 mL to the litre',
+            $this->bench('formalin', '&dose_mg_l=25&stock_l=10')['stock'],
+        );
     }
 
     public function test_copper_goes_by_alkalinity_and_is_refused_in_soft_water(): void
@@ -65,26 +97,35 @@ final class DoseTest extends TestCase
         $soft = $this->bench('copper_sulfate');
         self::assertStringContainsString('alkalinity', $soft['refusals'][0]);
         self::assertNull($soft['amount']);
-        $this->give(['thing' => 'copper_sulfate'])->assertUnprocessable()->assertJsonStructure(['errors' => ['thing']]);
+        $this->give(['thing' => 'copper_sulfate'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['thing']]);
     }
 
     public function test_salt_and_zeolite_never_meet_from_either_side(): void
     {
         $this->charge()->assertOk();
         self::assertStringContainsString('zeolite let go', $this->bench('salt', '&target_g_l=3')['refusals'][0]);
-        $this->give(['thing' => 'salt', 'target_g_l' => '3', 'reason' => 'I insist'])->assertUnprocessable()->assertJsonStructure(['errors' => ['thing']]);
+        $this->give(['thing' => 'salt', 'target_g_l' => '3', 'reason' => 'I insist'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['thing']]);
         $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1/out', [])->assertOk();
         $this->log('sa 0', 'V3');
         $this->give(['thing' => 'salt', 'target_g_l' => '3'])->assertOk();
         $this->log('sa 3', 'V4');
-        $this->charge(id: '01JD00000000000000000000Z2')->assertUnprocessable()->assertJsonStructure(['errors' => ['kind']]);
+        $this->charge(id: '01JD00000000000000000000Z2')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['kind']]);
         self::assertNotEmpty($this->bench('zeolite')['refusals']);
     }
 
     public function test_no_pair_that_is_refused_can_be_booked_whoever_asks(): void
     {
         $agents = array_keys(Library::shipped()->agents()->agents);
-        $extra = ['hydrogen_peroxide' => ['way' => 'bath', 'strength_pct' => '3'], 'methylene_blue' => ['way' => 'bath']];
+        $extra = [
+            'hydrogen_peroxide' => ['way' => 'bath', 'strength_pct' => '3'],
+            'methylene_blue' => ['way' => 'bath'],
+        ];
         $n = 0;
         $refused = 0;
         foreach ($agents as $first) {
@@ -93,15 +134,22 @@ final class DoseTest extends TestCase
                     continue;
                 }
                 Dose::query()->where('system_id', $this->system->id)->delete();
-                $id = static fn (int $i): string => '01JD0000000000000000'.str_pad((string) $i, 6, '0', STR_PAD_LEFT);
-                $this->give(['thing' => $first, 'reason' => 'first', ...($extra[$first] ?? [])], $id(++$n))->assertOk();
+                $id = static fn(int $i): string => '01JD0000000000000000' . str_pad((string) $i, 6, '0', STR_PAD_LEFT);
+                $this->give(['thing' => $first, 'reason' => 'first', ...$extra[$first] ?? []], $id(++$n))->assertOk();
                 $verdict = (new Conflicts(Library::shipped()->agents()))->pair($second, $first)['verdict'];
-                $answer = $this->give(['thing' => $second, 'reason' => 'all the same', ...($extra[$second] ?? [])], $id(++$n));
+                $answer = $this->give(
+                    ['thing' => $second, 'reason' => 'all the same', ...$extra[$second] ?? []],
+                    $id(++$n),
+                );
                 if ($verdict === 'refused') {
                     self::assertSame(422, $answer->status(), "{$second} after {$first}");
                     $refused++;
                 }
-                self::assertSame($verdict === 'refused' ? 1 : 2, Dose::query()->where('system_id', $this->system->id)->count(), "{$second} after {$first}: {$verdict}");
+                self::assertSame(
+                    $verdict === 'refused' ? 1 : 2,
+                    Dose::query()->where('system_id', $this->system->id)->count(),
+                    "{$second} after {$first}: {$verdict}",
+                );
             }
         }
         self::assertGreaterThanOrEqual(10, $refused);
@@ -111,10 +159,16 @@ final class DoseTest extends TestCase
     {
         $this->give(['thing' => 'formalin', 'dose_mg_l' => '15', 'reason' => 'flukes'])->assertOk();
         // Half of it is gone in 36 h, so a twentieth is left after 36 log2 20 = 156 h.
-        self::assertStringContainsString('gone by itself in about 6.5 days', $this->bench('potassium_permanganate')['refusals'][0]);
+        self::assertStringContainsString(
+            'gone by itself in about 6.5 days',
+            $this->bench('potassium_permanganate')['refusals'][0],
+        );
         $this->travel(3)->days();
         $this->log('t 20 do 8', 'V2');
-        self::assertStringContainsString('gone by itself in about 3.5 days', $this->bench('potassium_permanganate')['refusals'][0]);
+        self::assertStringContainsString(
+            'gone by itself in about 3.5 days',
+            $this->bench('potassium_permanganate')['refusals'][0],
+        );
         $this->travel(4)->days();
         $this->log('t 20 do 8', 'V3');
         self::assertSame([], $this->bench('potassium_permanganate')['refusals']);
@@ -125,59 +179,109 @@ final class DoseTest extends TestCase
         $this->charge('carbon')->assertOk();
         $condition = $this->bench('praziquantel')['conditions'][0];
         self::assertStringContainsString('carbon', $condition);
-        $this->give(['thing' => 'praziquantel'])->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
+        $this->give(['thing' => 'praziquantel'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['reason']]);
         $this->give(['thing' => 'praziquantel', 'met' => [$condition]])->assertOk();
-        self::assertStringContainsString('2.5 mg/L of it in the water still', $this->bench('praziquantel')['refusals'][0]);
-        $this->give(['thing' => 'praziquantel', 'reason' => 'once more'], '01JD00000000000000000000D2')->assertUnprocessable()->assertJsonStructure(['errors' => ['thing']]);
-        $this->give(['thing' => 'copper_sulfate', 'reason' => 'the carbon is spent'], '01JD00000000000000000000D2')->assertOk();
-        $texts = array_column($this->getJson('/api/systems/long-vat/book?kinds=doses')->assertOk()->json('entries'), 'text');
+        self::assertStringContainsString(
+            '2.5 mg/L of it in the water still',
+            $this->bench('praziquantel')['refusals'][0],
+        );
+        $this->give(['thing' => 'praziquantel', 'reason' => 'once more'], '01JD00000000000000000000D2')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['thing']]);
+        $this->give(
+            ['thing' => 'copper_sulfate', 'reason' => 'the carbon is spent'],
+            '01JD00000000000000000000D2',
+        )->assertOk();
+        $texts = array_column(
+            $this->getJson('/api/systems/long-vat/book?kinds=doses')->assertOk()->json('entries'),
+            'text',
+        );
         self::assertStringContainsString('Given all the same: the carbon is spent.', implode(' ', $texts));
     }
 
     public function test_a_course_of_three_is_carried_across_a_change_and_topped_up_to_its_level(): void
     {
         $this->give(['thing' => 'praziquantel', 'dose_mg_l' => '2', 'course' => 'yes'])->assertOk();
-        $page = fn (): array => $this->getJson('/api/systems/long-vat/courses')->assertOk()->json();
+        $page = fn(): array => $this->getJson('/api/systems/long-vat/courses')->assertOk()->json();
         $course = $page()['courses'][0];
         self::assertSame(['given', 'to_come', 'to_come'], array_column($course['doses'], 'state'));
-        $next = fn (array $typed, string $id): TestResponse => $this->putJson("/api/systems/long-vat/courses/{$course['id']}/doses/01JD00000000000000000000{$id}", $typed);
-        $next(['top_up' => 'yes'], 'E1')->assertUnprocessable()->assertJsonStructure(['errors' => ['course']]);
+        $next = fn(array $typed, string $id): TestResponse => $this->putJson(
+            "/api/systems/long-vat/courses/{$course['id']}/doses/01JD00000000000000000000{$id}",
+            $typed,
+        );
+        $next(['top_up' => 'yes'], 'E1')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['course']]);
 
         $this->travel(1)->hours();
-        $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C1', ['kind' => 'batch', 'change_pct' => '40'])->assertOk();
+        $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C1', [
+            'kind' => 'batch',
+            'change_pct' => '40',
+        ])->assertOk();
         $this->travel(1)->hours();
         // By hand: 2 mg/L, half of it gone in 96 h by itself, two hours, and 40 % out.
         $left = 2 * 0.6 * 2 ** (-2 / 96);
         $topUp = floor((2 - $left) * 5 * 10) / 10;
         self::assertEqualsWithDelta($left, (float) $page()['courses'][0]['left'], 0.01);
-        self::assertSame(rtrim(rtrim(number_format($topUp, 1), '0'), '.').' g', $page()['courses'][0]['top_up']);
+        self::assertSame(rtrim(rtrim(number_format($topUp, 1), '0'), '.') . ' g', $page()['courses'][0]['top_up']);
         $next(['top_up' => 'yes'], 'E1')->assertOk();
         $next(['top_up' => 'yes'], 'E1')->assertOk();
         self::assertSame(2, Dose::query()->count());
         self::assertEqualsWithDelta(2.0, (float) $page()['courses'][0]['left'], 0.03);
-        self::assertSame(1, count(array_filter($page()['courses'][0]['doses'], static fn (array $dose): bool => $dose['state'] === 'given')), 'a top-up is no dose of the course');
+        self::assertSame(
+            1,
+            count(
+                array_filter(
+                    $page()['courses'][0]['doses'],
+                    static fn(array $dose): bool => $dose['state'] === 'given',
+                ),
+            ),
+            'a top-up is no dose of the course',
+        );
 
         $this->travel(8)->days();
         $this->log('t 20 do 8 ph 7.6', 'V5');
         self::assertSame('late', $page()['courses'][0]['doses'][1]['state'], 'every seven days at 20 °C');
         $this->travel(7)->days();
         self::assertTrue($page()['courses'][0]['broken'], 'missed by a whole interval');
-        $this->putJson("/api/systems/long-vat/courses/{$course['id']}/end", [])->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
+        $this->putJson("/api/systems/long-vat/courses/{$course['id']}/end", [])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['reason']]);
         $this->putJson("/api/systems/long-vat/courses/{$course['id']}/end", ['reason' => 'begin anew'])->assertOk();
-        $this->putJson("/api/systems/long-vat/courses/{$course['id']}/after/uv")->assertOk()->assertJsonPath('courses.0.after.2.done', true);
+        $this->putJson("/api/systems/long-vat/courses/{$course['id']}/after/uv")
+            ->assertOk()
+            ->assertJsonPath('courses.0.after.2.done', true);
         $next([], 'E2')->assertUnprocessable();
     }
 
     public function test_carbon_forgotten_in_the_loop_takes_of_a_course_and_a_top_up_never_counts_on_it(): void
     {
-        (new LayBuild)->lay($this->system, ['stages' => [['name' => 'Carrier', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 60, 'flow_l_h' => 2000, 'since' => '2020-01-01']]]);
+        (new LayBuild())->lay($this->system, [
+            'stages' => [
+                [
+                    'name' => 'Carrier',
+                    'kind' => 'moving_bed',
+                    'medium' => 'small_carrier',
+                    'media_l' => 60,
+                    'flow_l_h' => 2000,
+                    'since' => '2020-01-01',
+                ],
+            ],
+        ]);
         $this->charge('carbon')->assertOk();
-        $this->give(['thing' => 'praziquantel', 'dose_mg_l' => '2', 'course' => 'yes', 'reason' => 'nobody looked'])->assertOk();
+        $this->give([
+            'thing' => 'praziquantel',
+            'dose_mg_l' => '2',
+            'course' => 'yes',
+            'reason' => 'nobody looked',
+        ])->assertOk();
         $this->travel(24)->hours();
         $course = $this->getJson('/api/systems/long-vat/courses')->assertOk()->json('courses.0');
         // By hand: a bag sees 200 of 2,000 L/h and takes 80 % of it, 160 L/h out of 5,000 L; decay halves in 96 h.
-        $most = 2 * exp(-log(2) / 96 * 24);
-        self::assertEqualsWithDelta($most * exp(-160 / 5000 * 24), (float) $course['left'], 0.01);
+        $most = 2 * exp((-log(2) / 96) * 24);
+        self::assertEqualsWithDelta($most * exp((-160 / 5000) * 24), (float) $course['left'], 0.01);
         self::assertStringContainsString('Take it out and write it out', $course['adsorbed']);
         // The label's most is 2.5: with nothing taken, so much more and no more would be safe.
         self::assertEqualsWithDelta((2.5 - $most) * 5, (float) $course['top_up'], 0.1);
@@ -186,30 +290,76 @@ final class DoseTest extends TestCase
         $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1/out', [])->assertOk();
         $this->travel(24)->hours();
         $later = (float) $this->getJson('/api/systems/long-vat/courses')->json('courses.0.left');
-        self::assertEqualsWithDelta((float) $course['left'] * exp(-log(2) / 96 * 24), $later, 0.01, 'out of the loop it takes no more');
+        self::assertEqualsWithDelta(
+            (float) $course['left'] * exp((-log(2) / 96) * 24),
+            $later,
+            0.01,
+            'out of the loop it takes no more',
+        );
     }
 
     public function test_the_bench_knows_how_old_the_filter_is_and_what_else_lives_in_the_water(): void
     {
-        $state = fn (): array => array_column($this->getJson('/api/systems/long-vat/dose')->assertOk()->json('state'), 'text', 'label');
-        (new LayBuild)->lay($this->system, ['stages' => [['name' => 'Carrier', 'kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 60, 'flow_l_h' => 2000, 'since' => now()->subDays(200)->toDateString()]]]);
+        $state = fn(): array => array_column(
+            $this->getJson('/api/systems/long-vat/dose')->assertOk()->json('state'),
+            'text',
+            'label',
+        );
+        (new LayBuild())->lay($this->system, [
+            'stages' => [
+                [
+                    'name' => 'Carrier',
+                    'kind' => 'moving_bed',
+                    'medium' => 'small_carrier',
+                    'media_l' => 60,
+                    'flow_l_h' => 2000,
+                    'since' => now()->subDays(200)->toDateString(),
+                ],
+            ],
+        ]);
         self::assertSame('Grown in: Carrier, the youngest stage, has run for 200 days', $state()['Filter']);
-        (new LayBuild)->lay($this->system, ['stages' => [['name' => 'Shower', 'kind' => 'shower', 'medium' => 'small_carrier', 'media_l' => 60, 'flow_l_h' => 2000, 'since' => now()->subDays(12)->toDateString()]]]);
+        (new LayBuild())->lay($this->system, [
+            'stages' => [
+                [
+                    'name' => 'Shower',
+                    'kind' => 'shower',
+                    'medium' => 'small_carrier',
+                    'media_l' => 60,
+                    'flow_l_h' => 2000,
+                    'since' => now()->subDays(12)->toDateString(),
+                ],
+            ],
+        ]);
         self::assertSame('Shower, the youngest stage, has run for 12 days of about 42', $state()['Being seeded']);
-        self::assertStringContainsString('Bypass the filter that is being seeded', implode(' ', $this->bench('praziquantel')['conditions']));
+        self::assertStringContainsString(
+            'Bypass the filter that is being seeded',
+            implode(' ', $this->bench('praziquantel')['conditions']),
+        );
 
         $vessel = $this->getJson('/api/systems/long-vat')->json('build.vessels.0');
         self::assertFalse($vessel['invertebrates']);
-        $this->putJson("/api/systems/long-vat/vessels/{$vessel['id']}", ['version' => $vessel['version'], 'name' => 'East', 'kind' => 'bay', 'shape' => 'box', 'length_m' => '2', 'width_m' => '1', 'depth_m' => '1', 'invertebrates' => 'yes'])->assertOk();
+        $this->putJson("/api/systems/long-vat/vessels/{$vessel['id']}", [
+            'version' => $vessel['version'],
+            'name' => 'East',
+            'kind' => 'bay',
+            'shape' => 'box',
+            'length_m' => '2',
+            'width_m' => '1',
+            'depth_m' => '1',
+            'invertebrates' => 'yes',
+        ])->assertOk();
         self::assertSame('Snails, mussels or crayfish', $state()['With the fish']);
         self::assertStringContainsString('kills snails', $this->bench('copper_sulfate')['refusals'][0]);
-        self::assertSame(['People', 'Fish', 'Filter', 'Plants', 'Snails, mussels, crayfish'], array_column($this->bench('formalin')['about']['hazards'], 'to'));
+        self::assertSame(
+            ['People', 'Fish', 'Filter', 'Plants', 'Snails, mussels, crayfish'],
+            array_column($this->bench('formalin')['about']['hazards'], 'to'),
+        );
     }
 
     public function test_the_days_of_a_course_move_with_the_temperature(): void
     {
         $this->give(['thing' => 'praziquantel', 'course' => 'yes'])->assertOk();
-        $every = fn (): float => (float) $this->getJson('/api/systems/long-vat/courses')->json('courses.0.every_d');
+        $every = fn(): float => (float) $this->getJson('/api/systems/long-vat/courses')->json('courses.0.every_d');
         self::assertSame(7.0, $every());
         $this->log('t 26', 'V6');
         self::assertSame(4.0, $every());
@@ -218,34 +368,61 @@ final class DoseTest extends TestCase
     public function test_a_bath_has_a_clock_until_the_fish_are_out(): void
     {
         $this->give(['thing' => 'hydrogen_peroxide', 'way' => 'bath'])->assertUnprocessable();
-        $this->give(['thing' => 'hydrogen_peroxide', 'way' => 'bath', 'strength_pct' => '3', 'reason' => 'stood by'])->assertOk();
-        self::assertSame(['bath', 60], [$this->getJson('/api/timers')->json('0.kind'), $this->getJson('/api/timers')->json('0.minutes')]);
-        $this->putJson('/api/systems/long-vat/doses/'.self::DOSE.'/end')->assertOk();
+        $this->give([
+            'thing' => 'hydrogen_peroxide',
+            'way' => 'bath',
+            'strength_pct' => '3',
+            'reason' => 'stood by',
+        ])->assertOk();
+        self::assertSame(
+            ['bath', 60],
+            [$this->getJson('/api/timers')->json('0.kind'), $this->getJson('/api/timers')->json('0.minutes')],
+        );
+        $this->putJson('/api/systems/long-vat/doses/' . self::DOSE . '/end')->assertOk();
         self::assertSame([], $this->getJson('/api/timers')->json());
     }
 
     public function test_a_dose_on_a_volume_corrected_since_is_flagged_in_the_book(): void
     {
         $this->give(['thing' => 'praziquantel'])->assertOk();
-        $text = fn (): string => $this->getJson('/api/systems/long-vat/book?kinds=doses')->json('entries.0.text');
+        $text = fn(): string => $this->getJson('/api/systems/long-vat/book?kinds=doses')->json('entries.0.text');
         self::assertStringContainsString('on 5,000 L', $text());
         self::assertStringNotContainsString('corrected', $text());
-        $this->system->vessels()->where('name', 'East')->update(['measures' => ['length_m' => 1, 'width_m' => 1, 'depth_m' => 1]]);
-        self::assertStringContainsString('The volume was corrected since, to 4,000 L: it was 25 % stronger than meant.', $text());
+        $this->system
+            ->vessels()
+            ->where('name', 'East')
+            ->update(['measures' => ['length_m' => 1, 'width_m' => 1, 'depth_m' => 1]]);
+        self::assertStringContainsString(
+            'The volume was corrected since, to 4,000 L: it was 25 % stronger than meant.',
+            $text(),
+        );
     }
 
     public function test_a_shut_bay_is_dosed_on_its_own_water(): void
     {
         self::assertCount(1, $this->getJson('/api/systems/long-vat/dose')->json('bodies'));
-        $this->give(['thing' => 'praziquantel', 'body' => '01JD00000000000000000000XX'])->assertUnprocessable()->assertJsonStructure(['errors' => ['body']]);
+        $this->give(['thing' => 'praziquantel', 'body' => '01JD00000000000000000000XX'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['body']]);
     }
 
     public function test_a_binder_goes_by_the_label_on_the_shelf_and_by_the_ammonia_there_is(): void
     {
         self::assertContains('By its label', $this->bench('binder')['bench']['missing']);
-        $good = fn (array $typed): TestResponse => $this->putJson('/api/goods/01JD00000000000000000000B1', ['name' => 'Binder', 'kind' => 'binder', 'label_ml' => '20', 'label_treats_l' => '400', 'cap_ml' => '25', ...$typed]);
-        $good([])->assertUnprocessable()->assertJsonStructure(['errors' => ['label_binds_mg_l']]);
-        $good(['label_binds_mg_l' => '1'])->assertOk()->assertJsonPath('goods.0.name', 'Binder');
+        $good = fn(array $typed): TestResponse => $this->putJson('/api/goods/01JD00000000000000000000B1', [
+            'name' => 'Binder',
+            'kind' => 'binder',
+            'label_ml' => '20',
+            'label_treats_l' => '400',
+            'cap_ml' => '25',
+            ...$typed,
+        ]);
+        $good([])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['label_binds_mg_l']]);
+        $good(['label_binds_mg_l' => '1'])
+            ->assertOk()
+            ->assertJsonPath('goods.0.name', 'Binder');
         // 20 mL to 400 L for 1 mg/L; 5,000 L with 0.3 mg/L: 75 mL, three caps.
         self::assertSame('75 mL (3 caps)', $this->bench('binder')['measure']);
     }
@@ -254,48 +431,91 @@ final class DoseTest extends TestCase
     {
         $this->log('sa 0', 'V7');
         // 10 × 0.4 − 0 mg/L of chloride at 60.66 %: 6.594 mg/L of salt in 5,000 L.
-        self::assertEqualsWithDelta(4 / 0.6066 * 5, $this->bench('chloride_guard')['amount'], 0.05);
+        self::assertEqualsWithDelta((4 / 0.6066) * 5, $this->bench('chloride_guard')['amount'], 0.05);
     }
 
     public function test_the_second_step_of_salt_knows_of_the_first_and_a_change_takes_its_share(): void
     {
         $this->log('sa 0', 'V8');
         $this->travel(1)->minutes();
-        $step = fn (): array => $this->bench('salt', '&target_g_l=0.3%25&steps=3');
+        $step = fn(): array => $this->bench('salt', '&target_g_l=0.3%25&steps=3');
         self::assertEqualsWithDelta(5000, $step()['amount'], 1e-6, 'a third of 3 g/L in 5,000 L');
         self::assertSame('After 12 h: 5,000 g', $step()['bench']['steps'][1]);
         $this->give(['thing' => 'salt', 'target_g_l' => '3', 'steps' => '3'])->assertOk();
         $this->travel(1)->minutes();
-        self::assertEqualsWithDelta(10000 / 3, $step()['amount'], 60, 'what is missing to 3 g/L in three steps more, weighed down');
-        $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C2', ['kind' => 'batch', 'change_pct' => '50'])->assertOk();
+        self::assertEqualsWithDelta(
+            10000 / 3,
+            $step()['amount'],
+            60,
+            'what is missing to 3 g/L in three steps more, weighed down',
+        );
+        $this->putJson('/api/systems/long-vat/changes/01JD00000000000000000000C2', [
+            'kind' => 'batch',
+            'change_pct' => '50',
+        ])->assertOk();
         $this->travel(1)->minutes();
-        self::assertEqualsWithDelta(12500 / 3, $step()['amount'], 60, 'half of the first gram has gone with the change');
+        self::assertEqualsWithDelta(
+            12500 / 3,
+            $step()['amount'],
+            60,
+            'half of the first gram has gone with the change',
+        );
         $wash = $this->getJson('/api/systems/long-vat/courses')->assertOk()->json('washes.0');
         self::assertSame(['Salt', 'mg/L'], [$wash['name'], $wash['unit']]);
         self::assertEqualsWithDelta(500, (float) str_replace(',', '', $wash['left']), 1.0);
-        $this->give(['thing' => 'salt', 'target_g_l' => '16'], '01JD00000000000000000000D5')->assertUnprocessable()->assertJsonStructure(['errors' => ['target_g_l']]);
+        $this->give(['thing' => 'salt', 'target_g_l' => '16'], '01JD00000000000000000000D5')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['target_g_l']]);
     }
 
     public function test_ammonia_read_after_a_binder_is_marked(): void
     {
-        $this->give(['thing' => 'binder', 'label_ml' => '20', 'label_treats_l' => '400', 'label_binds_mg_l' => '1'])->assertOk();
+        $this->give([
+            'thing' => 'binder',
+            'label_ml' => '20',
+            'label_treats_l' => '400',
+            'label_binds_mg_l' => '1',
+        ])->assertOk();
         $this->travel(3)->hours();
         $this->log('am .3', 'V9');
         $entries = $this->getJson('/api/systems/long-vat/book?kinds=tests')->assertOk()->json('entries');
         self::assertSame(['read with a binder in the water', ''], array_column($entries, 'text'));
-        self::assertStringContainsString('binder in the water', $this->getJson('/api/systems/long-vat')->json('advice.0.text'));
+        self::assertStringContainsString(
+            'binder in the water',
+            $this->getJson('/api/systems/long-vat')->json('advice.0.text'),
+        );
         $this->travel(3)->days();
-        self::assertStringNotContainsString('binder', json_encode($this->getJson('/api/systems/long-vat')->json('advice')));
+        self::assertStringNotContainsString(
+            'binder',
+            json_encode($this->getJson('/api/systems/long-vat')->json('advice')),
+        );
     }
 
     public function test_a_change_in_a_running_course_asks_for_the_treatment_of_the_new_water(): void
     {
         $this->give(['thing' => 'praziquantel', 'dose_mg_l' => '2', 'course' => 'yes'])->assertOk();
-        $this->putJson('/api/waters/01JD00000000000000000000W1', ['name' => 'Well', 'kind' => 'well', 'unit_name' => ''])->assertOk();
-        $this->putJson('/api/waters/01JD00000000000000000000W1/tests/01JD00000000000000000000T1', ['side' => 'raw', 'readings' => ['temp_c' => ['typed' => '19', 'unit' => 'c']]])->assertOk();
-        $items = collect($this->getJson('/api/systems/long-vat/water?change_l=1000')->assertOk()->json('change.put_back'))->keyBy('what');
-        self::assertStringContainsString('There is praziquantel in it: not on the garden', implode(' ', $this->getJson('/api/systems/long-vat/water')->json('waste')));
-        self::assertEqualsWithDelta(2.0, $items['course_praziquantel']['figure']['value'], 1e-9, '2 mg/L in 1,000 L of new water');
+        $this->putJson('/api/waters/01JD00000000000000000000W1', [
+            'name' => 'Well',
+            'kind' => 'well',
+            'unit_name' => '',
+        ])->assertOk();
+        $this->putJson('/api/waters/01JD00000000000000000000W1/tests/01JD00000000000000000000T1', [
+            'side' => 'raw',
+            'readings' => ['temp_c' => ['typed' => '19', 'unit' => 'c']],
+        ])->assertOk();
+        $items = collect(
+            $this->getJson('/api/systems/long-vat/water?change_l=1000')->assertOk()->json('change.put_back'),
+        )->keyBy('what');
+        self::assertStringContainsString(
+            'There is praziquantel in it: not on the garden',
+            implode(' ', $this->getJson('/api/systems/long-vat/water')->json('waste')),
+        );
+        self::assertEqualsWithDelta(
+            2.0,
+            $items['course_praziquantel']['figure']['value'],
+            1e-9,
+            '2 mg/L in 1,000 L of new water',
+        );
     }
 
     public function test_a_salt_dip_stands_apart_from_the_loop_on_its_own_water_and_goes_by_the_keepers_scale(): void
@@ -303,20 +523,40 @@ final class DoseTest extends TestCase
         $this->charge()->assertOk();
         $dip = $this->bench('salt_dip', '&way=dip&volume_l=80&scale_g=25');
         // 20 g/L in 80 L; zeolite hangs in the loop, and the dip is not in it.
-        self::assertSame([[], 1600, '1,600 g', 5], [$dip['refusals'], (int) $dip['amount'], $dip['measure'], $dip['minutes']]);
+        self::assertSame(
+            [[], 1600, '1,600 g', 5],
+            [$dip['refusals'], (int) $dip['amount'], $dip['measure'], $dip['minutes']],
+        );
         self::assertSame('1,575 g', $this->bench('salt_dip', '&way=dip&volume_l=79&scale_g=25')['measure']);
-        $this->give(['thing' => 'salt_dip', 'way' => 'dip', 'volume_l' => '80'])->assertOk()->assertJsonPath('given.0.text', '1,600 g of salt dip, in a bath of its own as a dip on 80 L');
+        $this->give(['thing' => 'salt_dip', 'way' => 'dip', 'volume_l' => '80'])
+            ->assertOk()
+            ->assertJsonPath('given.0.text', '1,600 g of salt dip, in a bath of its own as a dip on 80 L');
         self::assertNull($this->getJson('/api/systems/long-vat/dose')->json('given.0.flag'));
         self::assertSame(5, $this->getJson('/api/timers')->json('0.minutes'));
     }
 
     public function test_an_agent_of_ones_own_goes_by_its_label_and_is_remembered_by_the_next(): void
     {
-        $this->putJson('/api/goods/01JD00000000000000000000B2', ['name' => 'Pond powder', 'kind' => 'agent', 'label_ml' => '25', 'label_treats_l' => '1000', 'unit' => 'g'])->assertOk();
-        self::assertSame('125 g', $this->bench('own_01JD00000000000000000000B2')['measure'], '25 g to 1,000 L, 5,000 L');
+        $this->putJson('/api/goods/01JD00000000000000000000B2', [
+            'name' => 'Pond powder',
+            'kind' => 'agent',
+            'label_ml' => '25',
+            'label_treats_l' => '1000',
+            'unit' => 'g',
+        ])->assertOk();
+        self::assertSame(
+            '125 g',
+            $this->bench('own_01JD00000000000000000000B2')['measure'],
+            '25 g to 1,000 L, 5,000 L',
+        );
         $this->give(['thing' => 'own_01JD00000000000000000000B2'])->assertOk();
-        self::assertStringContainsString('Pond powder is in the water still: read both labels', implode(' ', $this->bench('formalin')['conditions']));
-        $this->give(['thing' => 'formalin'], '01JD00000000000000000000D6')->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
+        self::assertStringContainsString(
+            'Pond powder is in the water still: read both labels',
+            implode(' ', $this->bench('formalin')['conditions']),
+        );
+        $this->give(['thing' => 'formalin'], '01JD00000000000000000000D6')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['reason']]);
     }
 
     public function test_whoever_only_reads_gives_nothing(): void

@@ -20,7 +20,14 @@ final class PeopleTest extends TestCase
     #[TestWith([['--name' => ' '], 'Give --site and --name.'])]
     public function test_a_person_who_cannot_be_added_is_refused_with_the_reason(array $wrong, string $reason): void
     {
-        $code = Artisan::call('ironwort:user', ['action' => 'add', '--site' => 'Yard', '--name' => 'Ada', '--email' => 'ada@yard.example', ...$wrong, '--no-interaction' => true]);
+        $code = Artisan::call('ironwort:user', [
+            'action' => 'add',
+            '--site' => 'Yard',
+            '--name' => 'Ada',
+            '--email' => 'ada@yard.example',
+            ...$wrong,
+            '--no-interaction' => true,
+        ]);
         self::assertSame(2, $code);
         self::assertStringContainsString($reason, Artisan::output());
         self::assertSame([1, 1], [User::query()->count(), Site::query()->count()]);
@@ -28,7 +35,13 @@ final class PeopleTest extends TestCase
 
     public function test_a_password_is_asked_for_and_none_is_no_password(): void
     {
-        $code = Artisan::call('ironwort:user', ['action' => 'add', '--site' => 'Yard', '--name' => 'Ada', '--email' => 'ada@yard.example', '--no-interaction' => true]);
+        $code = Artisan::call('ironwort:user', [
+            'action' => 'add',
+            '--site' => 'Yard',
+            '--name' => 'Ada',
+            '--email' => 'ada@yard.example',
+            '--no-interaction' => true,
+        ]);
         self::assertSame(2, $code);
         self::assertStringContainsString('10 characters or more', Artisan::output());
     }

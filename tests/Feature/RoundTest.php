@@ -18,13 +18,33 @@ final class RoundTest extends TestCase
         parent::setUp();
         $this->actingAs($this->owner);
         $this->travelTo('2026-06-01 07:00');
-        (new LayBuild)->lay($this->system, ['vessels' => [['name' => 'Bay', 'kind' => 'bay', 'shape' => 'box', 'measures' => ['length_m' => 5, 'width_m' => 1, 'depth_m' => 1], 'freeboard_m' => 0]]]);
-        System::query()->create(['site_id' => $this->system->site_id, 'name' => 'Pond', 'slug' => 'pond', 'kind' => 'display', 'life_stage' => 'adult', 'position' => 2]);
+        (new LayBuild())->lay($this->system, [
+            'vessels' => [
+                [
+                    'name' => 'Bay',
+                    'kind' => 'bay',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 5, 'width_m' => 1, 'depth_m' => 1],
+                    'freeboard_m' => 0,
+                ],
+            ],
+        ]);
+        System::query()->create([
+            'site_id' => $this->system->site_id,
+            'name' => 'Pond',
+            'slug' => 'pond',
+            'kind' => 'display',
+            'life_stage' => 'adult',
+            'position' => 2,
+        ]);
     }
 
     private function log(string $slug, string $line): void
     {
-        $this->postJson("/api/systems/{$slug}/log", ['id' => '01JD000000000000000000V'.str_pad((string) ++$this->n, 3, '0', STR_PAD_LEFT), 'line' => $line])->assertCreated();
+        $this->postJson("/api/systems/{$slug}/log", [
+            'id' => '01JD000000000000000000V' . str_pad((string) ++$this->n, 3, '0', STR_PAD_LEFT),
+            'line' => $line,
+        ])->assertCreated();
     }
 
     private function row(string $slug): array
@@ -42,16 +62,26 @@ final class RoundTest extends TestCase
         self::assertSame(['pond', 'long-vat'], array_column($round['rows'], 'slug'));
         self::assertSame(['Ammonia was good, is act'], $round['rows'][0]['changed']);
         self::assertSame(1, $round['walked'], 'the vat was not looked at today');
-        System::query()->where('slug', 'pond')->update(['asleep_since' => now()]);
+        System::query()
+            ->where('slug', 'pond')
+            ->update(['asleep_since' => now()]);
         self::assertSame(['long-vat'], array_column($this->getJson('/api/round')->json('rows'), 'slug'));
     }
 
     public function test_tests_and_doses_that_are_due_stand_there_and_fish_that_ailed_are_looked_at_again(): void
     {
         $this->log('long-vat', 'am .1 ni 0 ph 7.6 t 20 do 8 kh 6');
-        $this->putJson('/api/systems/long-vat/doses/01JD00000000000000000000D1', ['thing' => 'praziquantel', 'course' => 'yes'])->assertOk();
-        $this->putJson('/api/systems/long-vat/notes/01JD00000000000000000000N1', ['seen' => ['flashing', 'fed well']])->assertOk();
-        self::assertSame([[], ['flashing, just now']], [$this->row('long-vat')['doses'], $this->row('long-vat')['fish']]);
+        $this->putJson('/api/systems/long-vat/doses/01JD00000000000000000000D1', [
+            'thing' => 'praziquantel',
+            'course' => 'yes',
+        ])->assertOk();
+        $this->putJson('/api/systems/long-vat/notes/01JD00000000000000000000N1', [
+            'seen' => ['flashing', 'fed well'],
+        ])->assertOk();
+        self::assertSame(
+            [[], ['flashing, just now']],
+            [$this->row('long-vat')['doses'], $this->row('long-vat')['fish']],
+        );
         $this->travel(8)->days();
         $row = $this->row('long-vat');
         self::assertContains(['name' => 'Ammonia', 'stands' => 'due'], $row['due']);
@@ -62,7 +92,9 @@ final class RoundTest extends TestCase
     public function test_a_tick_is_a_note_in_the_book_and_lasts_for_this_round(): void
     {
         self::assertNull($this->row('long-vat')['looked']);
-        $this->putJson('/api/systems/long-vat/notes/01JD00000000000000000000N1', ['words' => 'Looked at on the round: all well.'])->assertOk();
+        $this->putJson('/api/systems/long-vat/notes/01JD00000000000000000000N1', [
+            'words' => 'Looked at on the round: all well.',
+        ])->assertOk();
         self::assertSame('just now', $this->row('long-vat')['looked']);
         $this->travel(7)->hours();
         self::assertNull($this->row('long-vat')['looked']);

@@ -16,7 +16,9 @@ final class SignInTest extends TestCase
     public function test_a_person_signs_in_whatever_the_case_of_the_address_and_out_again(): void
     {
         $this->postJson('/api/session', ['email' => 'OWNER@yard.example', 'password' => 'a long password'])
-            ->assertOk()->assertJsonPath('person.name', 'Owner')->assertJsonPath('person.writes', true);
+            ->assertOk()
+            ->assertJsonPath('person.name', 'Owner')
+            ->assertJsonPath('person.writes', true);
         $this->getJson('/api/systems')->assertOk();
         $this->deleteJson('/api/session')->assertNoContent();
         $this->app['auth']->forgetGuards();
@@ -33,24 +35,46 @@ final class SignInTest extends TestCase
     public function test_guessing_is_slowed_down(): void
     {
         for ($try = 0; $try < 6; $try++) {
-            $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'guess'])->assertUnprocessable()->assertJsonPath('errors.password', 'This address and password do not go together.');
+            $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'guess'])
+                ->assertUnprocessable()
+                ->assertJsonPath('errors.password', 'This address and password do not go together.');
         }
-        $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'a long password'])->assertStatus(429)->assertJsonStructure(['errors' => ['password']]);
+        $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'a long password'])
+            ->assertStatus(429)
+            ->assertJsonStructure(['errors' => ['password']]);
     }
 
     public function test_each_empty_field_is_named(): void
     {
-        $this->postJson('/api/session', [])->assertUnprocessable()->assertJsonPath('errors', ['email' => 'Type your e-mail address.', 'password' => 'Type your password.']);
+        $this->postJson('/api/session', [])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors', ['email' => 'Type your e-mail address.', 'password' => 'Type your password.']);
     }
 
     public function test_a_stranger_reaches_nothing_but_the_door(): void
     {
         $id = '01JD0000000000000000000000';
         $doors = [
-            ['GET', '/api/systems'], ['POST', '/api/systems'], ['GET', '/api/systems/long-vat'], ['GET', '/api/systems/long-vat/capacity'], ['GET', '/api/vocabulary'], ['GET', '/api/sources'],
-            ['GET', '/api/calc'], ['POST', '/api/calc/fish.weight'], ['POST', '/api/systems/long-vat/meaning'], ['GET', '/api/systems/long-vat/visits'], ['POST', '/api/systems/long-vat/visits'],
-            ['DELETE', "/api/visits/{$id}"], ['POST', '/api/systems/long-vat/log'], ['POST', '/api/systems/long-vat/log/meaning'], ['POST', '/api/volume'], ['PUT', "/api/systems/long-vat/vessels/{$id}"],
-            ['PUT', "/api/systems/long-vat/stages/{$id}"], ['PUT', "/api/systems/long-vat/fish/{$id}"], ['PUT', '/api/systems/long-vat/feed'], ['DELETE', "/api/systems/long-vat/fish/{$id}"],
+            ['GET', '/api/systems'],
+            ['POST', '/api/systems'],
+            ['GET', '/api/systems/long-vat'],
+            ['GET', '/api/systems/long-vat/capacity'],
+            ['GET', '/api/vocabulary'],
+            ['GET', '/api/sources'],
+            ['GET', '/api/calc'],
+            ['POST', '/api/calc/fish.weight'],
+            ['POST', '/api/systems/long-vat/meaning'],
+            ['GET', '/api/systems/long-vat/visits'],
+            ['POST', '/api/systems/long-vat/visits'],
+            ['DELETE', "/api/visits/{$id}"],
+            ['POST', '/api/systems/long-vat/log'],
+            ['POST', '/api/systems/long-vat/log/meaning'],
+            ['POST', '/api/volume'],
+            ['PUT', "/api/systems/long-vat/vessels/{$id}"],
+            ['PUT', "/api/systems/long-vat/stages/{$id}"],
+            ['PUT', "/api/systems/long-vat/fish/{$id}"],
+            ['PUT', '/api/systems/long-vat/feed'],
+            ['DELETE', "/api/systems/long-vat/fish/{$id}"],
         ];
         foreach ($doors as [$method, $uri]) {
             $this->json($method, $uri)->assertUnauthorized();
@@ -62,7 +86,10 @@ final class SignInTest extends TestCase
     {
         // The framework waives the token in tests; here it is asked for as in service.
         $this->app['env'] = 'production';
-        $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'a long password'])->assertStatus(419);
+        $this->postJson('/api/session', [
+            'email' => 'owner@yard.example',
+            'password' => 'a long password',
+        ])->assertStatus(419);
     }
 
     public function test_nobody_sees_the_systems_of_another_site(): void
@@ -80,9 +107,16 @@ final class SignInTest extends TestCase
         $id = '01JD0000000000000000000000';
         $this->getJson('/api/systems/long-vat')->assertOk();
         $this->postJson('/api/systems/long-vat/meaning', ['readings' => $this->typed(['ph' => '7'])])->assertOk();
-        $this->postJson('/api/systems/long-vat/visits', ['id' => $id, 'readings' => $this->typed(['ph' => '7'])])->assertForbidden();
+        $this->postJson('/api/systems/long-vat/visits', [
+            'id' => $id,
+            'readings' => $this->typed(['ph' => '7']),
+        ])->assertForbidden();
         $this->postJson('/api/systems/long-vat/log', ['id' => $id, 'line' => 'ph 7'])->assertForbidden();
-        $this->postJson('/api/systems', ['name' => 'X', 'kind' => 'holding', 'life_stage' => 'adult'])->assertForbidden();
+        $this->postJson('/api/systems', [
+            'name' => 'X',
+            'kind' => 'holding',
+            'life_stage' => 'adult',
+        ])->assertForbidden();
         $this->putJson("/api/systems/long-vat/vessels/{$id}", [])->assertForbidden();
         $this->putJson("/api/systems/long-vat/stages/{$id}", [])->assertForbidden();
         $this->putJson("/api/systems/long-vat/fish/{$id}", [])->assertForbidden();
@@ -93,7 +127,9 @@ final class SignInTest extends TestCase
 
     public function test_demo_logins_are_shown_only_where_the_demo_is_loaded_and_a_used_book_is_left_alone(): void
     {
-        $this->getJson('/api/session')->assertOk()->assertExactJson(['person' => null, 'demo' => []]);
+        $this->getJson('/api/session')
+            ->assertOk()
+            ->assertExactJson(['person' => null, 'demo' => []]);
         $this->seed(DemoSeeder::class);
         self::assertSame(1, Site::query()->count());
 
@@ -105,7 +141,9 @@ final class SignInTest extends TestCase
         $this->postJson('/api/session', DemoSeeder::logins()[0])->assertOk();
         $this->getJson('/api/systems')->assertJsonCount(6);
         foreach (['press-room', 'arrivals', 'cold-store', 'yard-pond', 'nursery', 'hospital-tub'] as $slug) {
-            $this->getJson("/api/systems/{$slug}")->assertOk()->assertJsonCount(6, 'visits');
+            $this->getJson("/api/systems/{$slug}")
+                ->assertOk()
+                ->assertJsonCount(6, 'visits');
         }
     }
 }

@@ -34,8 +34,12 @@ final class AddPerson extends Command
             $site === '' || $name === '' => 'Give --site and --name.',
             filter_var($email, FILTER_VALIDATE_EMAIL) === false => 'Give --email, as name@example.org.',
             $role === null => 'The role is owner, helper or reader.',
-            ! in_array($timezone, timezone_identifiers_list(), true) => "There is no time zone {$timezone}; they are written as Europe/London.",
-            User::query()->whereRaw('lower(email) = lower(?)', [$email])->exists() => "{$email} has a login already.",
+            !in_array($timezone, timezone_identifiers_list(), true)
+                => "There is no time zone {$timezone}; they are written as Europe/London.",
+            User::query()
+                ->whereRaw('lower(email) = lower(?)', [$email])
+                ->exists()
+                => "{$email} has a login already.",
             default => null,
         };
         if ($fault !== null) {
@@ -44,15 +48,20 @@ final class AddPerson extends Command
             return 2;
         }
         $password = $this->secret('Password, 10 characters or more');
-        if (! is_string($password) || mb_strlen($password) < 10) {
+        if (!is_string($password) || mb_strlen($password) < 10) {
             $this->error('The password needs 10 characters or more.');
 
             return 2;
         }
-        DB::transaction(static fn () => User::query()->create([
-            'site_id' => Site::query()->firstOrCreate(['name' => $site], ['timezone' => $timezone])->id,
-            'name' => $name, 'email' => $email, 'role' => $role, 'password' => $password,
-        ]));
+        DB::transaction(
+            static fn() => User::query()->create([
+                'site_id' => Site::query()->firstOrCreate(['name' => $site], ['timezone' => $timezone])->id,
+                'name' => $name,
+                'email' => $email,
+                'role' => $role,
+                'password' => $password,
+            ]),
+        );
         $this->line("{$name} can sign in as {$email}.");
 
         return self::SUCCESS;
@@ -61,10 +70,14 @@ final class AddPerson extends Command
     private function password(): int
     {
         /** @var ?User $user */
-        $user = User::query()->whereRaw('lower(email) = lower(?)', [$this->text('email')])->first();
+        $user = User::query()
+            ->whereRaw('lower(email) = lower(?)', [$this->text('email')])
+            ->first();
         $password = $user === null ? null : $this->secret('New password, 10 characters or more');
-        if ($user === null || ! is_string($password) || mb_strlen($password) < 10) {
-            $this->error($user === null ? 'Nobody signs in with that --email.' : 'The password needs 10 characters or more.');
+        if ($user === null || !is_string($password) || mb_strlen($password) < 10) {
+            $this->error(
+                $user === null ? 'Nobody signs in with that --email.' : 'The password needs 10 characters or more.',
+            );
 
             return 2;
         }

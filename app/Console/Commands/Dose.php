@@ -12,14 +12,19 @@ use Illuminate\Console\Command;
 /** What the dose bench says to something, from a shell. Nothing is booked: a dose is booked where its sheet is read. */
 final class Dose extends Command
 {
-    protected $signature = 'ironwort:dose {system : its address, as press-room} {thing : as formalin, salt, binder} {field?* : as dose_mg_l=15 way=bath}';
+    protected $signature =
+        'ironwort:dose {system : its address, as press-room} {thing : as ' .
+        'formalin, salt, binder} {field?* : as dose_mg_l=15 way=bath}';
 
     protected $description = 'Says what conflicts with a dose, and the amount where nothing refuses it';
 
     public function handle(DoseReport $report): int
     {
         $slug = $this->argument('system');
-        $system = System::query()->with(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs', 'ownLimits', 'schools'])->where('slug', is_string($slug) ? $slug : '')->first();
+        $system = System::query()
+            ->with(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs', 'ownLimits', 'schools'])
+            ->where('slug', is_string($slug) ? $slug : '')
+            ->first();
         if ($system === null) {
             $this->error('There is no such system.');
 
@@ -31,23 +36,23 @@ final class Dose extends Command
             $typed[$key] = $value;
         }
         $thing = $report->of($system, LatestWater::of($system), $typed)['thing'];
-        if (! is_array($thing)) {
+        if (!is_array($thing)) {
             $this->error('This is nothing that is dosed here.');
 
             return 2;
         }
         foreach (is_array($thing['refusals']) ? $thing['refusals'] : [] as $refusal) {
-            $this->error('Refused. '.(is_string($refusal) ? $refusal : ''));
+            $this->error('Refused. ' . (is_string($refusal) ? $refusal : ''));
         }
         foreach (is_array($thing['conditions']) ? $thing['conditions'] : [] as $condition) {
-            $this->line('First: '.(is_string($condition) ? $condition : ''));
+            $this->line('First: ' . (is_string($condition) ? $condition : ''));
         }
         $bench = is_array($thing['bench']) ? $thing['bench'] : [];
         foreach ((array) ($bench['errors'] ?? []) as $key => $error) {
-            $this->error("{$key}: ".(is_string($error) ? $error : ''));
+            $this->error("{$key}: " . (is_string($error) ? $error : ''));
         }
         foreach ((array) ($bench['missing'] ?? []) as $missing) {
-            $this->line('Missing: '.(is_string($missing) ? $missing : ''));
+            $this->line('Missing: ' . (is_string($missing) ? $missing : ''));
         }
         if (is_string($thing['measure'] ?? null)) {
             $this->info($thing['measure']);

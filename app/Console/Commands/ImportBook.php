@@ -24,7 +24,12 @@ final class ImportBook extends Command
 
             return 2;
         }
-        $this->line(array_sum($counts)." rows, {$counts['systems']} systems, {$counts['readings']} readings. Give its people new passwords with: ironwort user password --email=…");
+        $this->line(
+            array_sum($counts) .
+                " rows, {$counts['systems']} systems, {$counts['readings']} readings. Give its people new passwords " .
+                'with: ironwort ' .
+                'user password --email=…',
+        );
 
         return self::SUCCESS;
     }

@@ -13,7 +13,9 @@ use Ironwort\Core\Calc\BadInput;
 
 final class LogLine extends Command
 {
-    protected $signature = 'ironwort:log {system : its address, as press-room} {line* : as am .5 ph 7.8 t 18} {--email= : who writes}';
+    protected $signature =
+        'ironwort:log {system : its address, as press-room} {line* : as am .5 ' .
+        'ph 7.8 t 18} {--email= : who writes}';
 
     protected $description = 'Book a line of the log bar';
 
@@ -21,9 +23,23 @@ final class LogLine extends Command
     {
         $email = $this->option('email');
         /** @var ?User $user */
-        $user = User::query()->when(is_string($email) && $email !== '', static fn ($query) => $query->whereRaw('lower(email) = lower(?)', [$email]))->whereIn('role', ['owner', 'helper'])->orderBy('id')->first();
+        $user = User::query()
+            ->when(
+                is_string($email) && $email !== '',
+                static fn($query) => $query->whereRaw('lower(email) = lower(?)', [$email]),
+            )
+            ->whereIn('role', ['owner', 'helper'])
+            ->orderBy('id')
+            ->first();
         $slug = $this->argument('system');
-        $system = $user === null ? null : System::query()->where('site_id', $user->site_id)->where('slug', is_string($slug) ? $slug : '')->with(['site', 'vessels'])->first();
+        $system =
+            $user === null
+                ? null
+                : System::query()
+                    ->where('site_id', $user->site_id)
+                    ->where('slug', is_string($slug) ? $slug : '')
+                    ->with(['site', 'vessels'])
+                    ->first();
         if ($user === null || $system === null) {
             $this->error($user === null ? 'Nobody of that address may write here.' : 'There is no such system.');
 
@@ -34,7 +50,7 @@ final class LogLine extends Command
         $line = $keep->read($system, $text);
         foreach ($line->faults as $fault) {
             $this->line($text);
-            $this->line(str_repeat(' ', $fault->at).str_repeat('^', $fault->length));
+            $this->line(str_repeat(' ', $fault->at) . str_repeat('^', $fault->length));
             $this->error($fault->message);
         }
         if ($line->faults !== []) {
@@ -47,7 +63,7 @@ final class LogLine extends Command
 
             return 2;
         }
-        $this->line('Kept'.($visit === null ? '.' : ': '.$visit->readings->count().' readings.'));
+        $this->line('Kept' . ($visit === null ? '.' : ': ' . $visit->readings->count() . ' readings.'));
 
         return self::SUCCESS;
     }

@@ -19,7 +19,9 @@ final class BenchController extends Controller
     {
         $found = BenchTable::find($bench) ?? abort(404);
 
-        return new JsonResponse($report->of($found, self::loaded($system), LatestWater::of($system), self::typed($request)));
+        return new JsonResponse(
+            $report->of($found, self::loaded($system), LatestWater::of($system), self::typed($request)),
+        );
     }
 
     public function blend(Request $request, System $system, BlendBench $blend): JsonResponse

@@ -32,7 +32,13 @@ final class BookController extends Controller
         $kinds = $request->query('kinds');
         $before = $request->query('before');
 
-        return new JsonResponse($book->of($system, is_string($kinds) && $kinds !== '' ? explode(',', $kinds) : BookReport::KINDS, is_string($before) && $before !== '' ? self::time($before, 'before') : null));
+        return new JsonResponse(
+            $book->of(
+                $system,
+                is_string($kinds) && $kinds !== '' ? explode(',', $kinds) : BookReport::KINDS,
+                is_string($before) && $before !== '' ? self::time($before, 'before') : null,
+            ),
+        );
     }
 
     public function score(Request $request, System $system, Score $score): JsonResponse
@@ -47,7 +53,14 @@ final class BookController extends Controller
     {
         Gate::authorize('write');
         /** @var array{words?: ?string, seen?: list<string>} $given */
-        $given = $request->validate(['words' => ['nullable', 'string', 'max:1000'], 'seen' => ['array', 'max:20'], 'seen.*' => ['string', 'in:'.implode(',', Note::SEEN)]], ['words.max' => 'A note has at most 1,000 characters.']);
+        $given = $request->validate(
+            [
+                'words' => ['nullable', 'string', 'max:1000'],
+                'seen' => ['array', 'max:20'],
+                'seen.*' => ['string', 'in:' . implode(',', Note::SEEN)],
+            ],
+            ['words.max' => 'A note has at most 1,000 characters.'],
+        );
         $words = trim($given['words'] ?? '');
         if ($words === '' && ($given['seen'] ?? []) === [] && $request->input('photo') !== null) {
             $words = 'A picture.';
@@ -56,7 +69,17 @@ final class BookController extends Controller
             throw BadInput::at('words', 'Write something, or pick what you see.');
         }
         $photo = $this->photo($request);
-        Note::query()->firstOrCreate(['id' => strtoupper($id)], ['words' => $words, 'seen' => $given['seen'] ?? [], 'taken_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        Note::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                'words' => $words,
+                'seen' => $given['seen'] ?? [],
+                'taken_at' => Carbon::now(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
 
         if ($photo !== null) {
             Photo::query()->firstOrCreate(['id' => strtoupper($id)], [...$photo, 'site_id' => $system->site_id]);
@@ -70,13 +93,21 @@ final class BookController extends Controller
         Note::query()->where('system_id', $system->id)->findOrFail(strtoupper($id));
         $photo = Photo::query()->findOrFail(strtoupper($id));
 
-        return new Response((string) base64_decode($photo->picture, true), 200, ['Content-Type' => $photo->type, 'Cache-Control' => 'private, max-age=86400', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline']);
+        return new Response((string) base64_decode($photo->picture, true), 200, [
+            'Content-Type' => $photo->type,
+            'Cache-Control' => 'private, max-age=86400',
+            'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => 'inline',
+        ]);
     }
 
     public function withdrawNote(System $system, string $id): JsonResponse
     {
         Gate::authorize('write');
-        Note::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->update(['withdrawn_at' => now()]);
+        Note::query()
+            ->where('system_id', $system->id)
+            ->whereKey(strtoupper($id))
+            ->update(['withdrawn_at' => now()]);
 
         return new JsonResponse(['id' => strtoupper($id)]);
     }
@@ -87,18 +118,24 @@ final class BookController extends Controller
         Gate::authorize('write');
         $key = $request->input('parameter');
         $parameter = is_string($key) ? Parameter::tryFrom($key) : null;
-        if ($parameter === null || ! in_array($parameter, ProbeBook::PARAMETERS, true)) {
+        if ($parameter === null || !in_array($parameter, ProbeBook::PARAMETERS, true)) {
             throw BadInput::at('parameter', 'Probes send temp_c, do_mg_l, ph, redox_mv or salinity_g_l.');
         }
         $given = $request->input('points');
-        if (! is_array($given) || $given === [] || count($given) > 50000) {
+        if (!is_array($given) || $given === [] || count($given) > 50000) {
             throw BadInput::at('points', 'One to 50,000 points are expected, each as [time, value].');
         }
         [$least, $most] = $parameter->possible();
         $points = [];
         foreach (array_values($given) as $i => $point) {
             $value = is_array($point) ? $point[1] ?? null : null;
-            if (! is_array($point) || ! is_string($point[0] ?? null) || ! (is_int($value) || is_float($value)) || $value < $least || $value > $most) {
+            if (
+                !is_array($point) ||
+                !is_string($point[0] ?? null) ||
+                !(is_int($value) || is_float($value)) ||
+                $value < $least ||
+                $value > $most
+            ) {
                 throw BadInput::at("points.{$i}", "A point is a time as text and a value from {$least} to {$most}.");
             }
             $at = self::time($point[0], "points.{$i}");
@@ -115,11 +152,15 @@ final class BookController extends Controller
     {
         [$from, $to] = $this->span($request);
 
-        return response()->streamDownload(static function () use ($csv, $system, $from, $to): void {
-            $csv->write($system, $from, $to, static function (string $line): void {
-                echo $line;
-            });
-        }, "{$system->slug}-readings.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+        return response()->streamDownload(
+            static function () use ($csv, $system, $from, $to): void {
+                $csv->write($system, $from, $to, static function (string $line): void {
+                    echo $line;
+                });
+            },
+            "{$system->slug}-readings.csv",
+            ['Content-Type' => 'text/csv; charset=utf-8'],
+        );
     }
 
     /** What a CSV would bring, column by column and row by row. Nothing is kept. */
@@ -138,11 +179,24 @@ final class BookController extends Controller
 
         $key = $request->input('progress');
         $told = Cache::store('file');
-        $tell = is_string($key) && Str::isUlid($key) ? static fn (float $done): bool => $told->put("import-{$key}", $done, 3600) : null;
+        $tell =
+            is_string($key) && Str::isUlid($key)
+                ? static fn(float $done): bool => $told->put("import-{$key}", $done, 3600)
+                : null;
 
-        return new JsonResponse($csv->import($system, $this->person($request), $this->text($request), $this->mapping($request), $tell === null ? null : static function (float $done) use ($tell): void {
-            $tell($done);
-        }));
+        return new JsonResponse(
+            $csv->import(
+                $system,
+                $this->person($request),
+                $this->text($request),
+                $this->mapping($request),
+                $tell === null
+                    ? null
+                    : static function (float $done) use ($tell): void {
+                        $tell($done);
+                    },
+            ),
+        );
     }
 
     /** How far an import is, 0 to 1; nothing before it begins. */
@@ -155,7 +209,7 @@ final class BookController extends Controller
     private function photo(Request $request): ?array
     {
         $sent = $request->input('photo');
-        if (! is_string($sent) || $sent === '') {
+        if (!is_string($sent) || $sent === '') {
             return null;
         }
         $bytes = base64_decode((string) preg_replace('/^data:[a-z\/]+;base64,/', '', $sent), true);
@@ -174,19 +228,27 @@ final class BookController extends Controller
     {
         $text = $request->input('csv');
 
-        return is_string($text) && trim($text) !== '' ? $text : throw BadInput::at('csv', 'Choose a file with readings in it.');
+        return is_string($text) && trim($text) !== ''
+            ? $text
+            : throw BadInput::at('csv', 'Choose a file with readings in it.');
     }
 
     /** @return ?array<int, array{parameter: string, unit: ?string}> by column */
     private function mapping(Request $request): ?array
     {
         $given = $request->input('columns');
-        if (! is_array($given)) {
+        if (!is_array($given)) {
             return null;
         }
         $mapping = [];
         foreach ($given as $i => $column) {
-            $mapping[(int) $i] = ['parameter' => is_array($column) && is_string($column['parameter'] ?? null) ? $column['parameter'] : '', 'unit' => is_array($column) && is_string($column['unit'] ?? null) && $column['unit'] !== '' ? $column['unit'] : null];
+            $mapping[(int) $i] = [
+                'parameter' => is_array($column) && is_string($column['parameter'] ?? null) ? $column['parameter'] : '',
+                'unit' =>
+                    is_array($column) && is_string($column['unit'] ?? null) && $column['unit'] !== ''
+                        ? $column['unit']
+                        : null,
+            ];
         }
 
         return $mapping;
@@ -203,7 +265,7 @@ final class BookController extends Controller
             throw BadInput::at('from', 'It begins after it ends.');
         }
         if ($start->diffInYears($end) > self::LONGEST_YEARS) {
-            throw BadInput::at('from', 'That is more than '.self::LONGEST_YEARS.' years.');
+            throw BadInput::at('from', 'That is more than ' . self::LONGEST_YEARS . ' years.');
         }
 
         return [$start, $end];

@@ -34,28 +34,55 @@ final class BuildController extends Controller
     /** The volume of the measures typed so far, without keeping anything. */
     public function vesselMeaning(Request $request, SystemReport $report, VesselInputs $vessels): JsonResponse
     {
-        return new JsonResponse($report->vessel(new Vessel(['name' => 'This vessel', ...$vessels->shape($request->all())]))->toArray());
+        return new JsonResponse(
+            $report->vessel(new Vessel(['name' => 'This vessel', ...$vessels->shape($request->all())]))->toArray(),
+        );
     }
 
     public function putVessel(Request $request, System $system, string $id, VesselInputs $vessels): JsonResponse
     {
-        $named = $this->named($request, Vessel::KINDS, Rule::unique('vessels', 'name')->where('system_id', $system->id)->whereNull('retired_at')->ignore(strtoupper($id)));
+        $named = $this->named(
+            $request,
+            Vessel::KINDS,
+            Rule::unique('vessels', 'name')
+                ->where('system_id', $system->id)
+                ->whereNull('retired_at')
+                ->ignore(strtoupper($id)),
+        );
 
-        return $this->put(Vessel::class, $system, $id, [...$named, ...$vessels->read($request->all())], $this->seen($request));
+        return $this->put(
+            Vessel::class,
+            $system,
+            $id,
+            [...$named, ...$vessels->read($request->all())],
+            $this->seen($request),
+        );
     }
 
     public function putStage(Request $request, System $system, string $id, StageInputs $stages): JsonResponse
     {
         $named = $this->named($request, null, null);
 
-        return $this->put(Stage::class, $system, $id, [...$named, ...$stages->read($system, $request->except(['name', 'seen', 'version']))], $this->seen($request));
+        return $this->put(
+            Stage::class,
+            $system,
+            $id,
+            [...$named, ...$stages->read($system, $request->except(['name', 'seen', 'version']))],
+            $this->seen($request),
+        );
     }
 
     public function putPump(Request $request, System $system, string $id, PumpInputs $pumps): JsonResponse
     {
         $named = $this->named($request, Pump::KINDS, null);
 
-        return $this->put(Pump::class, $system, $id, [...$named, ...$pumps->read($system, $request->except(['name']))], $this->seen($request));
+        return $this->put(
+            Pump::class,
+            $system,
+            $id,
+            [...$named, ...$pumps->read($system, $request->except(['name']))],
+            $this->seen($request),
+        );
     }
 
     public function putLine(Request $request, System $system, string $id, LineInputs $lines): JsonResponse
@@ -73,7 +100,13 @@ final class BuildController extends Controller
     {
         $named = $this->named($request, null, null);
 
-        return $this->put(FishGroup::class, $system, $id, [...$named, ...$fish->group($system, $request->all())], $this->seen($request));
+        return $this->put(
+            FishGroup::class,
+            $system,
+            $id,
+            [...$named, ...$fish->group($system, $request->all())],
+            $this->seen($request),
+        );
     }
 
     public function destroy(System $system, string $kind, string $id, RemovePart $parts): JsonResponse
@@ -89,7 +122,10 @@ final class BuildController extends Controller
     {
         Gate::authorize('write');
         /** @var array{retired: bool} $given */
-        $given = $request->validate(['retired' => ['required', 'boolean']], ['retired.required' => 'Say whether it is retired.']);
+        $given = $request->validate(
+            ['retired' => ['required', 'boolean']],
+            ['retired.required' => 'Say whether it is retired.'],
+        );
         $parts->retire($system, $kind, $id, $given['retired']);
 
         return $this->build($system);
@@ -104,8 +140,16 @@ final class BuildController extends Controller
         Gate::authorize('write');
 
         return $request->validate(
-            ['name' => ['required', 'string', 'max:60', ...($unique === null ? [] : [$unique])], ...($kinds === null ? [] : ['kind' => ['required', Rule::in($kinds)]])],
-            ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.', 'name.max' => 'A name has at most 60 characters.', 'kind.required' => 'Say what it is.'],
+            [
+                'name' => ['required', 'string', 'max:60', ...$unique === null ? [] : [$unique]],
+                ...$kinds === null ? [] : ['kind' => ['required', Rule::in($kinds)]],
+            ],
+            [
+                'name.required' => 'Give it a name.',
+                'name.unique' => 'There is one of this name already.',
+                'name.max' => 'A name has at most 60 characters.',
+                'kind.required' => 'Say what it is.',
+            ],
         );
     }
 
@@ -118,14 +162,23 @@ final class BuildController extends Controller
         $id = strtoupper($id);
         $part = $class::query()->find($id);
         if ($part !== null && $seen !== null && $seen !== $part->version()) {
-            throw BadInput::at('seen', 'Somebody changed this since you opened it. What you typed is still here: save again to put it over theirs, or leave it to see theirs.');
+            throw BadInput::at(
+                'seen',
+                'Somebody changed this since you opened it. What you typed is still here: save ' .
+                    'again to put it over theirs, or leave it to see theirs.',
+            );
         }
         if ($part !== null && $part->system_id !== $system->id) {
             throw BadInput::at('id', 'This key belongs to another system.');
         }
         if ($part === null) {
             $position = $class::query()->where('system_id', $system->id)->max('position');
-            $part = new $class(['id' => $id, 'site_id' => $system->site_id, 'system_id' => $system->id, 'position' => (is_numeric($position) ? (int) $position : 0) + 1]);
+            $part = new $class([
+                'id' => $id,
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'position' => (is_numeric($position) ? (int) $position : 0) + 1,
+            ]);
         }
         $part->fill($columns)->save();
 
@@ -142,6 +195,8 @@ final class BuildController extends Controller
 
     private function build(System $system): JsonResponse
     {
-        return new JsonResponse(BuildResource::of($system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish'])));
+        return new JsonResponse(
+            BuildResource::of($system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish'])),
+        );
     }
 }

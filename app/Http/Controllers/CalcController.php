@@ -17,9 +17,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The calculators over HTTP, with the same input, answers and errors as on the command line. */
 final class CalcController extends Controller
 {
-    public function __construct(private readonly Registry $registry)
-    {
-    }
+    public function __construct(private readonly Registry $registry) {}
 
     public function index(): Response
     {
@@ -34,14 +32,24 @@ final class CalcController extends Controller
             throw new NotFoundHttpException($unknown->getMessage(), $unknown);
         }
 
-        return $this->json(JsonText::result($this->registry->run($name, JsonText::object((string) $request->getContent()))));
+        return $this->json(
+            JsonText::result($this->registry->run($name, JsonText::object((string) $request->getContent()))),
+        );
     }
 
     public function sources(Library $library): JsonResponse
     {
-        return new JsonResponse(array_map(static fn (Source $source): array => [
-            'id' => $source->id, 'citation' => $source->citation, 'kind' => $source->kind, 'used_for' => $source->usedFor,
-        ], $library->bibliography()->all()));
+        return new JsonResponse(
+            array_map(
+                static fn(Source $source): array => [
+                    'id' => $source->id,
+                    'citation' => $source->citation,
+                    'kind' => $source->kind,
+                    'used_for' => $source->usedFor,
+                ],
+                $library->bibliography()->all(),
+            ),
+        );
     }
 
     private function json(string $text): Response

@@ -19,8 +19,15 @@ final class CapacityController extends Controller
     public function __invoke(Request $request, System $system, CapacityReport $report): JsonResponse
     {
         $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish']);
-        $typed = array_map(static fn (mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '', $request->only([...self::CONDITIONS, ...CapacityWhatIf::KEYS]));
+        $typed = array_map(
+            static fn(mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '',
+            $request->only([...self::CONDITIONS, ...CapacityWhatIf::KEYS]),
+        );
 
-        return new JsonResponse(['slug' => $system->slug, 'name' => $system->name, ...$report->of($system, LatestWater::of($system), $typed)]);
+        return new JsonResponse([
+            'slug' => $system->slug,
+            'name' => $system->name,
+            ...$report->of($system, LatestWater::of($system), $typed),
+        ]);
     }
 }

@@ -29,20 +29,29 @@ use Ironwort\Core\Dose\AgentTable;
 /** The dose bench, doses given, courses that run, and what hangs in the loop. */
 final class DoseController extends Controller
 {
-    public function __construct(private readonly DoseReport $doses, private readonly CourseReport $courses)
-    {
-    }
+    public function __construct(private readonly DoseReport $doses, private readonly CourseReport $courses) {}
 
     public function show(Request $request, System $system): JsonResponse
     {
         $typed = $request->query('typed');
 
-        return new JsonResponse($this->doses->of(self::loaded($system), LatestWater::of($system), is_array($typed) ? $typed : (array) $request->query()));
+        return new JsonResponse(
+            $this->doses->of(
+                self::loaded($system),
+                LatestWater::of($system),
+                is_array($typed) ? $typed : (array) $request->query(),
+            ),
+        );
     }
 
     /** Gives a dose, alone or as the first of a course. */
-    public function give(Request $request, System $system, string $id, GiveDose $give, FollowCourse $course): JsonResponse
-    {
+    public function give(
+        Request $request,
+        System $system,
+        string $id,
+        GiveDose $give,
+        FollowCourse $course,
+    ): JsonResponse {
         Gate::authorize('write');
         $system = self::loaded($system);
         if (Yes::said($request->input('course'))) {
@@ -86,10 +95,22 @@ final class DoseController extends Controller
         return new JsonResponse($this->courses->of(self::loaded($system), LatestWater::of($system)));
     }
 
-    public function carryOn(Request $request, System $system, string $course, string $id, FollowCourse $follow): JsonResponse
-    {
+    public function carryOn(
+        Request $request,
+        System $system,
+        string $course,
+        string $id,
+        FollowCourse $follow,
+    ): JsonResponse {
         Gate::authorize('write');
-        $follow->carryOn($id, self::loaded($system), $this->person($request), $this->course($system, $course), Yes::said($request->input('top_up')), $request->all());
+        $follow->carryOn(
+            $id,
+            self::loaded($system),
+            $this->person($request),
+            $this->course($system, $course),
+            Yes::said($request->input('top_up')),
+            $request->all(),
+        );
 
         return $this->courses($system);
     }
@@ -99,7 +120,7 @@ final class DoseController extends Controller
         Gate::authorize('write');
         $found = $this->course($system, $course);
         $reason = $request->input('reason');
-        if (! is_string($reason) || trim($reason) === '') {
+        if (!is_string($reason) || trim($reason) === '') {
             throw BadInput::at('reason', 'Say why it ends: done, or what went wrong.');
         }
         if ($found->ended_at === null) {
@@ -115,7 +136,7 @@ final class DoseController extends Controller
         Gate::authorize('write');
         DB::transaction(function () use ($system, $course, $step, $agents): void {
             $found = $this->course($system, $course);
-            if (! isset(AfterCourse::steps($agents->get($found->thing))[$step])) {
+            if (!isset(AfterCourse::steps($agents->get($found->thing))[$step])) {
                 throw BadInput::at('step', 'There is no such step.');
             }
             $found->returned = array_values(array_unique([...$found->returned, $step]));
@@ -129,13 +150,31 @@ final class DoseController extends Controller
     public function charge(Request $request, System $system, string $id): JsonResponse
     {
         Gate::authorize('write');
-        $values = (new TypedInputs([Input::choice('kind', 'What it is', Charge::KINDS), Input::number('mass_g', 'How much', 'g', 1, 1e7), Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->optional(), Input::number('cycles', 'Regenerated', null, 0, 100)->optional()]))->read($request->all());
-        $refused = $values['kind'] === 'carbon' ? [] : $this->doses->refusals(self::loaded($system), LatestWater::of($system), 'zeolite');
+        $values = (new TypedInputs([
+            Input::choice('kind', 'What it is', Charge::KINDS),
+            Input::number('mass_g', 'How much', 'g', 1, 1e7),
+            Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->optional(),
+            Input::number('cycles', 'Regenerated', null, 0, 100)->optional(),
+        ]))->read($request->all());
+        $refused =
+            $values['kind'] === 'carbon'
+                ? []
+                : $this->doses->refusals(self::loaded($system), LatestWater::of($system), 'zeolite');
         if ($refused !== []) {
             throw BadInput::at('kind', implode(' ', $refused));
         }
         DB::transaction(function () use ($id, $values, $system, $request): void {
-            $charge = Charge::query()->firstOrCreate(['id' => strtoupper($id)], [...$values, 'cycles' => is_numeric($values['cycles'] ?? null) ? (int) $values['cycles'] : 0, 'put_in_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+            $charge = Charge::query()->firstOrCreate(
+                ['id' => strtoupper($id)],
+                [
+                    ...$values,
+                    'cycles' => is_numeric($values['cycles'] ?? null) ? (int) $values['cycles'] : 0,
+                    'put_in_at' => Carbon::now(),
+                    'site_id' => $system->site_id,
+                    'system_id' => $system->id,
+                    'user_id' => $this->person($request)->id,
+                ],
+            );
             $kind = ['zeolite' => 'zeolite', 'resin' => 'zeolite', 'carbon' => 'carbon'][$charge->kind] ?? null;
             if ($charge->wasRecentlyCreated && $kind !== null) {
                 TakeFromShelf::off($system->site_id, $kind, $charge->mass_g, 'g');
@@ -157,7 +196,12 @@ final class DoseController extends Controller
             }
             $charge->fill(['taken_out_at' => Carbon::now()])->save();
             if (Yes::said($request->input('regenerated'))) {
-                Charge::query()->create([...$charge->only(['site_id', 'system_id', 'kind', 'mass_g', 'capacity_mg_n_per_g']), 'user_id' => $this->person($request)->id, 'cycles' => $charge->cycles + 1, 'put_in_at' => Carbon::now()]);
+                Charge::query()->create([
+                    ...$charge->only(['site_id', 'system_id', 'kind', 'mass_g', 'capacity_mg_n_per_g']),
+                    'user_id' => $this->person($request)->id,
+                    'cycles' => $charge->cycles + 1,
+                    'put_in_at' => Carbon::now(),
+                ]);
             }
         });
 
@@ -173,13 +217,25 @@ final class DoseController extends Controller
 
     private function course(System $system, string $id): Course
     {
-        $query = Course::query()->with(['doses', 'vessel'])->where('system_id', $system->id);
+        $query = Course::query()
+            ->with(['doses', 'vessel'])
+            ->where('system_id', $system->id);
 
         return $query->findOrFail(strtoupper($id));
     }
 
     private static function loaded(System $system): System
     {
-        return $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs', 'ownLimits', 'schools']);
+        return $system->load([
+            'site',
+            'vessels',
+            'stages',
+            'pumps',
+            'lines',
+            'fish',
+            'shutOffs',
+            'ownLimits',
+            'schools',
+        ]);
     }
 }

@@ -26,16 +26,19 @@ use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Registry;
 
-/** A filter as it is: what stands behind its capacity, what befell it, how it was measured, and what-ifs that are kept. */
+/**
+ * A filter as it is: what stands behind its capacity, what befell it, how it was measured, and what-ifs that are
+ * kept.
+ */
 final class FilterController extends Controller
 {
-    public function __construct(private readonly FilterReport $report, private readonly CapacityReport $capacity)
-    {
-    }
+    public function __construct(private readonly FilterReport $report, private readonly CapacityReport $capacity) {}
 
     public function show(Request $request, System $system): JsonResponse
     {
-        return new JsonResponse($this->report->of($this->loaded($system), LatestWater::of($system), $this->typed($request)));
+        return new JsonResponse(
+            $this->report->of($this->loaded($system), LatestWater::of($system), $this->typed($request)),
+        );
     }
 
     /** Ammonia before and after the filter, kept with what was expected of it then. */
@@ -45,9 +48,27 @@ final class FilterController extends Controller
         $values = (new TypedInputs($registry->named('filter.single_pass')->inputs()))->read($request->all());
         $system = $this->loaded($system);
         $in = is_numeric($values['in_mg_l']) ? (float) $values['in_mg_l'] : 0.0;
-        $capacity = $this->capacity->of($system, LatestWater::of($system), ['tan_mg_l' => (string) max(0.001, $in)], believing: false);
-        $expected = is_array($capacity['capacity'] ?? null) && is_numeric($capacity['capacity']['value'] ?? null) ? (float) $capacity['capacity']['value'] : 0.0;
-        FilterTest::query()->firstOrCreate(['id' => strtoupper($id)], [...$values, 'expected_g_d' => $expected, 'tested_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        $capacity = $this->capacity->of(
+            $system,
+            LatestWater::of($system),
+            ['tan_mg_l' => (string) max(0.001, $in)],
+            believing: false,
+        );
+        $expected =
+            is_array($capacity['capacity'] ?? null) && is_numeric($capacity['capacity']['value'] ?? null)
+                ? (float) $capacity['capacity']['value']
+                : 0.0;
+        FilterTest::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                ...$values,
+                'expected_g_d' => $expected,
+                'tested_at' => Carbon::now(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
 
         return $this->show($request, $system);
     }
@@ -57,9 +78,16 @@ final class FilterController extends Controller
     {
         Gate::authorize('write');
         $system = $this->loaded($system);
-        if (! FilterTest::query()->whereKey(strtoupper($id))->exists()) {
+        if (!FilterTest::query()->whereKey(strtoupper($id))->exists()) {
             $run = $runs->of($system, LatestWater::of($system));
-            FilterTest::query()->create([...$run, 'id' => strtoupper($id), 'tested_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+            FilterTest::query()->create([
+                ...$run,
+                'id' => strtoupper($id),
+                'tested_at' => Carbon::now(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ]);
         }
 
         return $this->show($request, $system);
@@ -70,13 +98,18 @@ final class FilterController extends Controller
     {
         Gate::authorize('write');
         $id = $request->input('test');
-        if ($id !== null && ! FilterTest::query()->where('system_id', $system->id)->whereKey($id)->exists()) {
+        if ($id !== null && !FilterTest::query()->where('system_id', $system->id)->whereKey($id)->exists()) {
             throw BadInput::at('test', 'There is no such measurement here.');
         }
         DB::transaction(static function () use ($system, $id): void {
-            FilterTest::query()->where('system_id', $system->id)->update(['in_use' => false]);
+            FilterTest::query()
+                ->where('system_id', $system->id)
+                ->update(['in_use' => false]);
             if ($id !== null) {
-                FilterTest::query()->where('system_id', $system->id)->whereKey($id)->update(['in_use' => true]);
+                FilterTest::query()
+                    ->where('system_id', $system->id)
+                    ->whereKey($id)
+                    ->update(['in_use' => true]);
             }
         });
 
@@ -86,9 +119,22 @@ final class FilterController extends Controller
     public function setback(Request $request, System $system, string $id): JsonResponse
     {
         Gate::authorize('write');
-        $values = (new TypedInputs([Input::choice('kind', 'What happened', Setback::KINDS), Input::number('lost_pct', 'Bacteria lost', '%', 0, 100)]))->read($request->all());
+        $values = (new TypedInputs([
+            Input::choice('kind', 'What happened', Setback::KINDS),
+            Input::number('lost_pct', 'Bacteria lost', '%', 0, 100),
+        ]))->read($request->all());
         $system->load('site');
-        Setback::query()->firstOrCreate(['id' => strtoupper($id)], [...$values, 'happened_on' => Day::read($request->all(), 'happened_on') ?? now($system->site->timezone)->toDateString(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        Setback::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                ...$values,
+                'happened_on' =>
+                    Day::read($request->all(), 'happened_on') ?? now($system->site->timezone)->toDateString(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
 
         return $this->show($request, $system);
     }
@@ -107,9 +153,17 @@ final class FilterController extends Controller
         Gate::authorize('write');
         $system->load('site');
         $stage = Stage::query()->where('system_id', $system->id)->findOrFail(strtoupper($id));
-        $values = (new TypedInputs([Input::number('seen_pct', 'Fouling as seen', '%', 0, 100)->optional()]))->read($request->all());
+        $values = (new TypedInputs([Input::number('seen_pct', 'Fouling as seen', '%', 0, 100)->optional()]))->read(
+            $request->all(),
+        );
         $today = now($system->site->timezone)->toDateString();
-        $stage->fill(isset($values['seen_pct']) ? ['fouling_pct' => $values['seen_pct'], 'fouling_seen_on' => $today] : ['cleaned_on' => $today, 'fouling_pct' => null, 'fouling_seen_on' => null])->save();
+        $stage
+            ->fill(
+                isset($values['seen_pct'])
+                    ? ['fouling_pct' => $values['seen_pct'], 'fouling_seen_on' => $today]
+                    : ['cleaned_on' => $today, 'fouling_pct' => null, 'fouling_seen_on' => null],
+            )
+            ->save();
 
         return $this->show($request, $system);
     }
@@ -126,7 +180,16 @@ final class FilterController extends Controller
                 // A stage it speaks of is gone; it is listed, with nothing worked out.
                 $capacity = null;
             }
-            $rows[] = ['id' => $kept->id, 'name' => $kept->name, 'changes' => (object) $kept->changes, 'load' => $capacity['load'] ?? null, 'capacity' => $capacity['capacity'] ?? null, 'grown' => $capacity['grown'] ?? null, 'settles' => $capacity['settles'] ?? [], 'room' => $capacity['room'] ?? null];
+            $rows[] = [
+                'id' => $kept->id,
+                'name' => $kept->name,
+                'changes' => (object) $kept->changes,
+                'load' => $capacity['load'] ?? null,
+                'capacity' => $capacity['capacity'] ?? null,
+                'grown' => $capacity['grown'] ?? null,
+                'settles' => $capacity['settles'] ?? [],
+                'room' => $capacity['room'] ?? null,
+            ];
         }
 
         return new JsonResponse($rows);
@@ -137,16 +200,32 @@ final class FilterController extends Controller
         Gate::authorize('write');
         /** @var array{name: string} $given */
         $given = $request->validate(
-            ['name' => ['required', 'string', 'max:60', Rule::unique('what_ifs', 'name')->where('system_id', $system->id)->ignore(strtoupper($id))]],
+            [
+                'name' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    Rule::unique('what_ifs', 'name')->where('system_id', $system->id)->ignore(strtoupper($id)),
+                ],
+            ],
             ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.'],
         );
-        $changes = array_filter($this->typed($request), static fn (string $text): bool => trim($text) !== '');
+        $changes = array_filter($this->typed($request), static fn(string $text): bool => trim($text) !== '');
         if ($changes === []) {
             throw BadInput::at('name', 'Change something first.');
         }
         $loaded = $this->loaded($system);
         $this->capacity->read($loaded, LatestWater::of($loaded), $changes);
-        WhatIf::query()->updateOrCreate(['id' => strtoupper($id)], ['name' => $given['name'], 'changes' => $changes, 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        WhatIf::query()->updateOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                'name' => $given['name'],
+                'changes' => $changes,
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
 
         return $this->whatIfs($system);
     }
@@ -167,6 +246,9 @@ final class FilterController extends Controller
     /** @return array<string, string> */
     private function typed(Request $request): array
     {
-        return array_map(static fn (mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '', $request->only([...CapacityController::CONDITIONS, ...CapacityWhatIf::KEYS]));
+        return array_map(
+            static fn(mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '',
+            $request->only([...CapacityController::CONDITIONS, ...CapacityWhatIf::KEYS]),
+        );
     }
 }

@@ -23,9 +23,7 @@ use Ironwort\Core\Calc\BadInput;
 /** The fish of a system: measuring them, moving them, losing them, feeding them. */
 final class FishController extends Controller
 {
-    public function __construct(private readonly FishReport $report, private readonly FishInputs $fish)
-    {
-    }
+    public function __construct(private readonly FishReport $report, private readonly FishInputs $fish) {}
 
     public function show(System $system): JsonResponse
     {
@@ -39,22 +37,45 @@ final class FishController extends Controller
     {
         $found = $this->group($system, $group);
         $measure = $this->fish->measure($system, $request->all());
-        FishMeasure::query()->firstOrCreate(['id' => strtoupper($id)], [...$measure, 'site_id' => $system->site_id, 'fish_group_id' => $found->id, 'user_id' => $this->person($request)->id]);
-        if (! FishMeasure::query()->where('fish_group_id', $found->id)->where('measured_on', '>', $measure['measured_on'])->exists()) {
+        FishMeasure::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                ...$measure,
+                'site_id' => $system->site_id,
+                'fish_group_id' => $found->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
+        if (
+            !FishMeasure::query()
+                ->where('fish_group_id', $found->id)
+                ->where('measured_on', '>', $measure['measured_on'])
+                ->exists()
+        ) {
             $found->fill($this->fish->sized($measure, $found->condition))->save();
         }
 
         return $this->show($system);
     }
 
-    public function leave(Request $request, System $system, string $group, string $kind, string $id, FishLeave $leave): JsonResponse
-    {
+    public function leave(
+        Request $request,
+        System $system,
+        string $group,
+        string $kind,
+        string $id,
+        FishLeave $leave,
+    ): JsonResponse {
         $found = $this->group($system, $group);
         $leaving = $this->fish->leaving($system, $request->all(), $found->count);
         $to = null;
         if ($kind === 'moved') {
             $slug = $request->input('to');
-            $to = System::query()->where('site_id', $system->site_id)->where('slug', is_string($slug) ? $slug : '')->first() ?? throw BadInput::at('to', 'Say where they go.');
+            $to =
+                System::query()
+                    ->where('site_id', $system->site_id)
+                    ->where('slug', is_string($slug) ? $slug : '')
+                    ->first() ?? throw BadInput::at('to', 'Say where they go.');
         }
         $leave->leave(strtoupper($id), $found, $kind, $leaving, $this->person($request), $to);
 
@@ -76,7 +97,16 @@ final class FishController extends Controller
     public function feed(Request $request, System $system, string $id, FeedInputs $feed): JsonResponse
     {
         Gate::authorize('write');
-        Feed::query()->firstOrCreate(['id' => strtoupper($id)], [...$feed->given($request->all()), 'fed_at' => Carbon::now(), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id]);
+        Feed::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                ...$feed->given($request->all()),
+                'fed_at' => Carbon::now(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
 
         return $this->show($system);
     }
@@ -84,7 +114,11 @@ final class FishController extends Controller
     public function withdrawFeed(System $system, string $id): JsonResponse
     {
         Gate::authorize('write');
-        Feed::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->whereNull('withdrawn_at')->update(['withdrawn_at' => now()]);
+        Feed::query()
+            ->where('system_id', $system->id)
+            ->whereKey(strtoupper($id))
+            ->whereNull('withdrawn_at')
+            ->update(['withdrawn_at' => now()]);
 
         return $this->show($system);
     }

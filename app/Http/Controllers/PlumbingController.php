@@ -19,9 +19,7 @@ use Ironwort\Core\Calc\BadInput;
 /** The flows of a system as built, and taking them over into its capacity. */
 final class PlumbingController extends Controller
 {
-    public function __construct(private readonly PlumbingReport $report)
-    {
-    }
+    public function __construct(private readonly PlumbingReport $report) {}
 
     public function show(System $system): JsonResponse
     {
@@ -43,10 +41,13 @@ final class PlumbingController extends Controller
     {
         Gate::authorize('write');
         /** @var array{shut: bool} $given */
-        $given = $request->validate(['shut' => ['required', 'boolean']], ['shut.required' => 'Say whether it is shut off.']);
+        $given = $request->validate(
+            ['shut' => ['required', 'boolean']],
+            ['shut.required' => 'Say whether it is shut off.'],
+        );
         $system->load(['site', 'vessels', 'lines']);
         $vessel = $system->vessels->firstWhere('id', strtoupper($id));
-        if (! $vessel instanceof Vessel) {
+        if (!($vessel instanceof Vessel)) {
             throw BadInput::at('id', 'There is no such vessel here.');
         }
         if ($given['shut']) {

@@ -39,14 +39,19 @@ final class SessionController extends Controller
             ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
             ['email.required' => 'Type your e-mail address.', 'password.required' => 'Type your password.'],
         );
-        $throttle = 'sign-in:'.sha1(Str::lower($given['email']).'|'.$request->ip());
+        $throttle = 'sign-in:' . sha1(Str::lower($given['email']) . '|' . $request->ip());
         if (RateLimiter::tooManyAttempts($throttle, self::TRIES_A_MINUTE)) {
             $wait = RateLimiter::availableIn($throttle);
-            throw ValidationException::withMessages(['password' => "Too many tries. Wait {$wait} seconds and try again."])->status(429);
+            throw ValidationException::withMessages([
+                'password' => "Too many tries. Wait {$wait} seconds and try again.",
+            ])->status(429);
         }
         $email = Str::lower(trim($given['email']));
-        $signedIn = Auth::attempt([static fn ($query) => $query->whereRaw('lower(email) = ?', [$email]), 'password' => $given['password']]);
-        if (! $signedIn) {
+        $signedIn = Auth::attempt([
+            static fn($query) => $query->whereRaw('lower(email) = ?', [$email]),
+            'password' => $given['password'],
+        ]);
+        if (!$signedIn) {
             RateLimiter::hit($throttle, 60);
             throw ValidationException::withMessages(['password' => 'This address and password do not go together.']);
         }

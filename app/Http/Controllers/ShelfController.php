@@ -23,9 +23,7 @@ use Ironwort\Core\Measure\UnreadableNumber;
 /** What readings are taken with: kits; and all else that stands on the shelf, read together. */
 final class ShelfController extends Controller
 {
-    public function __construct(private readonly ShelfReport $shelf)
-    {
-    }
+    public function __construct(private readonly ShelfReport $shelf) {}
 
     public function show(Request $request): JsonResponse
     {
@@ -38,27 +36,61 @@ final class ShelfController extends Controller
         $site = $this->person($request)->site;
         /** @var array{name: string, kind: string, parameter: string} $given */
         $given = $request->validate(
-            ['name' => ['required', 'string', 'max:60'], 'kind' => ['required', Rule::in(Kit::KINDS)], 'parameter' => ['required', Rule::in(array_map(static fn (Parameter $p): string => $p->value, Parameter::measured()))]],
-            ['name.required' => 'Give it a name.', 'kind.required' => 'Say what kind of kit it is.', 'parameter.required' => 'Say what it tests.'],
+            [
+                'name' => ['required', 'string', 'max:60'],
+                'kind' => ['required', Rule::in(Kit::KINDS)],
+                'parameter' => [
+                    'required',
+                    Rule::in(array_map(static fn(Parameter $p): string => $p->value, Parameter::measured())),
+                ],
+            ],
+            [
+                'name.required' => 'Give it a name.',
+                'kind.required' => 'Say what kind of kit it is.',
+                'parameter.required' => 'Say what it tests.',
+            ],
         );
-        $values = (new TypedInputs([Input::number('resolution', 'Reads to', null, 1e-4, 1000)->optional(), Input::number('range_from', 'Reads from', null, -1000, 1e6)->optional(), Input::number('range_to', 'up to', null, -1000, 1e6)->optional(), Input::number('tests_left', 'Tests left', null, 0, 100000)->optional()]))->read($request->all());
+        $values = (new TypedInputs([
+            Input::number('resolution', 'Reads to', null, 1e-4, 1000)->optional(),
+            Input::number('range_from', 'Reads from', null, -1000, 1e6)->optional(),
+            Input::number('range_to', 'up to', null, -1000, 1e6)->optional(),
+            Input::number('tests_left', 'Tests left', null, 0, 100000)->optional(),
+        ]))->read($request->all());
         $unit = $request->input('unit');
         $parameter = Parameter::from($given['parameter']);
-        if ($unit !== null && $unit !== '' && ! in_array($unit, array_map(static fn ($u): string => $u->value, $parameter->units()), true)) {
+        if (
+            $unit !== null &&
+            $unit !== '' &&
+            !in_array($unit, array_map(static fn($u): string => $u->value, $parameter->units()), true)
+        ) {
             throw BadInput::at('unit', "{$parameter->name()} is not read in that.");
         }
         if (isset($values['range_from'], $values['range_to']) && $values['range_from'] >= $values['range_to']) {
             throw BadInput::at('range_to', 'It reads up to more than it reads from.');
         }
         $columns = [
-            ...$given, 'site_id' => $site->id, 'unit' => $unit === '' || $unit === null ? ($parameter->units()[0] ?? null)?->value : $unit, 'steps' => self::steps($request->input('steps')), 'resolution' => $values['resolution'] ?? null, 'range_from' => $values['range_from'] ?? null, 'range_to' => $values['range_to'] ?? null,
-            'tests_left' => isset($values['tests_left']) && is_numeric($values['tests_left']) ? (int) $values['tests_left'] : null, 'expires_on' => Day::coming($request->all(), 'expires_on'), 'in_use' => Yes::said($request->input('in_use', 'yes')),
+            ...$given,
+            'site_id' => $site->id,
+            'unit' => $unit === '' || $unit === null ? ($parameter->units()[0] ?? null)?->value : $unit,
+            'steps' => self::steps($request->input('steps')),
+            'resolution' => $values['resolution'] ?? null,
+            'range_from' => $values['range_from'] ?? null,
+            'range_to' => $values['range_to'] ?? null,
+            'tests_left' =>
+                isset($values['tests_left']) && is_numeric($values['tests_left']) ? (int) $values['tests_left'] : null,
+            'expires_on' => Day::coming($request->all(), 'expires_on'),
+            'in_use' => Yes::said($request->input('in_use', 'yes')),
         ];
         DB::transaction(static function () use ($columns, $id, $site): void {
             if ($columns['in_use']) {
-                Kit::query()->where('site_id', $site->id)->where('parameter', $columns['parameter'])->where('id', '<>', strtoupper($id))->update(['in_use' => false]);
+                Kit::query()
+                    ->where('site_id', $site->id)
+                    ->where('parameter', $columns['parameter'])
+                    ->where('id', '<>', strtoupper($id))
+                    ->update(['in_use' => false]);
             }
-            $kit = Kit::query()->where('site_id', $site->id)->find(strtoupper($id)) ?? new Kit(['id' => strtoupper($id)]);
+            $kit =
+                Kit::query()->where('site_id', $site->id)->find(strtoupper($id)) ?? new Kit(['id' => strtoupper($id)]);
             $kit->fill($columns)->save();
         });
 

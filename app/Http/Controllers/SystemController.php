@@ -38,30 +38,60 @@ final class SystemController extends Controller
     /** Addresses that belong to pages of the site. */
     private const TAKEN = ['new', 'round', 'shelf', 'api', 'build'];
 
-    public function __construct(private readonly WaterMeaning $meaning, private readonly TestsDue $tests)
-    {
-    }
+    public function __construct(private readonly WaterMeaning $meaning, private readonly TestsDue $tests) {}
 
     public function index(Request $request): JsonResponse
     {
-        $systems = System::ofSite($this->person($request)->site)->with(['site', 'ownLimits', 'schools', 'testPlans'])->get();
+        $systems = System::ofSite($this->person($request)->site)
+            ->with(['site', 'ownLimits', 'schools', 'testPlans'])
+            ->get();
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);
 
-        return new JsonResponse($systems->map(function (System $system) use ($water, $seen): array {
-            $meaning = $this->meaning->of($system, $water[$system->id]);
+        return new JsonResponse(
+            $systems
+                ->map(function (System $system) use ($water, $seen): array {
+                    $meaning = $this->meaning->of($system, $water[$system->id]);
 
-            return [
-                'slug' => $system->slug, 'name' => $system->name, 'kind' => $system->kind, 'life_stage' => $system->life_stage,
-                'state' => $system->asleep_since === null ? $meaning['state'] : null, 'worst' => $system->asleep_since === null ? $meaning['worst'] : null,
-                'asleep' => $system->asleep_since !== null,
-                'due' => array_values(array_map(static fn (array $test): array => ['name' => $test['name'], 'stands' => $test['stands']], array_filter($system->asleep_since === null ? $this->tests->of($system, $water[$system->id], $meaning['state'], $seen[$system->id])['tests'] : [], static fn (array $test): bool => $test['stands'] !== 'done'))),
-            ];
-        })->values());
+                    return [
+                        'slug' => $system->slug,
+                        'name' => $system->name,
+                        'kind' => $system->kind,
+                        'life_stage' => $system->life_stage,
+                        'state' => $system->asleep_since === null ? $meaning['state'] : null,
+                        'worst' => $system->asleep_since === null ? $meaning['worst'] : null,
+                        'asleep' => $system->asleep_since !== null,
+                        'due' => array_values(
+                            array_map(
+                                static fn(array $test): array => ['name' => $test['name'], 'stands' => $test['stands']],
+                                array_filter(
+                                    $system->asleep_since === null
+                                        ? $this->tests->of(
+                                            $system,
+                                            $water[$system->id],
+                                            $meaning['state'],
+                                            $seen[$system->id],
+                                        )['tests']
+                                        : [],
+                                    static fn(array $test): bool => $test['stands'] !== 'done',
+                                ),
+                            ),
+                        ),
+                    ];
+                })
+                ->values(),
+        );
     }
 
-    public function show(System $system, SystemReport $report, VolumeReport $volumes, CutOff $cutOff, CapacityReport $capacity, LimitTable $limits, AdviceReport $advice): JsonResponse
-    {
+    public function show(
+        System $system,
+        SystemReport $report,
+        VolumeReport $volumes,
+        CutOff $cutOff,
+        CapacityReport $capacity,
+        LimitTable $limits,
+        AdviceReport $advice,
+    ): JsonResponse {
         $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs']);
         $water = LatestWater::of($system);
         /** @var Collection<int, Visit> $visits */
@@ -74,18 +104,30 @@ final class SystemController extends Controller
             'life_stage' => $system->life_stage,
             'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
             'life_stage_name' => $limits->stages[$system->life_stage],
-            'water' => $meaning = $this->meaning->of($system, $water),
+            'water' => ($meaning = $this->meaning->of($system, $water)),
             'advice' => $advice->of($system),
-            'schedule' => $this->tests->of($system, $water, $meaning['state'], $this->tests->seenOf(collect([$system]))[$system->id]),
+            'schedule' => $this->tests->of(
+                $system,
+                $water,
+                $meaning['state'],
+                $this->tests->seenOf(collect([$system]))[$system->id],
+            ),
             'volume' => $volumes->inUse($system)->toArray(),
             'bodies' => $cutOff->bodies($system),
             'shut_off' => $cutOff->times($system, $water),
             'biomass' => $report->biomass($system)->toArray(),
-            'fish_count' => $system->fish->sum(static fn (FishGroup $group): int => $group->count),
+            'fish_count' => $system->fish->sum(static fn(FishGroup $group): int => $group->count),
             'capacity' => $capacity->of($system, $water),
             'build' => BuildResource::of($system),
             'visits' => array_map(VisitResource::of(...), $visits->all()),
-            'spots' => Visit::query()->where('system_id', $system->id)->whereNotNull('spot')->distinct()->orderBy('spot')->limit(20)->pluck('spot')->all(),
+            'spots' => Visit::query()
+                ->where('system_id', $system->id)
+                ->whereNotNull('spot')
+                ->distinct()
+                ->orderBy('spot')
+                ->limit(20)
+                ->pluck('spot')
+                ->all(),
         ]);
     }
 
@@ -94,20 +136,33 @@ final class SystemController extends Controller
         Gate::authorize('write');
         $person = $this->person($request);
         /** @var array{name: string, kind: string, life_stage: string, template?: ?string} $given */
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:60', Rule::unique('systems', 'name')->where('site_id', $person->site_id)],
-            'kind' => ['required', Rule::in(System::KINDS)],
-            'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
-            'template' => ['nullable', Rule::in(array_keys(BuildTemplates::names()))],
-        ], [
-            'name.required' => 'Give the system a name.',
-            'name.unique' => 'There is a system of this name already.',
-            'kind.required' => 'Say what it is for.',
-            'life_stage.required' => 'Say whose limits hold here.',
-        ]);
+        $given = $request->validate(
+            [
+                'name' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    Rule::unique('systems', 'name')->where('site_id', $person->site_id),
+                ],
+                'kind' => ['required', Rule::in(System::KINDS)],
+                'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
+                'template' => ['nullable', Rule::in(array_keys(BuildTemplates::names()))],
+            ],
+            [
+                'name.required' => 'Give the system a name.',
+                'name.unique' => 'There is a system of this name already.',
+                'kind.required' => 'Say what it is for.',
+                'life_stage.required' => 'Say whose limits hold here.',
+            ],
+        );
         $template = $given['template'] ?? '';
         unset($given['template']);
-        $system = new System([...$given, 'site_id' => $person->site_id, 'slug' => $this->slug($person->site_id, $given['name']), 'position' => 1000]);
+        $system = new System([
+            ...$given,
+            'site_id' => $person->site_id,
+            'slug' => $this->slug($person->site_id, $given['name']),
+            'position' => 1000,
+        ]);
         DB::transaction(static function () use ($system, $template, $build): void {
             $system->save();
             $build->lay($system, BuildTemplates::plan($template));
@@ -121,8 +176,11 @@ final class SystemController extends Controller
     {
         Gate::authorize('write');
         /** @var array{asleep: bool} $given */
-        $given = $request->validate(['asleep' => ['required', 'boolean']], ['asleep.required' => 'Say whether it sleeps.']);
-        $system->asleep_since = $given['asleep'] ? ($system->asleep_since ?? Carbon::now()) : null;
+        $given = $request->validate(
+            ['asleep' => ['required', 'boolean']],
+            ['asleep.required' => 'Say whether it sleeps.'],
+        );
+        $system->asleep_since = $given['asleep'] ? $system->asleep_since ?? Carbon::now() : null;
         $system->save();
 
         return new JsonResponse(['asleep' => $system->asleep_since !== null]);
@@ -133,7 +191,12 @@ final class SystemController extends Controller
     {
         $base = Str::slug(mb_substr($name, 0, 50)) ?: 'system';
         $slug = $base;
-        for ($n = 2; in_array($slug, self::TAKEN, true) || System::query()->where('site_id', $siteId)->where('slug', $slug)->exists(); $n++) {
+        for (
+            $n = 2;
+            in_array($slug, self::TAKEN, true) ||
+            System::query()->where('site_id', $siteId)->where('slug', $slug)->exists();
+            $n++
+        ) {
             $slug = "{$base}-{$n}";
         }
 

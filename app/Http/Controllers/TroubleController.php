@@ -19,11 +19,14 @@ final class TroubleController extends Controller
     {
         $words = $request->query('seen');
         $seen = array_map(
-            static fn (string $word): Seen => Seen::tryFrom($word) ?? throw BadInput::at('seen', 'This is not among what can be picked.'),
+            static fn(string $word): Seen => Seen::tryFrom($word) ??
+                throw BadInput::at('seen', 'This is not among what can be picked.'),
             is_string($words) && trim($words) !== '' ? explode(',', trim($words)) : [],
         );
         $system->load(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs', 'ownLimits', 'schools']);
 
-        return new JsonResponse($report->of($system, LatestWater::of($system), array_values(array_unique($seen, SORT_REGULAR))));
+        return new JsonResponse(
+            $report->of($system, LatestWater::of($system), array_values(array_unique($seen, SORT_REGULAR))),
+        );
     }
 }

@@ -61,7 +61,17 @@ final class VisitController extends Controller
         if ($typed->errors !== []) {
             throw new BadInput($typed->errors);
         }
-        $visit = $book->book($request->id(), $system, $this->person($request), $request->takenAt($system->site->timezone), $typed->readings, $typed->rows, Inside::vessel($system, $request->input('vessel_id')), $this->corrected($request, $system), $request->spot());
+        $visit = $book->book(
+            $request->id(),
+            $system,
+            $this->person($request),
+            $request->takenAt($system->site->timezone),
+            $typed->readings,
+            $typed->rows,
+            Inside::vessel($system, $request->input('vessel_id')),
+            $this->corrected($request, $system),
+            $request->spot(),
+        );
         $visit->load(['readings', 'user', 'vessel']);
 
         return new JsonResponse(VisitResource::of($visit), $visit->wasRecentlyCreated ? 201 : 200);

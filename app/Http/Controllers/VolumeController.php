@@ -20,9 +20,7 @@ use Ironwort\Core\Calc\Registry;
 /** The volume of a system by meter and by salt beside its geometry, and choosing between them. */
 final class VolumeController extends Controller
 {
-    public function __construct(private readonly VolumeReport $report)
-    {
-    }
+    public function __construct(private readonly VolumeReport $report) {}
 
     public function show(System $system): JsonResponse
     {
@@ -33,7 +31,10 @@ final class VolumeController extends Controller
     {
         Gate::authorize('write');
         /** @var array{method: string} $given */
-        $given = $request->validate(['method' => ['required', Rule::in(array_keys(VolumeMeasure::CALCULATORS))]], ['method.required' => 'Say how it was measured.']);
+        $given = $request->validate(
+            ['method' => ['required', Rule::in(array_keys(VolumeMeasure::CALCULATORS))]],
+            ['method.required' => 'Say how it was measured.'],
+        );
         $calculator = VolumeMeasure::CALCULATORS[$given['method']];
         $input = (new TypedInputs($registry->named($calculator)->inputs()))->read($request->except(['method']));
         $result = $registry->run($calculator, $input);
@@ -41,10 +42,19 @@ final class VolumeController extends Controller
         if (VolumeMeasure::query()->whereKey($id)->where('system_id', '!=', $system->id)->exists()) {
             throw BadInput::at('id', 'This key belongs to another system.');
         }
-        VolumeMeasure::query()->firstOrCreate(['id' => $id], [
-            'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id, 'method' => $given['method'], 'input' => $input,
-            'volume_l' => $result->number('volume_l'), 'low_l' => $result->number('low_l'), 'high_l' => $result->number('high_l'),
-        ]);
+        VolumeMeasure::query()->firstOrCreate(
+            ['id' => $id],
+            [
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+                'method' => $given['method'],
+                'input' => $input,
+                'volume_l' => $result->number('volume_l'),
+                'low_l' => $result->number('low_l'),
+                'high_l' => $result->number('high_l'),
+            ],
+        );
 
         return $this->answer($system);
     }
@@ -54,13 +64,28 @@ final class VolumeController extends Controller
     {
         Gate::authorize('write');
         /** @var array{measure?: ?string} $given */
-        $given = $request->validate(['measure' => ['nullable', 'string', Rule::exists('volume_measures', 'id')->where('system_id', $system->id)]], ['measure.exists' => 'There is no such measurement here.']);
+        $given = $request->validate(
+            [
+                'measure' => [
+                    'nullable',
+                    'string',
+                    Rule::exists('volume_measures', 'id')->where('system_id', $system->id),
+                ],
+            ],
+            ['measure.exists' => 'There is no such measurement here.'],
+        );
         $measure = isset($given['measure']) ? VolumeMeasure::query()->find($given['measure']) : null;
         $volume = $measure === null ? $systems->volume($system->load(['vessels']))->value : $measure->volume_l;
         if ($volume <= 0) {
             throw BadInput::at('measure', 'There is no vessel yet to take the geometry of.');
         }
-        VolumeChoice::query()->create(['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id, 'measure_id' => $measure?->id, 'volume_l' => $volume]);
+        VolumeChoice::query()->create([
+            'site_id' => $system->site_id,
+            'system_id' => $system->id,
+            'user_id' => $this->person($request)->id,
+            'measure_id' => $measure?->id,
+            'volume_l' => $volume,
+        ]);
 
         return $this->answer($system);
     }

@@ -32,23 +32,38 @@ use Ironwort\Core\Calc\Input;
 /** Water to be changed, water that runs in, and water that was changed. */
 final class WaterController extends Controller
 {
-    public function __construct(private readonly WaterReport $report, private readonly VolumeReport $volumes)
-    {
-    }
+    public function __construct(private readonly WaterReport $report, private readonly VolumeReport $volumes) {}
 
     public function show(Request $request, System $system): JsonResponse
     {
-        return new JsonResponse($this->report->of($this->loaded($system), LatestWater::of($system), is_array($request->query('typed')) ? $request->query('typed') : (array) $request->query()));
+        return new JsonResponse(
+            $this->report->of(
+                $this->loaded($system),
+                LatestWater::of($system),
+                is_array($request->query('typed')) ? $request->query('typed') : (array) $request->query(),
+            ),
+        );
     }
 
-    /** Books a change or a top-up by litres, share, level or meter; with the pump off it stays open until flow is seen. */
-    public function book(Request $request, System $system, string $id, BookChange $changes, Amount $amount, PumpOffTime $pumpOff, PutBack $putBack, ExpectedWater $expected): JsonResponse
-    {
+    /**
+     * Books a change or a top-up by litres, share, level or meter; with the pump off it stays open until flow is
+     * seen.
+     */
+    public function book(
+        Request $request,
+        System $system,
+        string $id,
+        BookChange $changes,
+        Amount $amount,
+        PumpOffTime $pumpOff,
+        PutBack $putBack,
+        ExpectedWater $expected,
+    ): JsonResponse {
         Gate::authorize('write');
         $system = $this->loaded($system);
         $typed = new TypedFields($request->all());
         $kind = $request->input('kind') === 'topup' ? 'topup' : 'batch';
-        if (! in_array($request->input('kind'), WaterChange::KINDS, true)) {
+        if (!in_array($request->input('kind'), WaterChange::KINDS, true)) {
             $typed->refuse('kind', 'Say whether it was a change or a top-up.');
         }
         $body = $changes->body($system, $typed->text('body'));
@@ -57,7 +72,10 @@ final class WaterController extends Controller
             $typed->refuse('change_l', 'Say how much.');
         }
         $source = $typed->text('water');
-        if ($source !== null && ! WaterSource::query()->where('site_id', $system->site_id)->whereKey($source)->exists()) {
+        if (
+            $source !== null &&
+            !WaterSource::query()->where('site_id', $system->site_id)->whereKey($source)->exists()
+        ) {
             $typed->refuse('water', 'There is no such water.');
         }
         $water = LatestWater::of($system);
@@ -66,14 +84,37 @@ final class WaterController extends Controller
             $typed->refuse('water', (string) $waters->scalds());
         }
         $off = Yes::said($request->input('pump_off')) && $kind === 'batch';
-        $planned = $off ? $typed->number(Input::number('planned_min', 'Minutes the pump is off', 'min', 1, 1440)) : null;
+        $planned = $off
+            ? $typed->number(Input::number('planned_min', 'Minutes the pump is off', 'min', 1, 1440))
+            : null;
         if ($off && $planned === null) {
             $typed->refuse('planned_min', 'For how many minutes is the pump to be off?');
         }
         $typed->throwIfAny();
         $bound = $off ? $pumpOff->of($system, $water, (float) $litres) : null;
-        $items = $kind === 'batch' && $source !== null ? array_map(static fn (array $item): array => ['what' => $item['what'], 'name' => $item['name'], 'text' => $item['text'], 'done' => false, 'good' => $item['good'], 'amount' => $item['figure']['value'], 'unit' => $item['figure']['unit']], $putBack->of($system, $waters, (float) $litres)) : [];
-        $changes->book($id, $system, $this->person($request), Carbon::now(), $kind, (float) $litres, $body, ['water_id' => $source, 'pump_off' => $off, 'planned_min' => $planned, 'danger_min' => $bound?->minutes, 'danger_by' => $bound?->decides, 'put_back' => $items]);
+        $items =
+            $kind === 'batch' && $source !== null
+                ? array_map(
+                    static fn(array $item): array => [
+                        'what' => $item['what'],
+                        'name' => $item['name'],
+                        'text' => $item['text'],
+                        'done' => false,
+                        'good' => $item['good'],
+                        'amount' => $item['figure']['value'],
+                        'unit' => $item['figure']['unit'],
+                    ],
+                    $putBack->of($system, $waters, (float) $litres),
+                )
+                : [];
+        $changes->book($id, $system, $this->person($request), Carbon::now(), $kind, (float) $litres, $body, [
+            'water_id' => $source,
+            'pump_off' => $off,
+            'planned_min' => $planned,
+            'danger_min' => $bound?->minutes,
+            'danger_by' => $bound?->decides,
+            'put_back' => $items,
+        ]);
 
         return $this->show($request, $system);
     }
@@ -82,7 +123,12 @@ final class WaterController extends Controller
     public function flow(Request $request, System $system, string $id): JsonResponse
     {
         Gate::authorize('write');
-        WaterChange::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->where('pump_off', true)->whereNull('flow_seen_at')->update(['flow_seen_at' => now(), 'flow_seen_by' => $this->person($request)->id]);
+        WaterChange::query()
+            ->where('system_id', $system->id)
+            ->whereKey(strtoupper($id))
+            ->where('pump_off', true)
+            ->whereNull('flow_seen_at')
+            ->update(['flow_seen_at' => now(), 'flow_seen_by' => $this->person($request)->id]);
 
         return $this->show($request, $system);
     }
@@ -94,11 +140,14 @@ final class WaterController extends Controller
         DB::transaction(static function () use ($system, $id, $what): void {
             $change = self::find($system, $id, lock: true);
             foreach ($change->put_back as $item) {
-                if ($item['what'] === $what && ! $item['done'] && isset($item['good'], $item['amount'], $item['unit'])) {
+                if ($item['what'] === $what && !$item['done'] && isset($item['good'], $item['amount'], $item['unit'])) {
                     TakeFromShelf::off($system->site_id, $item['good'], (float) $item['amount'], $item['unit']);
                 }
             }
-            $change->put_back = array_map(static fn (array $item): array => $item['what'] === $what ? [...$item, 'done' => true] : $item, $change->put_back);
+            $change->put_back = array_map(
+                static fn(array $item): array => $item['what'] === $what ? [...$item, 'done' => true] : $item,
+                $change->put_back,
+            );
             $change->save();
         });
 
@@ -130,17 +179,30 @@ final class WaterController extends Controller
             $typed->refuse('pct_per_week', 'Say how much trickles in.');
         }
         $source = $typed->text('water');
-        if ($source !== null && ! WaterSource::query()->where('site_id', $system->site_id)->whereKey($source)->exists()) {
+        if (
+            $source !== null &&
+            !WaterSource::query()->where('site_id', $system->site_id)->whereKey($source)->exists()
+        ) {
             $typed->refuse('water', 'There is no such water.');
         }
         $typed->throwIfAny();
-        $flow = $given['flow_l_h'] ?? ($given['pct_per_week'] ?? 0.0) / 100 * $volume / 168;
+        $flow = $given['flow_l_h'] ?? ((($given['pct_per_week'] ?? 0.0) / 100) * $volume) / 168;
         DB::transaction(function () use ($request, $system, $id, $flow, $source): void {
             if (Trickle::query()->whereKey(strtoupper($id))->exists()) {
                 return;
             }
-            Trickle::running($system)?->fill(['ended_at' => Carbon::now()])->save();
-            Trickle::query()->create(['id' => strtoupper($id), 'site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $this->person($request)->id, 'water_id' => $source, 'flow_l_h' => $flow, 'started_at' => Carbon::now()]);
+            Trickle::running($system)
+                ?->fill(['ended_at' => Carbon::now()])
+                ->save();
+            Trickle::query()->create([
+                'id' => strtoupper($id),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+                'water_id' => $source,
+                'flow_l_h' => $flow,
+                'started_at' => Carbon::now(),
+            ]);
         });
 
         return $this->show($request, $system);

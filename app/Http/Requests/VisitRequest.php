@@ -72,12 +72,12 @@ final class VisitRequest extends FormRequest
     {
         $rows = [];
         foreach ((array) $request->input('readings', []) as $parameter => $row) {
-            if (! is_array($row)) {
+            if (!is_array($row)) {
                 throw BadInput::at("readings.{$parameter}", 'A reading has what was typed and a unit.');
             }
             $typed = $row['typed'] ?? null;
             $unit = $row['unit'] ?? null;
-            if (($typed !== null && ! is_string($typed)) || ($unit !== null && ! is_string($unit))) {
+            if (($typed !== null && !is_string($typed)) || ($unit !== null && !is_string($unit))) {
                 throw BadInput::at("readings.{$parameter}", 'A reading is given as the text that was typed.');
             }
             if ($typed !== null && mb_strlen($typed) > 20) {

@@ -22,13 +22,20 @@ final readonly class VisitResource
             'by' => $visit->user?->name,
             'bay' => $visit->vessel?->name,
             'spot' => $visit->spot,
-            'readings' => $visit->readings->map(static fn (Reading $reading): array => [
-                'parameter' => $reading->parameter->value,
-                'name' => $reading->parameter->name(),
-                'typed' => $reading->typed,
-                'unit' => $reading->unit === null ? $reading->parameter->symbol() : Unit::from($reading->unit)->symbol(),
-                'value' => $reading->value,
-            ])->values(),
+            'readings' => $visit->readings
+                ->map(
+                    static fn(Reading $reading): array => [
+                        'parameter' => $reading->parameter->value,
+                        'name' => $reading->parameter->name(),
+                        'typed' => $reading->typed,
+                        'unit' =>
+                            $reading->unit === null
+                                ? $reading->parameter->symbol()
+                                : Unit::from($reading->unit)->symbol(),
+                        'value' => $reading->value,
+                    ],
+                )
+                ->values(),
         ];
     }
 }

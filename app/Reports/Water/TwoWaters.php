@@ -30,19 +30,35 @@ final readonly class TwoWaters
      * @param  list<Origin>  $origins
      * @param  array<string, array<string, mixed>>  $rows  as the page shows them
      */
-    private function __construct(public Collection $sources, public ?WaterSource $source, public float $volume, public array $now, public array $new, public array $origins, public array $rows)
-    {
-    }
+    private function __construct(
+        public Collection $sources,
+        public ?WaterSource $source,
+        public float $volume,
+        public array $now,
+        public array $new,
+        public array $origins,
+        public array $rows,
+    ) {}
 
-    public static function of(System $system, LatestWater $water, ExpectedWater $expected, Body $body, ?string $asked): self
-    {
+    public static function of(
+        System $system,
+        LatestWater $water,
+        ExpectedWater $expected,
+        Body $body,
+        ?string $asked,
+    ): self {
         /** @var Collection<int, WaterSource> $sources */
-        $sources = WaterSource::query()->with('tests')->where('site_id', $system->site_id)->orderBy('position')->orderBy('name')->get();
+        $sources = WaterSource::query()
+            ->with('tests')
+            ->where('site_id', $system->site_id)
+            ->orderBy('position')
+            ->orderBy('name')
+            ->get();
         $source = $sources->firstWhere('id', $asked ?? $system->water_id) ?? $sources->first();
         $volume = $body->volumeL;
         $reckoned = $expected->now($system, $water);
         $now = $new = $rows = [];
-        $origins = [new Origin('volume_l', 'Volume', Say::number($volume).' L', 'build', 'as doses use it')];
+        $origins = [new Origin('volume_l', 'Volume', Say::number($volume) . ' L', 'build', 'as doses use it')];
         foreach (WaterMix::KEYS as $key) {
             $parameter = Parameter::from($key);
             $entry = $water->get($parameter);
@@ -50,16 +66,36 @@ final readonly class TwoWaters
             $tested = $source?->reading($key);
             $assumed = $source !== null && $tested === null && in_array($parameter, self::USUALLY_NONE, true);
             [$fresh, $said] = $assumed ? [0.0, '; none assumed in the new water'] : [$tested, ''];
-            $from = $entry === null ? '' : (isset($reckoned[$key]) ? 'reckoned from the reading '.Age::of($entry->taken_at).' and what was changed since' : 'measured '.Age::of($entry->taken_at));
+            $from =
+                $entry === null
+                    ? ''
+                    : (isset($reckoned[$key])
+                        ? 'reckoned from the reading ' . Age::of($entry->taken_at) . ' and what was changed since'
+                        : 'measured ' . Age::of($entry->taken_at));
             if ($entry !== null && $value !== null && $fresh !== null) {
                 [$now[$key], $new[$key]] = [$value, $fresh];
-                $origins[] = new Origin($key, $parameter->name(), self::say($parameter, $value).' to '.self::say($parameter, $fresh), isset($reckoned[$key]) ? 'computed' : 'measured', $from.$said);
+                $origins[] = new Origin(
+                    $key,
+                    $parameter->name(),
+                    self::say($parameter, $value) . ' to ' . self::say($parameter, $fresh),
+                    isset($reckoned[$key]) ? 'computed' : 'measured',
+                    $from . $said,
+                );
             }
             if ($entry !== null || $tested !== null) {
-                $rows[$key] = ['parameter' => $key, 'name' => $parameter->name(), 'unit' => $parameter->symbol(), 'now' => $value === null ? null : self::number($parameter, $value), 'age' => $entry === null ? null : (isset($reckoned[$key]) ? 'reckoned' : Age::of($entry->taken_at)), 'new' => $fresh === null ? null : self::number($parameter, $fresh), 'assumed' => $assumed, 'after' => null];
+                $rows[$key] = [
+                    'parameter' => $key,
+                    'name' => $parameter->name(),
+                    'unit' => $parameter->symbol(),
+                    'now' => $value === null ? null : self::number($parameter, $value),
+                    'age' => $entry === null ? null : (isset($reckoned[$key]) ? 'reckoned' : Age::of($entry->taken_at)),
+                    'new' => $fresh === null ? null : self::number($parameter, $fresh),
+                    'assumed' => $assumed,
+                    'after' => null,
+                ];
             }
         }
-        if (! isset($now['alkalinity_mg_l'], $now['temp_c'])) {
+        if (!isset($now['alkalinity_mg_l'], $now['temp_c'])) {
             unset($now['ph'], $new['ph']);
         }
 
@@ -86,10 +122,17 @@ final readonly class TwoWaters
     {
         $hotter = ($this->new['temp_c'] ?? 0.0) - ($this->now['temp_c'] ?? INF);
 
-        return $hotter >= NewWater::SCALDS_C ? 'This water is '.Say::number($hotter, 2).' °C hotter than the system: cool it first, or test it again.' : null;
+        return $hotter >= NewWater::SCALDS_C
+            ? 'This water is ' .
+                    Say::number($hotter, 2) .
+                    ' °C hotter than the system: cool it first, or test it again.'
+            : null;
     }
 
-    /** @return array{volume_l: float, now: array<string, float>, source: array<string, float>} input of the `exchange` calculators */
+    /**
+     * @return array{volume_l: float, now: array<string, float>, source: array<string, float>} input of the `exchange`
+     *     calculators
+     */
     public function input(): array
     {
         return ['volume_l' => max(1.0, $this->volume), 'now' => $this->now, 'source' => $this->new];
@@ -102,12 +145,15 @@ final readonly class TwoWaters
 
     public static function say(Parameter $parameter, float $value): string
     {
-        return trim(self::number($parameter, $value).' '.$parameter->symbol());
+        return trim(self::number($parameter, $value) . ' ' . $parameter->symbol());
     }
 
     /** @return array<string, float> */
     public static function mix(mixed $figures): array
     {
-        return array_map(static fn (mixed $value): float => is_numeric($value) ? (float) $value : 0.0, is_array($figures) ? $figures : []);
+        return array_map(
+            static fn(mixed $value): float => is_numeric($value) ? (float) $value : 0.0,
+            is_array($figures) ? $figures : [],
+        );
     }
 }

@@ -15,9 +15,7 @@ final class TypedFields
     public array $errors = [];
 
     /** @param  array<array-key, mixed>  $typed */
-    public function __construct(private readonly array $typed)
-    {
-    }
+    public function __construct(private readonly array $typed) {}
 
     /**
      * @param  list<Input>  $fields

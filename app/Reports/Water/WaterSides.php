@@ -20,30 +20,63 @@ use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Say;
 
-/** What stands beside a change: the schools over sixty days, the least a school asks for, where waste water goes, a first fill. */
+/**
+ * What stands beside a change: the schools over sixty days, the least a school asks for, where waste water goes, a
+ * first fill.
+ */
 final readonly class WaterSides
 {
-    public function __construct(private Registry $registry, private Judging $judging, private FilterQuestion $question, private Residuals $residuals)
-    {
-    }
+    public function __construct(
+        private Registry $registry,
+        private Judging $judging,
+        private FilterQuestion $question,
+        private Residuals $residuals,
+    ) {}
 
     /** @return list<array<string, mixed>> */
     public function schools(System $system, TwoWaters $waters, float $made, ?float $price): array
     {
-        $keep = array_intersect_key($waters->now, array_flip(['no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'temp_c', 'salinity_g_l']));
+        $keep = array_intersect_key(
+            $waters->now,
+            array_flip(['no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'temp_c', 'salinity_g_l']),
+        );
         if ($keep === []) {
             return [];
         }
-        $input = ['volume_l' => max(1.0, $waters->volume), 'now' => $keep, 'source' => array_intersect_key($waters->new, $keep), 'tan_g_d' => $made, 'taken_g_d' => $this->taken($system, $waters), 'surface_m2' => $this->question->surface($system), 'days' => 60, ...($price === null ? [] : ['price_m3' => $price])];
+        $input = [
+            'volume_l' => max(1.0, $waters->volume),
+            'now' => $keep,
+            'source' => array_intersect_key($waters->new, $keep),
+            'tan_g_d' => $made,
+            'taken_g_d' => $this->taken($system, $waters),
+            'surface_m2' => $this->question->surface($system),
+            'days' => 60,
+            ...$price === null ? [] : ['price_m3' => $price],
+        ];
         $follows = $this->judging->following($system)->in('exchange')->id;
         $rows = $this->registry->run('exchange.schools', $input)->figures['schools'];
-        $say = static fn (Parameter $parameter, mixed $value): ?string => is_numeric($value) ? TwoWaters::number($parameter, (float) $value) : null;
+        $say = static fn(Parameter $parameter, mixed $value): ?string => is_numeric($value)
+            ? TwoWaters::number($parameter, (float) $value)
+            : null;
 
-        return array_values(array_map(static fn (array $row): array => [
-            'id' => $row['id'], 'name' => $row['name'], 'followed' => $row['id'] === $follows, 'pct_week' => $row['pct_week'], 'water_l' => $row['water_l'], 'cost' => $row['cost'],
-            'nitrate' => $say(Parameter::Nitrate, $row['no3_n_mg_l']), 'kh' => $say(Parameter::Alkalinity, $row['alkalinity_mg_l']), 'gh' => $say(Parameter::Hardness, $row['hardness_mg_l']),
-            'temp_drop_c' => $row['temp_drop_c'], 'nitrate_jump' => $say(Parameter::Nitrate, $row['nitrate_jump_mg_l']),
-        ], is_array($rows) ? $rows : []));
+        return array_values(
+            array_map(
+                static fn(array $row): array => [
+                    'id' => $row['id'],
+                    'name' => $row['name'],
+                    'followed' => $row['id'] === $follows,
+                    'pct_week' => $row['pct_week'],
+                    'water_l' => $row['water_l'],
+                    'cost' => $row['cost'],
+                    'nitrate' => $say(Parameter::Nitrate, $row['no3_n_mg_l']),
+                    'kh' => $say(Parameter::Alkalinity, $row['alkalinity_mg_l']),
+                    'gh' => $say(Parameter::Hardness, $row['hardness_mg_l']),
+                    'temp_drop_c' => $row['temp_drop_c'],
+                    'nitrate_jump' => $say(Parameter::Nitrate, $row['nitrate_jump_mg_l']),
+                ],
+                is_array($rows) ? $rows : [],
+            ),
+        );
     }
 
     /** What plants and bog take of the nitrate now, g N/d. */
@@ -51,44 +84,77 @@ final readonly class WaterSides
     {
         $plants = $system->plantsM2();
         $bog = $system->bogM2();
-        if (! isset($waters->now['no3_n_mg_l'], $waters->now['temp_c']) || $plants + $bog <= 0) {
+        if (!isset($waters->now['no3_n_mg_l'], $waters->now['temp_c']) || $plants + $bog <= 0) {
             return 0.0;
         }
-        $sinks = $this->registry->run('nitrate.sinks', ['no3_n_mg_l' => $waters->now['no3_n_mg_l'], 'temp_c' => $waters->now['temp_c'], 'plants_m2' => $plants, 'bog_m2' => $bog]);
+        $sinks = $this->registry->run('nitrate.sinks', [
+            'no3_n_mg_l' => $waters->now['no3_n_mg_l'],
+            'temp_c' => $waters->now['temp_c'],
+            'plants_m2' => $plants,
+            'bog_m2' => $bog,
+        ]);
 
         return $sinks->number('plants_g_d') + $sinks->number('bog_g_d');
     }
 
-    /** @return ?array{school: string, week_l: float, done_l: float} the least the school asks for, readings clean or not */
+    /**
+     * @return ?array{school: string, week_l: float, done_l: float} the least the school asks for, readings clean or
+     *     not
+     */
     public function minimum(System $system, float $volume): ?array
     {
         $school = $this->judging->following($system)->in('exchange');
-        $share = $school->figure('pct') / 100 * 7 / max(1.0, $school->figure('every_d')) + $school->figure('trickle_pct_week') / 100;
+        $share =
+            (($school->figure('pct') / 100) * 7) / max(1.0, $school->figure('every_d')) +
+            $school->figure('trickle_pct_week') / 100;
         if ($share <= 0) {
             return null;
         }
-        $batches = WaterChange::query()->where('system_id', $system->id)->whereNull('withdrawn_at')->where('kind', 'batch')->where('changed_at', '>=', Carbon::now()->subDays(7))->sum('litres');
+        $batches = WaterChange::query()
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('kind', 'batch')
+            ->where('changed_at', '>=', Carbon::now()->subDays(7))
+            ->sum('litres');
         $trickle = Trickle::running($system);
         $hours = $trickle === null ? 0.0 : min(168.0, $trickle->started_at->diffInHours(Carbon::now()));
 
-        return ['school' => $school->name, 'week_l' => $share * $volume, 'done_l' => (is_numeric($batches) ? (float) $batches : 0.0) + ($trickle->flow_l_h ?? 0.0) * $hours];
+        return [
+            'school' => $school->name,
+            'week_l' => $share * $volume,
+            'done_l' => (is_numeric($batches) ? (float) $batches : 0.0) + ($trickle->flow_l_h ?? 0.0) * $hours,
+        ];
     }
 
     /** @return list<string> where drained water and backwash go, and where they must not */
     public function waste(System $system, LatestWater $water, Body $body): array
     {
-        $dosed = array_column(array_diff_key($this->residuals->now($system, $body), ['salt' => 0, 'binder' => 0, 'bicarbonate' => 0]), 'name');
-        $lines = $system->lines->filter(static fn (Line $line): bool => $line->leads_to !== null && $line->leads_to !== '');
-        $said = array_values($lines->map(static fn (Line $line): string => "{$line->name} leads to {$line->leads_to}.")->all());
+        $dosed = array_column(
+            array_diff_key($this->residuals->now($system, $body), ['salt' => 0, 'binder' => 0, 'bicarbonate' => 0]),
+            'name',
+        );
+        $lines = $system->lines->filter(
+            static fn(Line $line): bool => $line->leads_to !== null && $line->leads_to !== '',
+        );
+        $said = array_values(
+            $lines->map(static fn(Line $line): string => "{$line->name} leads to {$line->leads_to}.")->all(),
+        );
         $salt = $water->get(Parameter::Salinity)->value ?? 0.0;
         if ($dosed !== []) {
-            $said[] = 'There is '.lcfirst(implode(', ', $dosed)).' in it: not on the garden and to no ditch or stream; as its label and local rules say.';
+            $said[] =
+                'There is ' .
+                lcfirst(implode(', ', $dosed)) .
+                ' in it: not on the garden and to no ditch or stream; as its label and local rules say.';
 
             return $said;
         }
-        $said[] = $salt >= NewWater::SALT_HARMS_PLANTS_G_L
-            ? 'There are '.Say::number($salt, 2).' g/L of salt in it: it harms plants, so not on the garden. To the sewer, as local rules allow.'
-            : 'Drained water and backwash feed a garden well. With salt or a treatment in them they go to the sewer, as local rules allow, never to a ditch or a stream.';
+        $said[] =
+            $salt >= NewWater::SALT_HARMS_PLANTS_G_L
+                ? 'There are ' .
+                    Say::number($salt, 2) .
+                    ' g/L of salt in it: it harms plants, so not on the garden. To the sewer, as local rules allow.'
+                : 'Drained water and backwash feed a garden well. With salt or a treatment in ' .
+                    'them they go to the sewer, as local rules allow, never to a ditch or a stream.';
 
         return $said;
     }
@@ -104,8 +170,15 @@ final readonly class WaterSides
             return [];
         }
         $whole = $putBack->of($system, $waters, $waters->volume);
-        $conditioner = array_values(array_filter($whole, static fn (array $item): bool => $item['what'] === 'conditioner'))[0] ?? null;
+        $conditioner =
+            array_values(array_filter($whole, static fn(array $item): bool => $item['what'] === 'conditioner'))[0] ??
+            null;
 
-        return FirstFill::steps($waters->volume, $conditioner['text'] ?? null, $waters->source->reading('alkalinity_mg_l'), $waters->source->reading('hardness_mg_l'));
+        return FirstFill::steps(
+            $waters->volume,
+            $conditioner['text'] ?? null,
+            $waters->source->reading('alkalinity_mg_l'),
+            $waters->source->reading('hardness_mg_l'),
+        );
     }
 }

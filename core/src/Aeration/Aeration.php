@@ -28,19 +28,33 @@ final readonly class Aeration
      * @param  list<Device>  $devices
      * @param  float  $extra  conductance known otherwise, L/h
      */
-    public function __construct(public array $devices, private float $surfaceM2, public float $tempC, private float $salinityGL = 0.0, private float $pressureAtm = 1.0, private float $extra = 0.0)
-    {
+    public function __construct(
+        public array $devices,
+        private float $surfaceM2,
+        public float $tempC,
+        private float $salinityGL = 0.0,
+        private float $pressureAtm = 1.0,
+        private float $extra = 0.0,
+    ) {
         $this->saturation = Oxygen::saturation($tempC, $salinityGL, $pressureAtm);
-        $this->surface = $surfaceM2 * AerationInputs::SURFACE_M_D * 1000 / 24 * 1.024 ** ($tempC - 20);
-        $on = array_filter($devices, static fn (Device $device): bool => $device->on);
-        $this->conductance = $this->surface + $extra + array_sum(array_map(static fn (Device $device): float => $device->conductance, $on));
-        $this->co2Conductance = $this->surface + $extra + array_sum(array_map(static fn (Device $device): float => $device->co2Conductance, $on));
+        $this->surface = (($surfaceM2 * AerationInputs::SURFACE_M_D * 1000) / 24) * 1.024 ** ($tempC - 20);
+        $on = array_filter($devices, static fn(Device $device): bool => $device->on);
+        $this->conductance =
+            $this->surface +
+            $extra +
+            array_sum(array_map(static fn(Device $device): float => $device->conductance, $on));
+        $this->co2Conductance =
+            $this->surface +
+            $extra +
+            array_sum(array_map(static fn(Device $device): float => $device->co2Conductance, $on));
     }
 
     /** The same without one of its devices. */
     public function without(Device $gone): self
     {
-        return $this->with(array_values(array_filter($this->devices, static fn (Device $device): bool => $device !== $gone)));
+        return $this->with(
+            array_values(array_filter($this->devices, static fn(Device $device): bool => $device !== $gone)),
+        );
     }
 
     /** What is left when every device stops: the surface. */
@@ -58,7 +72,11 @@ final readonly class Aeration
     /** Oxygen at which as much comes in as is used; 0 where more is used than can come. */
     public function settles(float $demandGH): float
     {
-        return $this->conductance <= 0 ? ($demandGH > 0 ? 0.0 : $this->ceiling()) : max(0.0, $this->ceiling() - 1000 * $demandGH / $this->conductance);
+        return $this->conductance <= 0
+            ? ($demandGH > 0
+                ? 0.0
+                : $this->ceiling())
+            : max(0.0, $this->ceiling() - (1000 * $demandGH) / $this->conductance);
     }
 
     /**
@@ -67,18 +85,18 @@ final readonly class Aeration
      */
     public function needed(float $measured, float $demandGH): float
     {
-        return 1000 * $demandGH / max(0.05 * $this->saturation, $this->ceiling() - $measured);
+        return (1000 * $demandGH) / max(0.05 * $this->saturation, $this->ceiling() - $measured);
     }
 
     /** Oxygen some hours on, from what it is now. */
     public function after(float $now, float $demandGH, float $volumeL, float $hours): float
     {
         if ($this->conductance <= 0) {
-            return max(0.0, $now - 1000 * $demandGH * $hours / $volumeL);
+            return max(0.0, $now - (1000 * $demandGH * $hours) / $volumeL);
         }
-        $end = $this->ceiling() - 1000 * $demandGH / $this->conductance;
+        $end = $this->ceiling() - (1000 * $demandGH) / $this->conductance;
 
-        return max(0.0, $end + ($now - $end) * exp(-$this->conductance / $volumeL * $hours));
+        return max(0.0, $end + ($now - $end) * exp((-$this->conductance / $volumeL) * $hours));
     }
 
     /** Hours until oxygen is down to a level; null where it never gets so low. */
@@ -88,16 +106,23 @@ final readonly class Aeration
             return 0.0;
         }
         if ($this->conductance <= 0) {
-            return $demandGH > 0 ? $volumeL * ($now - $level) / (1000 * $demandGH) : null;
+            return $demandGH > 0 ? ($volumeL * ($now - $level)) / (1000 * $demandGH) : null;
         }
-        $end = $this->ceiling() - 1000 * $demandGH / $this->conductance;
+        $end = $this->ceiling() - (1000 * $demandGH) / $this->conductance;
 
-        return $end >= $level ? null : $volumeL / $this->conductance * log(($now - $end) / ($level - $end));
+        return $end >= $level ? null : ($volumeL / $this->conductance) * log(($now - $end) / ($level - $end));
     }
 
     /** @param  list<Device>  $devices */
     private function with(array $devices): self
     {
-        return new self($devices, $this->surfaceM2, $this->tempC, $this->salinityGL, $this->pressureAtm, $devices === [] ? 0.0 : $this->extra);
+        return new self(
+            $devices,
+            $this->surfaceM2,
+            $this->tempC,
+            $this->salinityGL,
+            $this->pressureAtm,
+            $devices === [] ? 0.0 : $this->extra,
+        );
     }
 }

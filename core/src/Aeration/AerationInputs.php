@@ -14,25 +14,29 @@ final readonly class AerationInputs
     /** Oxygen that a quiet open surface takes in, m/d. @source surface-reaeration */
     public const SURFACE_M_D = 0.6;
 
-    public function __construct(private DeviceTable $table)
-    {
-    }
+    public function __construct(private DeviceTable $table) {}
 
     /** @return list<Input> */
     public function inputs(): array
     {
         return [
             Input::number('surface_m2', 'Open surface', 'm²', 0, 1e6)->or(0.0),
-            Input::rows('devices', 'What aerates it', [
-                Input::choice('kind', 'Kind', array_keys($this->table->kinds)),
-                Input::text('name', 'Name', 80)->optional(),
-                Input::number('air_l_min', 'Air', 'L/min', 0, 1e5)->optional(),
-                Input::number('depth_m', 'Depth of the air', 'm', 0.05, 10)->optional(),
-                Input::number('power_w', 'Power', 'W', 0, 1e6)->optional(),
-                Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e8)->optional(),
-                Input::number('fall_m', 'Fall', 'm', 0, 10)->optional(),
-                Input::choice('on', 'Runs', ['yes', 'no'])->or('yes'),
-            ], 0, 40)->optional(),
+            Input::rows(
+                'devices',
+                'What aerates it',
+                [
+                    Input::choice('kind', 'Kind', array_keys($this->table->kinds)),
+                    Input::text('name', 'Name', 80)->optional(),
+                    Input::number('air_l_min', 'Air', 'L/min', 0, 1e5)->optional(),
+                    Input::number('depth_m', 'Depth of the air', 'm', 0.05, 10)->optional(),
+                    Input::number('power_w', 'Power', 'W', 0, 1e6)->optional(),
+                    Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e8)->optional(),
+                    Input::number('fall_m', 'Fall', 'm', 0, 10)->optional(),
+                    Input::choice('on', 'Runs', ['yes', 'no'])->or('yes'),
+                ],
+                0,
+                40,
+            )->optional(),
         ];
     }
 
@@ -57,12 +61,33 @@ final readonly class AerationInputs
             $power = $row->numberOrNull('power_w');
             $flow = $row->numberOrNull('flow_l_h');
             $devices[] = match (true) {
-                $kind->way === 'air' && $air !== null => Device::air($name, $kind, $on, $air, $row->numberOrNull('depth_m') ?? throw BadInput::at("devices.{$i}.depth_m", 'How deep does the air go in?'), $tempC),
-                $kind->way === 'fall' && $flow !== null => Device::fall($name, $kind, $on, $flow, $row->numberOrNull('fall_m') ?? throw BadInput::at("devices.{$i}.fall_m", 'How far does it fall?'), $tempC),
+                $kind->way === 'air' && $air !== null => Device::air(
+                    $name,
+                    $kind,
+                    $on,
+                    $air,
+                    $row->numberOrNull('depth_m') ??
+                        throw BadInput::at("devices.{$i}.depth_m", 'How deep does the air go in?'),
+                    $tempC,
+                ),
+                $kind->way === 'fall' && $flow !== null => Device::fall(
+                    $name,
+                    $kind,
+                    $on,
+                    $flow,
+                    $row->numberOrNull('fall_m') ?? throw BadInput::at("devices.{$i}.fall_m", 'How far does it fall?'),
+                    $tempC,
+                ),
                 $kind->way === 'share' && $flow !== null => Device::fall($name, $kind, $on, $flow, 0.0, $tempC),
                 $kind->kgPerKwh !== null && $power !== null => Device::power($name, $kind, $on, $power, $tempC),
-                $kind->way === 'air' => throw BadInput::at("devices.{$i}.air_l_min", 'Give its air and depth, or its power.'),
-                default => throw BadInput::at("devices.{$i}.flow_l_h", $kind->way === 'fall' ? 'Give its flow and fall, or its power.' : 'Give its flow.'),
+                $kind->way === 'air' => throw BadInput::at(
+                    "devices.{$i}.air_l_min",
+                    'Give its air and depth, or its power.',
+                ),
+                default => throw BadInput::at(
+                    "devices.{$i}.flow_l_h",
+                    $kind->way === 'fall' ? 'Give its flow and fall, or its power.' : 'Give its flow.',
+                ),
             };
         }
 

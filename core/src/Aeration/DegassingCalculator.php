@@ -31,9 +31,7 @@ final readonly class DegassingCalculator implements Calculator
     /** CO2 against oxygen, by how fast they move through water. */
     private const AGAINST_OXYGEN = 0.9;
 
-    public function __construct(private AerationInputs $aeration)
-    {
-    }
+    public function __construct(private AerationInputs $aeration) {}
 
     public function name(): string
     {
@@ -59,28 +57,58 @@ final readonly class DegassingCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('co2_mg_l', 'mg/L'), new Output('ph'), new Output('ph_aired'), new Output('clears_l_h', 'L/h')];
+        return [
+            new Output('co2_mg_l', 'mg/L'),
+            new Output('ph'),
+            new Output('ph_aired'),
+            new Output('clears_l_h', 'L/h'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $temp = $given->number('temp_c');
-        $air = new Aeration($this->aeration->devices($given, $temp), $given->number('surface_m2'), $temp, $given->number('salinity_g_l'));
+        $air = new Aeration(
+            $this->aeration->devices($given, $temp),
+            $given->number('surface_m2'),
+            $temp,
+            $given->number('salinity_g_l'),
+        );
         $clears = self::AGAINST_OXYGEN * $air->co2Conductance + $given->number('change_l_d') / 24;
         $made = $given->number('co2_g_d') / 24;
-        $co2 = $clears > 0 ? self::IN_AIR_MG_L + 1000 * $made / $clears : null;
+        $co2 = $clears > 0 ? self::IN_AIR_MG_L + (1000 * $made) / $clears : null;
         $water = new Carbonate($temp, $given->number('alkalinity_mg_l'), $given->number('salinity_g_l'));
 
-        $work = new Working;
-        $work->step('How much water is cleared of CO₂, in effect.', '0.9 × Σ k, bubbles no more than fills them, and what is changed', count($air->devices).' devices', Say::number($clears, 4).' L/h');
+        $work = new Working();
+        $work->step(
+            'How much water is cleared of CO₂, in effect.',
+            '0.9 × Σ k, bubbles no more than fills them, and what is changed',
+            count($air->devices) . ' devices',
+            Say::number($clears, 4) . ' L/h',
+        );
         if ($co2 === null) {
             $work->danger('Nothing drives CO₂ out here: it only rises.');
         } else {
-            $work->step('Where as much leaves as is given off.', '0.5 + CO₂ / cleared', Say::number($made).' g/h', Say::number($co2, 3).' mg/L');
-            $work->step('The pH that stands in balance with it.', 'K1, K2 at this alkalinity', Say::number($given->number('alkalinity_mg_l')).' mg/L', Say::number($water->phWithCo2($co2), 3));
+            $work->step(
+                'Where as much leaves as is given off.',
+                '0.5 + CO₂ / cleared',
+                Say::number($made) . ' g/h',
+                Say::number($co2, 3) . ' mg/L',
+            );
+            $work->step(
+                'The pH that stands in balance with it.',
+                'K1, K2 at this alkalinity',
+                Say::number($given->number('alkalinity_mg_l')) . ' mg/L',
+                Say::number($water->phWithCo2($co2), 3),
+            );
         }
         $work->cite('degassing-from-memory', 'aeration-from-memory', 'surface-reaeration', 'plummer-busenberg-1982');
 
-        return $work->result(['co2_mg_l' => $co2, 'ph' => $co2 === null ? null : $water->phWithCo2($co2), 'ph_aired' => $water->phWithCo2(self::IN_AIR_MG_L), 'clears_l_h' => $clears]);
+        return $work->result([
+            'co2_mg_l' => $co2,
+            'ph' => $co2 === null ? null : $water->phWithCo2($co2),
+            'ph_aired' => $water->phWithCo2(self::IN_AIR_MG_L),
+            'clears_l_h' => $clears,
+        ]);
     }
 }

@@ -45,13 +45,18 @@ final readonly class Device
         public float $conductance,
         /** The same for CO2, which bubbles soon fill up with. */
         public float $co2Conductance,
-    ) {
-    }
+    ) {}
 
     /** @param  float  $airLMin  at `depthM` of water over it */
-    public static function air(string $name, DeviceKind $kind, bool $on, float $airLMin, float $depthM, float $tempC): self
-    {
-        $sotr = $airLMin * self::O2_IN_AIR / 1000 * min(self::MOST_OF_AIR, ($kind->sharePerM ?? 0.0) * $depthM);
+    public static function air(
+        string $name,
+        DeviceKind $kind,
+        bool $on,
+        float $airLMin,
+        float $depthM,
+        float $tempC,
+    ): self {
+        $sotr = (($airLMin * self::O2_IN_AIR) / 1000) * min(self::MOST_OF_AIR, ($kind->sharePerM ?? 0.0) * $depthM);
         $conductance = self::conductance($sotr, $tempC);
 
         return new self($name, $kind, $on, $sotr, $conductance, min($conductance, 60 * $airLMin * self::AIR_CLEARS));
@@ -59,13 +64,19 @@ final readonly class Device
 
     public static function power(string $name, DeviceKind $kind, bool $on, float $powerW, float $tempC): self
     {
-        $sotr = $powerW / 1000 * ($kind->kgPerKwh ?? 0.0);
+        $sotr = ($powerW / 1000) * ($kind->kgPerKwh ?? 0.0);
 
         return new self($name, $kind, $on, $sotr, self::conductance($sotr, $tempC), self::conductance($sotr, $tempC));
     }
 
-    public static function fall(string $name, DeviceKind $kind, bool $on, float $flowLH, float $fallM, float $tempC): self
-    {
+    public static function fall(
+        string $name,
+        DeviceKind $kind,
+        bool $on,
+        float $flowLH,
+        float $fallM,
+        float $tempC,
+    ): self {
         $ratio = 1 + 0.38 * ($kind->weir ?? 1.0) * $fallM * (1 - 0.11 * min(4.0, $fallM)) * (1 + 0.046 * $tempC);
         $conductance = $flowLH * ($kind->renews ?? 1 - 1 / $ratio);
 
@@ -75,12 +86,12 @@ final readonly class Device
     /** What it brings to water with so much oxygen, g/h; negative where the water holds more than it can keep. */
     public function gives(float $oxygen, float $saturation): float
     {
-        return $this->on ? $this->conductance * (self::BETA * $saturation - $oxygen) / 1000 : 0.0;
+        return $this->on ? ($this->conductance * (self::BETA * $saturation - $oxygen)) / 1000 : 0.0;
     }
 
     /** kg/h at test conditions as L/h in this water. */
     private static function conductance(float $sotrKgH, float $tempC): float
     {
-        return 1e6 * $sotrKgH * self::ALPHA / self::TEST_SATURATION * 1.024 ** ($tempC - 20);
+        return ((1e6 * $sotrKgH * self::ALPHA) / self::TEST_SATURATION) * 1.024 ** ($tempC - 20);
     }
 }

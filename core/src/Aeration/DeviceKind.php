@@ -16,6 +16,5 @@ final readonly class DeviceKind
         public ?float $renews,
         public ?float $kgPerKwh,
         public string $source,
-    ) {
-    }
+    ) {}
 }

@@ -11,19 +11,23 @@ use Ironwort\Core\Data\Row;
 final readonly class DeviceTable
 {
     /** @param  array<string, DeviceKind>  $kinds  by id */
-    private function __construct(public array $kinds)
-    {
-    }
+    private function __construct(public array $kinds) {}
 
     public static function from(Row $table): self
     {
         $kinds = [];
         foreach ($table->rows('devices') as $row) {
             $keys = $row->keys();
-            $number = static fn (string $key): ?float => in_array($key, $keys, true) ? $row->number($key) : null;
+            $number = static fn(string $key): ?float => in_array($key, $keys, true) ? $row->number($key) : null;
             $kinds[$row->text('id')] = new DeviceKind(
-                $row->text('id'), $row->text('name'), $row->text('way'),
-                self::share($number('per_m_pct')), $number('weir'), self::share($number('renews_pct')), $number('kg_per_kwh'), $row->text('source'),
+                $row->text('id'),
+                $row->text('name'),
+                $row->text('way'),
+                self::share($number('per_m_pct')),
+                $number('weir'),
+                self::share($number('renews_pct')),
+                $number('kg_per_kwh'),
+                $row->text('source'),
             );
         }
 

@@ -36,11 +36,14 @@ final readonly class OxygenBudgetCalculator implements Calculator
 
     private const PLANT_USES = 3.0;
 
-    private const GROWTH = ['spring' => 0.5, 'summer' => 1.0, 'autumn' => 0.4, 'winter' => 0.1];
+    private const GROWTH = [
+        'spring' => 0.5,
+        'summer' => 1.0,
+        'autumn' => 0.4,
+        'winter' => 0.1,
+    ];
 
-    public function __construct(private AerationInputs $aeration)
-    {
-    }
+    public function __construct(private AerationInputs $aeration) {}
 
     public function name(): string
     {
@@ -75,9 +78,20 @@ final readonly class OxygenBudgetCalculator implements Calculator
     public function outputs(): array
     {
         return [
-            new Output('do_day_mg_l', 'mg/L'), new Output('do_dawn_mg_l', 'mg/L'), new Output('do_fed_mg_l', 'mg/L'), new Output('do_sat_mg_l', 'mg/L'),
-            new Output('demand_g_h', 'g/h'), new Output('fish_g_h', 'g/h'), new Output('nitrification_g_h', 'g/h'), new Output('silt_g_h', 'g/h'), new Output('plants_night_g_h', 'g/h'), new Output('plants_day_g_h', 'g/h'),
-            new Output('surface_g_h', 'g/h'), new Output('devices'), new Output('air_needed_l_min', 'L/min'), new Output('minutes_to_danger', 'min'),
+            new Output('do_day_mg_l', 'mg/L'),
+            new Output('do_dawn_mg_l', 'mg/L'),
+            new Output('do_fed_mg_l', 'mg/L'),
+            new Output('do_sat_mg_l', 'mg/L'),
+            new Output('demand_g_h', 'g/h'),
+            new Output('fish_g_h', 'g/h'),
+            new Output('nitrification_g_h', 'g/h'),
+            new Output('silt_g_h', 'g/h'),
+            new Output('plants_night_g_h', 'g/h'),
+            new Output('plants_day_g_h', 'g/h'),
+            new Output('surface_g_h', 'g/h'),
+            new Output('devices'),
+            new Output('air_needed_l_min', 'L/min'),
+            new Output('minutes_to_danger', 'min'),
         ];
     }
 
@@ -85,30 +99,90 @@ final readonly class OxygenBudgetCalculator implements Calculator
     {
         $temp = $given->number('temp_c');
         $volume = $given->number('volume_l');
-        $air = new Aeration($this->aeration->devices($given, $temp), $given->number('surface_m2'), $temp, $given->number('salinity_g_l'), AirPressure::of($given)->atm);
-        $fish = DailyLoad::of($given->number('biomass_kg'), $given->number('feed_g_d'), 0.38, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $temp)->oxygen() / 24;
-        $nitrifying = DailyLoad::O2_PER_N * $given->number('nitrified_g_d') / 24;
-        $silt = self::SILT * $given->number('silt_m2') * self::SILT_THETA ** ($temp - 20) / 24;
+        $air = new Aeration(
+            $this->aeration->devices($given, $temp),
+            $given->number('surface_m2'),
+            $temp,
+            $given->number('salinity_g_l'),
+            AirPressure::of($given)->atm,
+        );
+        $fish =
+            DailyLoad::of(
+                $given->number('biomass_kg'),
+                $given->number('feed_g_d'),
+                0.38,
+                DailyLoad::USUAL_DIGESTIBILITY,
+                0.0,
+                $temp,
+            )->oxygen() / 24;
+        $nitrifying = (DailyLoad::O2_PER_N * $given->number('nitrified_g_d')) / 24;
+        $silt = (self::SILT * $given->number('silt_m2') * self::SILT_THETA ** ($temp - 20)) / 24;
         $growth = self::GROWTH[$given->text('season')] * 2 ** (($temp - 20) / 10);
         $night = $given->number('night_h');
-        $plantsDay = self::PLANT_GIVES * $given->number('plants_m2') * $growth / (24 - $night);
-        $plantsNight = self::PLANT_USES * $given->number('plants_m2') * $growth / $night;
+        $plantsDay = (self::PLANT_GIVES * $given->number('plants_m2') * $growth) / (24 - $night);
+        $plantsNight = (self::PLANT_USES * $given->number('plants_m2') * $growth) / $night;
         $base = $fish + $nitrifying + $silt;
 
         [$day, $dawn] = self::dayAndDawn($air, $base, $plantsDay, $plantsNight, $volume, $night);
         $fed = $air->settles($given->number('peak') * ($fish + $nitrifying) + $silt);
         $hours = $air->still()->hoursTo(ShutOffCalculator::DANGER_MG_L, $dawn, $base + $plantsNight, $volume);
 
-        $work = new Working;
-        $work->step('What the fish breathe.', 'the larger of feed × 0.4 and the fasting floor, over 24 h', Say::number($given->number('biomass_kg'), 3).' kg, '.Say::number($given->number('feed_g_d'), 4).' g/d of feed, '.Say::number($temp).' °C', Say::number($fish).' g/h');
-        $work->step('Nitrifying their ammonia, and silt.', '4.57 × N / 24, 1.0 × m² × 1.065^(t − 20) / 24', Say::number($given->number('nitrified_g_d')).' g N/d, '.Say::number($given->number('silt_m2')).' m²', Say::number($nitrifying).' and '.Say::number($silt).' g/h');
+        $work = new Working();
+        $work->step(
+            'What the fish breathe.',
+            'the larger of feed × 0.4 and the fasting floor, over 24 h',
+            Say::number($given->number('biomass_kg'), 3) .
+                ' kg, ' .
+                Say::number($given->number('feed_g_d'), 4) .
+                ' g/d of feed, ' .
+                Say::number($temp) .
+                ' °C',
+            Say::number($fish) . ' g/h',
+        );
+        $work->step(
+            'Nitrifying their ammonia, and silt.',
+            '4.57 × N / 24, 1.0 × m² × 1.065^(t − 20) / 24',
+            Say::number($given->number('nitrified_g_d')) . ' g N/d, ' . Say::number($given->number('silt_m2')) . ' m²',
+            Say::number($nitrifying) . ' and ' . Say::number($silt) . ' g/h',
+        );
         if ($given->number('plants_m2') > 0) {
-            $work->step('Plants give by day and take by night.', 'm² × rate × growth in this season', Say::number($given->number('plants_m2')).' m²', Say::number($plantsDay).' g/h by day, '.Say::number($plantsNight).' g/h by night');
+            $work->step(
+                'Plants give by day and take by night.',
+                'm² × rate × growth in this season',
+                Say::number($given->number('plants_m2')) . ' m²',
+                Say::number($plantsDay) . ' g/h by day, ' . Say::number($plantsNight) . ' g/h by night',
+            );
         }
-        $work->step('What the devices and the surface bring for each mg/L that is missing.', 'Σ k', count($air->devices).' devices, surface '.Say::number($air->surface, 3).' L/h', Say::number($air->conductance, 4).' L/h');
-        $work->step('Oxygen by day, as it settles.', '0.98 C* − (use − plants) / Σ k', 'C* '.Say::number($air->saturation).' mg/L', Say::number($day, 3).' mg/L');
-        $work->step('And run down over the night.', 'C∞ + (C − C∞) e^(−Σk t / V)', Say::number($night).' h, '.Say::number($volume, 5).' L', Say::number($dawn, 3).' mg/L');
-        $work->cite('fish-oxygen', 'floor-excretion', 'nitrification-stoichiometry', 'aeration-from-memory', 'gameson-1958', 'surface-reaeration', 'pond-oxygen', 'peak-after-meal', 'benson-krause-1984', 'oxygen-danger');
+        $work->step(
+            'What the devices and the surface bring for each mg/L that is missing.',
+            'Σ k',
+            count($air->devices) . ' devices, surface ' . Say::number($air->surface, 3) . ' L/h',
+            Say::number($air->conductance, 4) . ' L/h',
+        );
+        $work->step(
+            'Oxygen by day, as it settles.',
+            '0.98 C* − (use − plants) / Σ k',
+            'C* ' . Say::number($air->saturation) . ' mg/L',
+            Say::number($day, 3) . ' mg/L',
+        );
+        $work->step(
+            'And run down over the night.',
+            'C∞ + (C − C∞) e^(−Σk t / V)',
+            Say::number($night) . ' h, ' . Say::number($volume, 5) . ' L',
+            Say::number($dawn, 3) . ' mg/L',
+        );
+        $work->cite(
+            'fish-oxygen',
+            'floor-excretion',
+            'nitrification-stoichiometry',
+            'aeration-from-memory',
+            'gameson-1958',
+            'surface-reaeration',
+            'pond-oxygen',
+            'peak-after-meal',
+            'benson-krause-1984',
+            'oxygen-danger',
+        );
         $work->note('Aerators differ twofold in what they give: a reading at dawn is worth more than this.');
         if ($air->conductance <= 0 && $base > 0) {
             $work->danger('Nothing is said to bring oxygen in, not even a surface.');
@@ -133,26 +207,40 @@ final readonly class OxygenBudgetCalculator implements Calculator
             'silt_g_h' => $silt,
             'plants_night_g_h' => $plantsNight,
             'plants_day_g_h' => $plantsDay,
-            'surface_g_h' => $air->surface * ($air->ceiling() - $dawn) / 1000,
-            'devices' => array_map(static fn (Device $device): array => [
-                'name' => $device->name,
-                'kind' => $device->kind->id,
-                'on' => $device->on,
-                'sotr_kg_h' => $device->sotrKgH,
-                'gives_kg_h' => $device->gives($dawn, $air->saturation) / 1000,
-                'do_dawn_without_mg_l' => $device->on ? self::dayAndDawn($air->without($device), $base, $plantsDay, $plantsNight, $volume, $night)[1] : $dawn,
-            ], $air->devices),
+            'surface_g_h' => ($air->surface * ($air->ceiling() - $dawn)) / 1000,
+            'devices' => array_map(
+                static fn(Device $device): array => [
+                    'name' => $device->name,
+                    'kind' => $device->kind->id,
+                    'on' => $device->on,
+                    'sotr_kg_h' => $device->sotrKgH,
+                    'gives_kg_h' => $device->gives($dawn, $air->saturation) / 1000,
+                    'do_dawn_without_mg_l' => $device->on
+                        ? self::dayAndDawn($air->without($device), $base, $plantsDay, $plantsNight, $volume, $night)[1]
+                        : $dawn,
+                ],
+                $air->devices,
+            ),
             'air_needed_l_min' => $needed,
             'minutes_to_danger' => $hours === null ? null : 60 * $hours,
         ]);
     }
 
     /** @return array{float, float} */
-    private static function dayAndDawn(Aeration $air, float $base, float $plantsDay, float $plantsNight, float $volume, float $night): array
-    {
+    private static function dayAndDawn(
+        Aeration $air,
+        float $base,
+        float $plantsDay,
+        float $plantsNight,
+        float $volume,
+        float $night,
+    ): array {
         $noon = $air->settles(max(0.0, $base - $plantsDay));
         // Plants lift the water over saturation by day; what a surface then loses again is left to them.
-        $day = $base < $plantsDay ? min(2 * $air->saturation, $air->after($noon, $base - $plantsDay, $volume, (24 - $night) / 2)) : $noon;
+        $day =
+            $base < $plantsDay
+                ? min(2 * $air->saturation, $air->after($noon, $base - $plantsDay, $volume, (24 - $night) / 2))
+                : $noon;
 
         return [$day, $air->after($day, $base + $plantsNight, $volume, $night)];
     }
@@ -166,6 +254,6 @@ final readonly class OxygenBudgetCalculator implements Calculator
         }
         $one = Device::air('', $this->aeration->stone(), true, 1.0, 1.0, $temp)->conductance;
 
-        return max(0.0, (1000 * $demand / $lack - $air->conductance) / $one);
+        return max(0.0, ((1000 * $demand) / $lack - $air->conductance) / $one);
     }
 }

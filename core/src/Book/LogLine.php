@@ -30,31 +30,64 @@ use Ironwort\Core\Water\Oxygen;
 final readonly class LogLine
 {
     /** The usual order of a round. */
-    public const ORDER = [Parameter::Ammonia, Parameter::Nitrite, Parameter::Nitrate, Parameter::Ph, Parameter::Temperature, Parameter::Oxygen, Parameter::Alkalinity, Parameter::Hardness];
+    public const ORDER = [
+        Parameter::Ammonia,
+        Parameter::Nitrite,
+        Parameter::Nitrate,
+        Parameter::Ph,
+        Parameter::Temperature,
+        Parameter::Oxygen,
+        Parameter::Alkalinity,
+        Parameter::Hardness,
+    ];
 
     /** Suffix behind a number to unit id. */
     private const SUFFIXES = [
-        'n' => 'mg_l_n', 'no3' => 'mg_l_no3', 'no2' => 'mg_l_no2', 'nh4' => 'mg_l_nh4', 'nh3' => 'mg_l_nh3',
-        'dkh' => 'dkh', 'caco3' => 'mg_l_caco3', 'meq' => 'meq_l', 'c' => 'c', 'f' => 'f',
+        'n' => 'mg_l_n',
+        'no3' => 'mg_l_no3',
+        'no2' => 'mg_l_no2',
+        'nh4' => 'mg_l_nh4',
+        'nh3' => 'mg_l_nh3',
+        'dkh' => 'dkh',
+        'caco3' => 'mg_l_caco3',
+        'meq' => 'meq_l',
+        'c' => 'c',
+        'f' => 'f',
     ];
 
     /**
      * @param  list<LogEntry>  $entries
      * @param  list<LogFault>  $faults
      */
-    private function __construct(public array $entries, public ?LogTime $time, public array $faults, public ?string $place = null, public ?float $feedG = null, public ?string $note = null, public ?string $spot = null, public ?float $changeL = null, public ?float $changePct = null)
-    {
-    }
+    private function __construct(
+        public array $entries,
+        public ?LogTime $time,
+        public array $faults,
+        public ?string $place = null,
+        public ?float $feedG = null,
+        public ?string $note = null,
+        public ?string $spot = null,
+        public ?float $changeL = null,
+        public ?float $changePct = null,
+    ) {}
 
     /**
      * @param  list<string>  $places  names of the bays that may be said
      * @param  list<Parameter>  $order  in which numbers alone are read
      * @param  array<string, array{?string, Kit}>  $kits  the usual kit of each parameter, and the unit it is marked in
      */
-    public static function read(string $line, array $places = [], array $order = self::ORDER, array $kits = [], float $altitudeM = 0.0): self
-    {
+    public static function read(
+        string $line,
+        array $places = [],
+        array $order = self::ORDER,
+        array $kits = [],
+        float $altitudeM = 0.0,
+    ): self {
         preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
-        $words = array_map(static fn (array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))), $found[0]);
+        $words = array_map(
+            static fn(array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))),
+            $found[0],
+        );
         $entries = [];
         $faults = [];
         $time = $place = $feed = $note = $spot = $litres = $percent = null;
@@ -68,7 +101,11 @@ final readonly class LogLine
                 $clock = $yesterday ? $next : new Word(substr($word->text, 1), $word->at + 1);
                 $time = $clock === null ? null : LogTime::read($clock->text, $yesterday);
                 if ($time === null) {
-                    $faults[] = new LogFault($word->at, mb_strlen($word->text), 'A time is written @7:10 or yesterday 19:00.');
+                    $faults[] = new LogFault(
+                        $word->at,
+                        mb_strlen($word->text),
+                        'A time is written @7:10 or yesterday 19:00.',
+                    );
                 }
                 $i += $yesterday && $next !== null ? 1 : 0;
 
@@ -77,12 +114,23 @@ final readonly class LogLine
             if ($word->text[0] === '/') {
                 $said = self::place(mb_substr($line, $word->at + 1), $places);
                 if ($said === null) {
-                    $faults[] = new LogFault($word->at, mb_strlen($word->text), $places === [] ? 'No bay of this name here.' : 'No bay of this name here; there are '.implode(', ', $places).'.');
+                    $faults[] = new LogFault(
+                        $word->at,
+                        mb_strlen($word->text),
+                        $places === []
+                            ? 'No bay of this name here.'
+                            : 'No bay of this name here; there are ' . implode(', ', $places) . '.',
+                    );
                 } else {
                     $place = $said;
                 }
                 // What follows belongs to the name, up to its end or to the next code.
-                while (isset($words[$i + 1]) && ($said === null ? self::parameter($words[$i + 1]->text) === null && $words[$i + 1]->text[0] !== '@' : $words[$i + 1]->at < $word->at + 1 + mb_strlen($said))) {
+                while (
+                    isset($words[$i + 1]) &&
+                    ($said === null
+                        ? self::parameter($words[$i + 1]->text) === null && $words[$i + 1]->text[0] !== '@'
+                        : $words[$i + 1]->at < $word->at + 1 + mb_strlen($said))
+                ) {
                     $i++;
                 }
 
@@ -97,7 +145,10 @@ final readonly class LogLine
             }
             if (mb_strtolower($word->text) === 'feed') {
                 try {
-                    $feed = $next === null ? throw UnreadableNumber::empty() : TypedNumber::read(rtrim($next->text, 'g'))->value;
+                    $feed =
+                        $next === null
+                            ? throw UnreadableNumber::empty()
+                            : TypedNumber::read(rtrim($next->text, 'g'))->value;
                 } catch (UnreadableNumber) {
                     $faults[] = new LogFault($word->at, 4, 'Feed has no grams behind it, as feed 220.');
                 }
@@ -116,10 +167,20 @@ final readonly class LogLine
             }
             if (mb_strtolower($word->text) === 'at') {
                 $from = $i;
-                while (isset($words[$i + 1]) && ! self::begins($words[$i + 1]->text)) {
+                while (isset($words[$i + 1]) && !self::begins($words[$i + 1]->text)) {
                     $i++;
                 }
-                $spot = mb_substr(implode(' ', array_map(static fn (Word $said): string => $said->text, array_slice($words, $from + 1, $i - $from))), 0, 40);
+                $spot = mb_substr(
+                    implode(
+                        ' ',
+                        array_map(
+                            static fn(Word $said): string => $said->text,
+                            array_slice($words, $from + 1, $i - $from),
+                        ),
+                    ),
+                    0,
+                    40,
+                );
                 if ($spot === '') {
                     $faults[] = new LogFault($word->at, 2, 'At which spot? As cy 40 at bridge.');
                 }
@@ -129,7 +190,11 @@ final readonly class LogLine
             if (preg_match('/^[<>]?[\d.,]/', $word->text) === 1 || $word->text === '-') {
                 $meant = $order[$bare++] ?? null;
                 if ($meant === null) {
-                    $faults[] = new LogFault($word->at, mb_strlen($word->text), 'More numbers than the round has: '.count($order).'.');
+                    $faults[] = new LogFault(
+                        $word->at,
+                        mb_strlen($word->text),
+                        'More numbers than the round has: ' . count($order) . '.',
+                    );
                 } elseif ($word->text !== '-') {
                     self::take($meant, $word, $word, $entries, $faults, $kits[$meant->value] ?? null);
                 }
@@ -138,19 +203,31 @@ final readonly class LogLine
             }
             $parameter = self::parameter($word->text);
             if ($parameter === null) {
-                $faults[] = new LogFault($word->at, mb_strlen($word->text), "“{$word->text}” is not known here. Codes: ".implode(', ', self::codes()).'.');
+                $faults[] = new LogFault(
+                    $word->at,
+                    mb_strlen($word->text),
+                    "“{$word->text}” is not known here. Codes: " . implode(', ', self::codes()) . '.',
+                );
                 // The number that belongs to it would only be a second complaint about the same slip.
                 $i += $next !== null && preg_match('/^[\d.,]/', $next->text) === 1 ? 1 : 0;
 
                 continue;
             }
             if ($next === null || self::parameter($next->text) !== null) {
-                $faults[] = new LogFault($word->at, mb_strlen($word->text), "{$parameter->name()} has no number behind it.");
+                $faults[] = new LogFault(
+                    $word->at,
+                    mb_strlen($word->text),
+                    "{$parameter->name()} has no number behind it.",
+                );
 
                 continue;
             }
             $i++;
-            if ($parameter === Parameter::Oxygen && preg_match('/^[\d.,]+%$/', $next->text) === 1 && ! isset($entries[$parameter->value])) {
+            if (
+                $parameter === Parameter::Oxygen &&
+                preg_match('/^[\d.,]+%$/', $next->text) === 1 &&
+                !isset($entries[$parameter->value])
+            ) {
                 $share = $next;
 
                 continue;
@@ -170,10 +247,20 @@ final readonly class LogLine
      * @param  list<LogFault>  $faults
      * @param  ?array{?string, Kit}  $kit
      */
-    private static function take(Parameter $parameter, Word $word, Word $number, array &$entries, array &$faults, ?array $kit): void
-    {
+    private static function take(
+        Parameter $parameter,
+        Word $word,
+        Word $number,
+        array &$entries,
+        array &$faults,
+        ?array $kit,
+    ): void {
         if (isset($entries[$parameter->value])) {
-            $faults[] = new LogFault($word->at, $number->end() - $word->at, "{$parameter->name()} stands in the line twice.");
+            $faults[] = new LogFault(
+                $word->at,
+                $number->end() - $word->at,
+                "{$parameter->name()} stands in the line twice.",
+            );
 
             return;
         }
@@ -194,11 +281,19 @@ final readonly class LogLine
     {
         $temperature = $entries[Parameter::Temperature->value] ?? null;
         if ($temperature === null) {
-            $faults[] = new LogFault($share->at, mb_strlen($share->text), 'Percent of what? Type the temperature in the same line, as t 18.');
+            $faults[] = new LogFault(
+                $share->at,
+                mb_strlen($share->text),
+                'Percent of what? Type the temperature in the same line, as t 18.',
+            );
 
             return;
         }
-        $full = Oxygen::saturation($temperature->reading->value, ($entries[Parameter::Salinity->value] ?? null)?->reading->value ?? 0.0, Oxygen::pressureAtAltitude($altitudeM));
+        $full = Oxygen::saturation(
+            $temperature->reading->value,
+            ($entries[Parameter::Salinity->value] ?? null)?->reading->value ?? 0.0,
+            Oxygen::pressureAtAltitude($altitudeM),
+        );
         try {
             $typed = TypedNumber::read(rtrim($share->text, '%'));
             if ($typed->value > 300) {
@@ -209,9 +304,13 @@ final readonly class LogLine
 
             return;
         }
-        $half = $typed->halfStep * $full / 100;
-        $value = round($typed->value / 100 * $full, 2);
-        $entries[Parameter::Oxygen->value] = new LogEntry(new Reading(Parameter::Oxygen, $value, Interval::between(max(0.0, $value - $half), $value + $half)), (string) $value, (Parameter::Oxygen->units()[0] ?? null)?->value);
+        $half = ($typed->halfStep * $full) / 100;
+        $value = round(($typed->value / 100) * $full, 2);
+        $entries[Parameter::Oxygen->value] = new LogEntry(
+            new Reading(Parameter::Oxygen, $value, Interval::between(max(0.0, $value - $half), $value + $half)),
+            (string) $value,
+            (Parameter::Oxygen->units()[0] ?? null)?->value,
+        );
     }
 
     /**
@@ -221,10 +320,13 @@ final readonly class LogLine
      */
     private static function place(string $rest, array $places): ?string
     {
-        usort($places, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
+        usort($places, static fn(string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
         foreach ($places as $place) {
             $after = mb_substr($rest, mb_strlen($place), 1);
-            if (mb_strtolower(mb_substr($rest, 0, mb_strlen($place))) === mb_strtolower($place) && trim($after) === '') {
+            if (
+                mb_strtolower(mb_substr($rest, 0, mb_strlen($place))) === mb_strtolower($place) &&
+                trim($after) === ''
+            ) {
                 return $place;
             }
         }
@@ -239,23 +341,38 @@ final readonly class LogLine
         $unit = null;
         if (preg_match('/^([<>]?[\d.,]+(?:x\d+)?)([a-wyz%][a-z0-9]*)$/i', $text, $parts) === 1) {
             $typed = $parts[1];
-            $unit = self::suffix($parameter, strtolower($parts[2])) ?? throw new UnreadableReading("“{$parts[2]}” is not a unit known here.");
+            $unit =
+                self::suffix($parameter, strtolower($parts[2])) ??
+                throw new UnreadableReading("“{$parts[2]}” is not a unit known here.");
         }
 
-        $speaks = $kit !== null && ($unit ?? ($parameter->units()[0] ?? null)?->value) === ($kit[0] ?? ($parameter->units()[0] ?? null)?->value);
+        $speaks =
+            $kit !== null &&
+            ($unit ?? ($parameter->units()[0] ?? null)?->value) ===
+                ($kit[0] ?? ($parameter->units()[0] ?? null)?->value);
 
-        return new LogEntry(TypedReading::read($parameter, $typed, $unit, $speaks ? $kit[1] : null), $typed, $unit ?? ($parameter->units()[0] ?? null)?->value);
+        return new LogEntry(
+            TypedReading::read($parameter, $typed, $unit, $speaks ? $kit[1] : null),
+            $typed,
+            $unit ?? ($parameter->units()[0] ?? null)?->value,
+        );
     }
 
     private static function suffix(Parameter $parameter, string $suffix): ?string
     {
-        return $parameter === Parameter::Hardness && $suffix === 'dgh' ? 'dgh' : ($suffix === '%' && $parameter === Parameter::Salinity ? 'pct' : self::SUFFIXES[$suffix] ?? null);
+        return $parameter === Parameter::Hardness && $suffix === 'dgh'
+            ? 'dgh'
+            : ($suffix === '%' && $parameter === Parameter::Salinity
+                ? 'pct'
+                : self::SUFFIXES[$suffix] ?? null);
     }
 
     /** Whether a word begins something of its own: a code, a number, a time, a bay, feed, a change or a note. */
     private static function begins(string $text): bool
     {
-        return self::parameter($text) !== null || preg_match('/^[@\/<>\d.,-]/', $text) === 1 || in_array(mb_strtolower($text), ['feed', 'note', 'wc', 'yesterday'], true);
+        return self::parameter($text) !== null ||
+            preg_match('/^[@\/<>\d.,-]/', $text) === 1 ||
+            in_array(mb_strtolower($text), ['feed', 'note', 'wc', 'yesterday'], true);
     }
 
     /** @return ?array{?float, ?float} litres or percent */
@@ -291,6 +408,6 @@ final readonly class LogLine
     /** @return list<string> */
     private static function codes(): array
     {
-        return array_map(static fn (Parameter $p): string => (string) $p->code(), Parameter::measured());
+        return array_map(static fn(Parameter $p): string => (string) $p->code(), Parameter::measured());
     }
 }

@@ -7,9 +7,7 @@ namespace Ironwort\Core\Book;
 /** A time of day in the site's own zone, today or yesterday. */
 final readonly class LogTime
 {
-    private function __construct(public int $hour, public int $minute, public bool $yesterday)
-    {
-    }
+    private function __construct(public int $hour, public int $minute, public bool $yesterday) {}
 
     public static function read(string $text, bool $yesterday): ?self
     {

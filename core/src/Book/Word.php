@@ -7,9 +7,7 @@ namespace Ironwort\Core\Book;
 /** One word of a line and where it stands, counted in characters from 0. */
 final readonly class Word
 {
-    public function __construct(public string $text, public int $at)
-    {
-    }
+    public function __construct(public string $text, public int $at) {}
 
     public function end(): int
     {

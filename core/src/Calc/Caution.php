@@ -7,7 +7,5 @@ namespace Ironwort\Core\Calc;
 /** One thing the reader of a result must be told, in a plain sentence. */
 final readonly class Caution
 {
-    public function __construct(public Level $level, public string $text)
-    {
-    }
+    public function __construct(public Level $level, public string $text) {}
 }

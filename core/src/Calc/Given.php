@@ -16,9 +16,7 @@ final readonly class Given
      * @param  array<string, float|string|bool|Given|list<Given>|list<string>|null>  $values
      * @param  list<Input>  $assumed  the inputs whose default stood in
      */
-    public function __construct(private array $values, public array $assumed = [])
-    {
-    }
+    public function __construct(private array $values, public array $assumed = []) {}
 
     public function number(string $key): float
     {
@@ -51,7 +49,7 @@ final readonly class Given
 
         $rows = $value === null ? [] : (is_array($value) ? $value : throw new \LogicException("{$key} is not a list."));
 
-        return array_values(array_filter($rows, static fn (self|string $row): bool => $row instanceof self));
+        return array_values(array_filter($rows, static fn(self|string $row): bool => $row instanceof self));
     }
 
     /** @return list<string> */
@@ -74,7 +72,9 @@ final readonly class Given
     {
         $value = $this->value($key);
 
-        return $value === null || $value instanceof self ? $value : throw new \LogicException("{$key} is not an object.");
+        return $value === null || $value instanceof self
+            ? $value
+            : throw new \LogicException("{$key} is not an object.");
     }
 
     /** @return array<string, float> the numbers that were given */

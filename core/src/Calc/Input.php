@@ -30,8 +30,7 @@ final readonly class Input
         public bool $required = true,
         public float|string|bool|null $default = null,
         public ?string $insteadOf = null,
-    ) {
-    }
+    ) {}
 
     public static function number(string $key, string $label, ?string $unit, float $min, float $max): self
     {
@@ -83,7 +82,13 @@ final readonly class Input
      */
     public static function object(string $key, string $label, array $fields): self
     {
-        return new self($key, $label, null, InputType::Object, fields: array_map(static fn (Input $field): Input => $field->optional(), $fields));
+        return new self(
+            $key,
+            $label,
+            null,
+            InputType::Object,
+            fields: array_map(static fn(Input $field): Input => $field->optional(), $fields),
+        );
     }
 
     /** May be left out; the default then stands in and is named as assumed. */
@@ -101,14 +106,35 @@ final readonly class Input
     /** May be given in place of another input, whose default then does not stand in; never with it. */
     public function insteadOf(string $key): self
     {
-        return new self($this->key, $this->label, $this->unit, $this->type, $this->min, $this->max,
-            $this->allowed, $this->fields, false, null, $key);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->unit,
+            $this->type,
+            $this->min,
+            $this->max,
+            $this->allowed,
+            $this->fields,
+            false,
+            null,
+            $key,
+        );
     }
 
     private function relaxed(float|string|bool|null $default): self
     {
-        return new self($this->key, $this->label, $this->unit, $this->type, $this->min, $this->max,
-            $this->allowed, $this->fields, false, $default);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->unit,
+            $this->type,
+            $this->min,
+            $this->max,
+            $this->allowed,
+            $this->fields,
+            false,
+            $default,
+        );
     }
 
     /** @return array<string, mixed> the entry of this input in the list of calculators */
@@ -125,7 +151,7 @@ final readonly class Input
             'allowed' => $this->allowed === [] ? null : $this->allowed,
         ];
         if ($this->fields !== []) {
-            $entry['fields'] = array_map(static fn (Input $field): array => $field->describe(), $this->fields);
+            $entry['fields'] = array_map(static fn(Input $field): array => $field->describe(), $this->fields);
         }
 
         return $entry;

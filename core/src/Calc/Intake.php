@@ -15,9 +15,7 @@ use Ironwort\Core\Measure\Say;
 final readonly class Intake
 {
     /** @param  list<Input>  $inputs */
-    public function __construct(private array $inputs)
-    {
-    }
+    public function __construct(private array $inputs) {}
 
     /**
      * @param  array<array-key, mixed>  $raw
@@ -43,7 +41,7 @@ final readonly class Intake
     {
         $values = [];
         foreach ($this->inputs as $input) {
-            $key = $path.$input->key;
+            $key = $path . $input->key;
             $value = $raw[$input->key] ?? null;
             if ($value === null) {
                 if ($input->required) {
@@ -58,18 +56,24 @@ final readonly class Intake
             $values[$input->key] = match ($input->type) {
                 InputType::Number => $this->number($input, $value, $key, $errors),
                 InputType::Text => $this->text($input, $value, $key, $errors),
-                InputType::Flag => is_bool($value) ? $value : $this->fault($key, "{$input->label} is true or false.", $errors),
+                InputType::Flag => is_bool($value)
+                    ? $value
+                    : $this->fault($key, "{$input->label} is true or false.", $errors),
                 InputType::Texts => $this->texts($input, $value, $key, $errors),
                 InputType::Object => $this->object($input, $value, $key, $errors, $assumed),
                 InputType::Rows => $this->rows($input, $value, $key, $errors, $assumed),
             };
         }
         foreach ($this->inputs as $input) {
-            if ($input->insteadOf === null || ! isset($raw[$input->key])) {
+            if ($input->insteadOf === null || !isset($raw[$input->key])) {
                 continue;
             }
             if (isset($raw[$input->insteadOf])) {
-                $this->fault($path.$input->key, "{$input->label} and {$this->labelOf($input->insteadOf)} exclude each other: give one.", $errors);
+                $this->fault(
+                    $path . $input->key,
+                    "{$input->label} and {$this->labelOf($input->insteadOf)} exclude each other: give one.",
+                    $errors,
+                );
             }
             $values[$input->insteadOf] = null;
             unset($assumed[$input->insteadOf]);
@@ -82,18 +86,22 @@ final readonly class Intake
     /** @param  array<string, string>  $errors */
     private function number(Input $input, mixed $value, string $key, array &$errors): ?float
     {
-        if (! is_int($value) && ! is_float($value)) {
+        if (!is_int($value) && !is_float($value)) {
             return $this->fault($key, "{$input->label} must be a number.", $errors);
         }
         $number = (float) $value;
-        if (! is_finite($number)) {
+        if (!is_finite($number)) {
             return $this->fault($key, "{$input->label} must be a finite number.", $errors);
         }
         if ($number < $input->min || $number > $input->max) {
             $unit = $input->unit === null ? '' : " {$input->unit}";
-            $range = Say::number((float) $input->min, 8).' to '.Say::number((float) $input->max, 8).$unit;
+            $range = Say::number((float) $input->min, 8) . ' to ' . Say::number((float) $input->max, 8) . $unit;
 
-            return $this->fault($key, "{$input->label} is ".Say::number($number, 8)."{$unit}; it must be {$range}.", $errors);
+            return $this->fault(
+                $key,
+                "{$input->label} is " . Say::number($number, 8) . "{$unit}; it must be {$range}.",
+                $errors,
+            );
         }
 
         return $number;
@@ -105,13 +113,13 @@ final readonly class Intake
      */
     private function texts(Input $input, mixed $value, string $key, array &$errors): ?array
     {
-        if (! is_array($value) || ! array_is_list($value)) {
+        if (!is_array($value) || !array_is_list($value)) {
             return $this->fault($key, "{$input->label} must be a list.", $errors);
         }
         $texts = [];
         foreach ($value as $i => $text) {
-            if (! is_string($text) || ! in_array($text, $input->allowed, true)) {
-                $errors["{$key}.{$i}"] = "{$input->label} must be out of: ".implode(', ', $input->allowed).'.';
+            if (!is_string($text) || !in_array($text, $input->allowed, true)) {
+                $errors["{$key}.{$i}"] = "{$input->label} must be out of: " . implode(', ', $input->allowed) . '.';
             } else {
                 $texts[] = $text;
             }
@@ -123,14 +131,22 @@ final readonly class Intake
     /** @param  array<string, string>  $errors */
     private function text(Input $input, mixed $value, string $key, array &$errors): ?string
     {
-        if (! is_string($value)) {
+        if (!is_string($value)) {
             return $this->fault($key, "{$input->label} must be text.", $errors);
         }
-        if ($input->allowed !== [] && ! in_array($value, $input->allowed, true)) {
-            return $this->fault($key, "{$input->label} must be one of: ".implode(', ', $input->allowed).'.', $errors);
+        if ($input->allowed !== [] && !in_array($value, $input->allowed, true)) {
+            return $this->fault(
+                $key,
+                "{$input->label} must be one of: " . implode(', ', $input->allowed) . '.',
+                $errors,
+            );
         }
         if ($input->max !== null && mb_strlen($value) > $input->max) {
-            return $this->fault($key, "{$input->label} may be at most ".Say::number($input->max).' characters long.', $errors);
+            return $this->fault(
+                $key,
+                "{$input->label} may be at most " . Say::number($input->max) . ' characters long.',
+                $errors,
+            );
         }
 
         return $value;
@@ -142,7 +158,7 @@ final readonly class Intake
      */
     private function object(Input $input, mixed $value, string $key, array &$errors, array &$assumed): ?Given
     {
-        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
+        if (!is_array($value) || ($value !== [] && array_is_list($value))) {
             return $this->fault($key, "{$input->label} must be an object.", $errors);
         }
 
@@ -156,16 +172,24 @@ final readonly class Intake
      */
     private function rows(Input $input, mixed $value, string $key, array &$errors, array &$assumed): ?array
     {
-        if (! is_array($value) || ! array_is_list($value)) {
+        if (!is_array($value) || !array_is_list($value)) {
             return $this->fault($key, "{$input->label} must be a list.", $errors);
         }
         if (count($value) < $input->min || count($value) > $input->max) {
-            return $this->fault($key, "{$input->label} must have ".Say::number((float) $input->min).' to '.Say::number((float) $input->max).' rows.', $errors);
+            return $this->fault(
+                $key,
+                "{$input->label} must have " .
+                    Say::number((float) $input->min) .
+                    ' to ' .
+                    Say::number((float) $input->max) .
+                    ' rows.',
+                $errors,
+            );
         }
         $rows = [];
         $intake = new self($input->fields);
         foreach ($value as $i => $row) {
-            if (! is_array($row) || ($row !== [] && array_is_list($row))) {
+            if (!is_array($row) || ($row !== [] && array_is_list($row))) {
                 $errors["{$key}.{$i}"] = 'Each row must be an object.';
 
                 continue;
@@ -182,14 +206,17 @@ final readonly class Intake
      */
     private function refuseUnknown(array $raw, string $path, array &$errors): void
     {
-        $known = array_map(static fn (Input $input): string => $input->key, $this->inputs);
+        $known = array_map(static fn(Input $input): string => $input->key, $this->inputs);
         foreach (array_keys($raw) as $key) {
             if (in_array((string) $key, $known, true)) {
                 continue;
             }
-            $near = array_filter($known, static fn (string $name): bool => levenshtein(substr((string) $key, 0, 60), $name) <= 3);
-            $hint = $near === [] ? '' : ' Was '.implode(' or ', $near).' meant?';
-            $errors[$path.$key] = "There is no input of this name.{$hint}";
+            $near = array_filter(
+                $known,
+                static fn(string $name): bool => levenshtein(substr((string) $key, 0, 60), $name) <= 3,
+            );
+            $hint = $near === [] ? '' : ' Was ' . implode(' or ', $near) . ' meant?';
+            $errors[$path . $key] = "There is no input of this name.{$hint}";
         }
     }
 

@@ -24,7 +24,7 @@ final readonly class JsonText
         } catch (\JsonException $fault) {
             throw BadInput::at('input', "This is not valid JSON: {$fault->getMessage()}.");
         }
-        if (! is_array($value) || ! str_starts_with(ltrim($text), '{')) {
+        if (!is_array($value) || !str_starts_with(ltrim($text), '{')) {
             throw BadInput::at('input', 'One JSON object is expected, as {"temp_c": 20}.');
         }
 

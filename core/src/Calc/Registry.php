@@ -90,62 +90,62 @@ final readonly class Registry
         $conflicts = new Conflicts($library->agents());
 
         return new self(
-            new ConvertUnitsCalculator,
-            new UnionisedAmmoniaCalculator,
-            new OxygenSaturationCalculator,
-            new OxygenPercentCalculator,
-            new VesselVolumeCalculator,
-            new FishWeightCalculator,
+            new ConvertUnitsCalculator(),
+            new UnionisedAmmoniaCalculator(),
+            new OxygenSaturationCalculator(),
+            new OxygenPercentCalculator(),
+            new VesselVolumeCalculator(),
+            new FishWeightCalculator(),
             new FishRationCalculator($library->rations()),
-            new FishLoadCalculator,
-            new ShutOffCalculator,
-            new VolumeBySaltCalculator,
-            new VolumeByMeterCalculator,
-            new HeatCalculator,
-            new GravityFlowCalculator,
-            new AirliftCalculator,
-            new UvCalculator,
-            new TurnoverCalculator,
-            new PumpDutyCalculator,
-            new NetworkCalculator,
-            new SplitCalculator,
-            new CarbonDioxideCalculator,
+            new FishLoadCalculator(),
+            new ShutOffCalculator(),
+            new VolumeBySaltCalculator(),
+            new VolumeByMeterCalculator(),
+            new HeatCalculator(),
+            new GravityFlowCalculator(),
+            new AirliftCalculator(),
+            new UvCalculator(),
+            new TurnoverCalculator(),
+            new PumpDutyCalculator(),
+            new NetworkCalculator(),
+            new SplitCalculator(),
+            new CarbonDioxideCalculator(),
             new DegassingCalculator($aeration),
             new OxygenBudgetCalculator($aeration),
             new FilterCapacityCalculator($library->media(), $rows),
             new FilterBalanceCalculator($rows, $library->stageKinds(), $aeration),
-            new SinglePassCalculator,
+            new SinglePassCalculator(),
             new ReachCalculator($rows, $library->stageKinds()),
-            new NoFilterCalculator,
-            new FromReadingsCalculator,
+            new NoFilterCalculator(),
+            new FromReadingsCalculator(),
             new SizeCalculator($library->media(), $library->stageKinds()),
             new SolidsCalculator($library->stageKinds()),
-            new NitrateSinksCalculator,
-            new RunCalculator,
+            new NitrateSinksCalculator(),
+            new RunCalculator(),
             new AnswerCalculator($library->limits()),
-            new MaturationCalculator,
-            new StartDoseCalculator,
+            new MaturationCalculator(),
+            new StartDoseCalculator(),
             new ConflictsCalculator($conflicts),
             new TreatmentCalculator($library->agents(), $conflicts),
-            new BinderCalculator,
-            new ZeoliteCalculator,
-            new ChargeCalculator,
-            new SaltCalculator,
-            new ChlorideGuardCalculator,
-            new ResidualCalculator,
-            new PermanganateDemandCalculator,
-            new PeroxideOxygenCalculator,
-            new BatchCalculator,
-            new SeriesCalculator,
-            new TrickleCalculator,
-            new PlanCalculator,
+            new BinderCalculator(),
+            new ZeoliteCalculator(),
+            new ChargeCalculator(),
+            new SaltCalculator(),
+            new ChlorideGuardCalculator(),
+            new ResidualCalculator(),
+            new PermanganateDemandCalculator(),
+            new PeroxideOxygenCalculator(),
+            new BatchCalculator(),
+            new SeriesCalculator(),
+            new TrickleCalculator(),
+            new PlanCalculator(),
             new SchoolsCalculator($library->schools()),
-            new HeatBalanceCalculator,
-            new BlendCalculator,
-            new DechlorinateCalculator,
-            new CarbonCalculator,
-            new BufferCalculator,
-            new HardnessDoseCalculator,
+            new HeatBalanceCalculator(),
+            new BlendCalculator(),
+            new DechlorinateCalculator(),
+            new CarbonCalculator(),
+            new BufferCalculator(),
+            new HardnessDoseCalculator(),
         );
     }
 
@@ -176,26 +176,35 @@ final readonly class Registry
         if ($given->assumed === []) {
             return $result;
         }
-        $assumed = array_map(static fn (Input $input): string => self::assumption($input), $given->assumed);
+        $assumed = array_map(static fn(Input $input): string => self::assumption($input), $given->assumed);
 
-        return $result->withCaution(new Caution(Level::Note, 'Assumed, because not given: '.implode('; ', $assumed).'.'));
+        return $result->withCaution(
+            new Caution(Level::Note, 'Assumed, because not given: ' . implode('; ', $assumed) . '.'),
+        );
     }
 
-    /** @return list<array{name: string, title: string, inputs: list<array<string, mixed>>, outputs: list<array{key: string, unit: ?string}>}> */
+    /**
+     * @return list<array{name: string, title: string, inputs: list<array<string, mixed>>,
+     *     outputs: list<array{key: string,
+     *     unit: ?string}>}>
+     */
     public function describe(): array
     {
-        return array_map(static fn (Calculator $calculator): array => [
-            'name' => $calculator->name(),
-            'title' => $calculator->title(),
-            'inputs' => array_map(static fn (Input $input): array => $input->describe(), $calculator->inputs()),
-            'outputs' => array_map(static fn (Output $output): array => $output->describe(), $calculator->outputs()),
-        ], $this->all());
+        return array_map(
+            static fn(Calculator $calculator): array => [
+                'name' => $calculator->name(),
+                'title' => $calculator->title(),
+                'inputs' => array_map(static fn(Input $input): array => $input->describe(), $calculator->inputs()),
+                'outputs' => array_map(static fn(Output $output): array => $output->describe(), $calculator->outputs()),
+            ],
+            $this->all(),
+        );
     }
 
     private static function assumption(Input $input): string
     {
         $value = is_float($input->default) ? Say::number($input->default) : var_export($input->default, true);
 
-        return lcfirst($input->label).' '.$value.($input->unit === null ? '' : " {$input->unit}");
+        return lcfirst($input->label) . ' ' . $value . ($input->unit === null ? '' : " {$input->unit}");
     }
 }

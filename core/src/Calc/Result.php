@@ -18,8 +18,7 @@ final readonly class Result
         public array $working,
         public array $cautions,
         public array $sources,
-    ) {
-    }
+    ) {}
 
     public function withCaution(Caution $caution): self
     {
@@ -31,16 +30,32 @@ final readonly class Result
     {
         $value = $this->figures[$key] ?? null;
 
-        return is_float($value) || is_int($value) ? (float) $value : throw new \LogicException("Figure {$key} is not a number.");
+        return is_float($value) || is_int($value)
+            ? (float) $value
+            : throw new \LogicException("Figure {$key} is not a number.");
     }
 
-    /** @return array{figures: object, working: list<array{say: string, formula: string, with: string, gives: string}>, cautions: list<array{level: string, text: string}>, sources: list<string>} */
+    /**
+     * @return array{figures: object, working: list<array{say: string, formula: string, with: string, gives: string}>,
+     *     cautions: list<array{level: string, text: string}>, sources: list<string>}
+     */
     public function toArray(): array
     {
         return [
             'figures' => (object) $this->figures,
-            'working' => array_map(static fn (Step $s): array => ['say' => $s->say, 'formula' => $s->formula, 'with' => $s->with, 'gives' => $s->gives], $this->working),
-            'cautions' => array_map(static fn (Caution $c): array => ['level' => $c->level->value, 'text' => $c->text], $this->cautions),
+            'working' => array_map(
+                static fn(Step $s): array => [
+                    'say' => $s->say,
+                    'formula' => $s->formula,
+                    'with' => $s->with,
+                    'gives' => $s->gives,
+                ],
+                $this->working,
+            ),
+            'cautions' => array_map(
+                static fn(Caution $c): array => ['level' => $c->level->value, 'text' => $c->text],
+                $this->cautions,
+            ),
             'sources' => $this->sources,
         ];
     }

@@ -12,6 +12,5 @@ final readonly class Step
         public string $formula,
         public string $with,
         public string $gives,
-    ) {
-    }
+    ) {}
 }

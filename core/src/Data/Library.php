@@ -21,13 +21,11 @@ use Ironwort\Core\Judge\TestSchedule;
  */
 final readonly class Library
 {
-    public function __construct(private string $folder)
-    {
-    }
+    public function __construct(private string $folder) {}
 
     public static function shipped(): self
     {
-        return new self(dirname(__DIR__, 2).'/data');
+        return new self(dirname(__DIR__, 2) . '/data');
     }
 
     public function media(): MediaTable
@@ -78,14 +76,24 @@ final readonly class Library
     /**
      * Generic kits to begin with, in the unit each is marked in.
      *
-     * @return list<array{name: string, kind: string, parameter: string, unit: ?string, steps: list<float>, resolution: ?float, range_from: ?float, range_to: ?float}>
+     * @return list<array{name: string, kind: string, parameter: string, unit: ?string, steps: list<float>,
+     *     resolution: ?float, range_from: ?float, range_to: ?float}>
      */
     public function commonKits(): array
     {
-        return array_map(static fn (Row $row): array => [
-            'name' => $row->text('name'), 'kind' => $row->text('kind'), 'parameter' => $row->text('parameter'), 'unit' => $row->textOrNull('unit'),
-            'steps' => $row->numbers('steps'), 'resolution' => $row->numberOrNull('resolution'), 'range_from' => $row->numberOrNull('range_from'), 'range_to' => $row->numberOrNull('range_to'),
-        ], $this->table('kits')->rows('kits'));
+        return array_map(
+            static fn(Row $row): array => [
+                'name' => $row->text('name'),
+                'kind' => $row->text('kind'),
+                'parameter' => $row->text('parameter'),
+                'unit' => $row->textOrNull('unit'),
+                'steps' => $row->numbers('steps'),
+                'resolution' => $row->numberOrNull('resolution'),
+                'range_from' => $row->numberOrNull('range_from'),
+                'range_to' => $row->numberOrNull('range_to'),
+            ],
+            $this->table('kits')->rows('kits'),
+        );
     }
 
     public function bibliography(): Bibliography

@@ -8,9 +8,7 @@ namespace Ironwort\Core\Data;
 final readonly class Row
 {
     /** @param  array<array-key, mixed>  $values */
-    public function __construct(private array $values)
-    {
-    }
+    public function __construct(private array $values) {}
 
     public function text(string $key): string
     {
@@ -51,7 +49,9 @@ final readonly class Row
     public function numbers(string $key): array
     {
         return array_map(
-            static fn (mixed $value): float => is_int($value) || is_float($value) ? (float) $value : throw new BrokenTable("{$key} holds something other than numbers."),
+            static fn(mixed $value): float => is_int($value) || is_float($value)
+                ? (float) $value
+                : throw new BrokenTable("{$key} holds something other than numbers."),
             $this->items($key),
         );
     }
@@ -60,7 +60,7 @@ final readonly class Row
     public function pairs(string $key): array
     {
         return array_map(static function (mixed $pair): array {
-            if (! is_array($pair) || ! isset($pair[0], $pair[1]) || ! is_numeric($pair[0]) || ! is_numeric($pair[1])) {
+            if (!is_array($pair) || !isset($pair[0], $pair[1]) || !is_numeric($pair[0]) || !is_numeric($pair[1])) {
                 throw new BrokenTable('A pair of numbers was expected.');
             }
 
@@ -72,7 +72,9 @@ final readonly class Row
     public function texts(string $key): array
     {
         return array_map(
-            static fn (mixed $value): string => is_string($value) ? $value : throw new BrokenTable("{$key} holds something other than text."),
+            static fn(mixed $value): string => is_string($value)
+                ? $value
+                : throw new BrokenTable("{$key} holds something other than text."),
             $this->items($key),
         );
     }
@@ -81,7 +83,9 @@ final readonly class Row
     public function rows(string $key): array
     {
         return array_map(
-            static fn (mixed $value): Row => is_array($value) ? new Row($value) : throw new BrokenTable("{$key} holds something other than records."),
+            static fn(mixed $value): Row => is_array($value)
+                ? new Row($value)
+                : throw new BrokenTable("{$key} holds something other than records."),
             $this->items($key),
         );
     }

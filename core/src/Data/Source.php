@@ -12,7 +12,10 @@ namespace Ironwort\Core\Data;
  */
 final readonly class Source
 {
-    public function __construct(public string $id, public string $citation, public string $kind, public string $usedFor)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $citation,
+        public string $kind,
+        public string $usedFor,
+    ) {}
 }

@@ -32,6 +32,14 @@ final readonly class Adsorption
             return [];
         }
 
-        return [new Clearing($by, $fromH, $toH, $flowLH * $row['per_pass_pct'] / 100, $row['holds_mg_per_g'] === null ? null : $grams * $row['holds_mg_per_g'] / 1000)];
+        return [
+            new Clearing(
+                $by,
+                $fromH,
+                $toH,
+                ($flowLH * $row['per_pass_pct']) / 100,
+                $row['holds_mg_per_g'] === null ? null : ($grams * $row['holds_mg_per_g']) / 1000,
+            ),
+        ];
     }
 }

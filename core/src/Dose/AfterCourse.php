@@ -18,7 +18,9 @@ final readonly class AfterCourse
             'change' => 'Change a third of the water, or as much as the label asks.',
             'carbon' => 'Carbon back in, for what is left of it; out again after a week.',
             'uv' => 'UV on again.',
-            'filter' => $agent->sparesFilter ? 'The filter ran through: look at its flow.' : 'The biofilter back into the loop, after its own water was changed; count it as hurt.',
+            'filter' => $agent->sparesFilter
+                ? 'The filter ran through: look at its flow.'
+                : 'The biofilter back into the loop, after its own water was changed; count it as hurt.',
             'ammonia' => 'Ammonia and nitrite twice a day for a week, and light feed.',
             'plants' => 'Plants, zeolite and what else was taken out go back last.',
         ];
@@ -27,6 +29,7 @@ final readonly class AfterCourse
     /** What is looked at each day while it runs. */
     public static function daily(Agent $agent): string
     {
-        return 'Each day: how they breathe and swim, whether they come up; oxygen at dawn'.($agent->sparesFilter ? '.' : '; ammonia and nitrite, since the filter may be hurt.');
+        return 'Each day: how they breathe and swim, whether they come up; oxygen at dawn' .
+            ($agent->sparesFilter ? '.' : '; ammonia and nitrite, since the filter may be hurt.');
     }
 }

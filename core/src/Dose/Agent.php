@@ -45,14 +45,13 @@ final readonly class Agent
         public ?float $halfLifeH,
         public ?array $dip,
         public ?float $dipMin,
-    ) {
-    }
+    ) {}
 
     public static function from(Row $row): self
     {
         $keys = $row->keys();
         $range = static function (string $key) use ($row, $keys): ?array {
-            if (! in_array($key, $keys, true)) {
+            if (!in_array($key, $keys, true)) {
                 return null;
             }
             [$least, $most, $usual] = $row->numbers($key);
@@ -66,14 +65,39 @@ final readonly class Agent
 
         $adsorbed = [];
         foreach ($row->rows('adsorbed') as $by) {
-            $adsorbed[$by->text('by')] = ['per_pass_pct' => $by->number('per_pass_pct'), 'holds_mg_per_g' => $by->numberOrNull('holds_mg_per_g')];
+            $adsorbed[$by->text('by')] = [
+                'per_pass_pct' => $by->number('per_pass_pct'),
+                'holds_mg_per_g' => $by->numberOrNull('holds_mg_per_g'),
+            ];
         }
 
         return new self(
-            $row->text('id'), $row->text('name'), $row->text('basis'), $row->text('unit'), $row->numberOrNull('strength_pct'), $row->flag('needs_strength'), $row->flag('oxidiser'), $row->flag('on_filter'), $row->number('oxygen_per_mg_l'),
-            $range('prolonged_mg_l'), $range('bath_mg_l'), $row->numberOrNull('bath_min'), $row->numberOrNull('warm_c'), $row->numberOrNull('bath_warm_max'), (int) $row->number('repeats'), $intervals,
-            Hazards::from($row->row('hazards')), $adsorbed, $row->text('stop'), $row->text('disposal'), $row->text('storage'), $row->text('source'),
-            $row->texts('purpose'), $row->numberOrNull('half_life_h'), $range('dip_mg_l'), $row->numberOrNull('dip_min'),
+            $row->text('id'),
+            $row->text('name'),
+            $row->text('basis'),
+            $row->text('unit'),
+            $row->numberOrNull('strength_pct'),
+            $row->flag('needs_strength'),
+            $row->flag('oxidiser'),
+            $row->flag('on_filter'),
+            $row->number('oxygen_per_mg_l'),
+            $range('prolonged_mg_l'),
+            $range('bath_mg_l'),
+            $row->numberOrNull('bath_min'),
+            $row->numberOrNull('warm_c'),
+            $row->numberOrNull('bath_warm_max'),
+            (int) $row->number('repeats'),
+            $intervals,
+            Hazards::from($row->row('hazards')),
+            $adsorbed,
+            $row->text('stop'),
+            $row->text('disposal'),
+            $row->text('storage'),
+            $row->text('source'),
+            $row->texts('purpose'),
+            $row->numberOrNull('half_life_h'),
+            $range('dip_mg_l'),
+            $row->numberOrNull('dip_min'),
         );
     }
 

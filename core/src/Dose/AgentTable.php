@@ -14,9 +14,7 @@ final readonly class AgentTable
      * @param  array<string, Agent>  $agents  by id
      * @param  list<array{name: string, why: string}>  $notOffered
      */
-    private function __construct(public array $agents, public array $notOffered)
-    {
-    }
+    private function __construct(public array $agents, public array $notOffered) {}
 
     public static function from(Row $table): self
     {
@@ -25,7 +23,13 @@ final readonly class AgentTable
             $agents[$row->text('id')] = Agent::from($row);
         }
 
-        return new self($agents, array_map(static fn (Row $row): array => ['name' => $row->text('name'), 'why' => $row->text('why')], $table->rows('not_offered')));
+        return new self(
+            $agents,
+            array_map(
+                static fn(Row $row): array => ['name' => $row->text('name'), 'why' => $row->text('why')],
+                $table->rows('not_offered'),
+            ),
+        );
     }
 
     /** @throws BrokenTable */

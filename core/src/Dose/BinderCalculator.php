@@ -46,15 +46,33 @@ final readonly class BinderCalculator implements Calculator
 
     public function calculate(Given $given): Result
     {
-        $dose = $given->number('label_ml') * $given->number('volume_l') / $given->number('label_treats_l') * $given->number('tan_mg_l') / $given->number('label_binds_mg_l');
+        $dose =
+            ((($given->number('label_ml') * $given->number('volume_l')) / $given->number('label_treats_l')) *
+                $given->number('tan_mg_l')) /
+            $given->number('label_binds_mg_l');
         $cap = $given->numberOrNull('cap_ml');
-        $work = new Working;
-        $work->step('By the label, as far as there is ammonia.', 'label × volume / treats × TAN / binds', Say::number($given->number('label_ml')).' mL for '.Say::number($given->number('label_treats_l')).' L, '.Say::number($given->number('tan_mg_l')).' of '.Say::number($given->number('label_binds_mg_l')).' mg/L', Say::number($dose, 4).' mL');
+        $work = new Working();
+        $work->step(
+            'By the label, as far as there is ammonia.',
+            'label × volume / treats × TAN / binds',
+            Say::number($given->number('label_ml')) .
+                ' mL for ' .
+                Say::number($given->number('label_treats_l')) .
+                ' L, ' .
+                Say::number($given->number('tan_mg_l')) .
+                ' of ' .
+                Say::number($given->number('label_binds_mg_l')) .
+                ' mg/L',
+            Say::number($dose, 4) . ' mL',
+        );
         $work->cite('cp-binder');
         if ($given->number('tan_mg_l') >= 2) {
             $work->danger('At this level a binder is swamped: change the water first, then bind what is left.');
         }
-        $work->note('It holds ammonia for a day or two and removes none: after each change, daily while it lasts. Some kits read bound ammonia as if it were free.');
+        $work->note(
+            'It holds ammonia for a day or two and removes none: after each change, daily while ' .
+                'it lasts. Some kits read bound ammonia as if it were free.',
+        );
 
         return $work->result(['dose_ml' => $dose, 'caps' => $cap === null ? null : $dose / $cap]);
     }

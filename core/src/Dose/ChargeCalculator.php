@@ -47,7 +47,9 @@ final readonly class ChargeCalculator implements Calculator
     {
         return [
             Input::number('mass_g', 'Charge', 'g', 1, 1e7),
-            Input::number('capacity_mg_n_per_g', 'It holds when new', 'mg N/g', 0.05, 30)->or(ZeoliteCalculator::CAPACITY_MG_N_PER_G),
+            Input::number('capacity_mg_n_per_g', 'It holds when new', 'mg N/g', 0.05, 30)->or(
+                ZeoliteCalculator::CAPACITY_MG_N_PER_G,
+            ),
             Input::number('cycles', 'Regenerated so often', null, 0, 100)->or(0.0),
             Input::number('production_g_d', 'Ammonia made', 'g N/d', 0, 1e5),
             Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 100)->optional(),
@@ -59,24 +61,57 @@ final readonly class ChargeCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('holds_g', 'g N'), new Output('used_g', 'g N'), new Output('used_pct', '%'), new Output('takes_g_d', 'g N/d'), new Output('full_in_d', 'd'), new Output('brine_l', 'L'), new Output('brine_salt_g', 'g')];
+        return [
+            new Output('holds_g', 'g N'),
+            new Output('used_g', 'g N'),
+            new Output('used_pct', '%'),
+            new Output('takes_g_d', 'g N/d'),
+            new Output('full_in_d', 'd'),
+            new Output('brine_l', 'L'),
+            new Output('brine_salt_g', 'g'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $mass = $given->number('mass_g');
-        $fresh = $mass * $given->number('capacity_mg_n_per_g') / 1000 * self::KEPT_PER_CYCLE ** $given->number('cycles');
+        $fresh =
+            (($mass * $given->number('capacity_mg_n_per_g')) / 1000) * self::KEPT_PER_CYCLE ** $given->number('cycles');
         $holds = $fresh / (1 + $given->number('salinity_g_l') / self::SALT_HALF_G_L);
         $tan = $given->numberOrNull('tan_mg_l');
         $flow = $given->numberOrNull('flow_l_h');
-        $brings = $tan === null || $flow === null ? INF : $flow * 24 / 1000 * $tan;
+        $brings = $tan === null || $flow === null ? INF : (($flow * 24) / 1000) * $tan;
         $takes = min($given->number('production_g_d'), $brings);
         $used = min($holds, $takes * $given->number('days_in'));
         $left = max(0.0, $holds - $takes * $given->number('days_in'));
-        $work = new Working;
-        $work->step('What it holds now.', 'mass × capacity × 0.9^cycles / (1 + S/0.15)', Say::number($mass, 5).' g × '.Say::number($given->number('capacity_mg_n_per_g')).' mg/g, '.Say::number($given->number('cycles')).' cycles, '.Say::number($given->number('salinity_g_l')).' g/L of salt', Say::number($holds).' g N');
-        $work->step('What it takes in a day: all that is made, or what the flow brings.', 'min(made, flow × TAN)', Say::number($given->number('production_g_d')).' g N/d'.(is_finite($brings) ? ', '.Say::number($brings).' g N/d' : ''), Say::number($takes).' g N/d');
-        $work->step('Taken so far.', 'takes × days', Say::number($given->number('days_in')).' days', Say::number($used).' g N');
+        $work = new Working();
+        $work->step(
+            'What it holds now.',
+            'mass × capacity × 0.9^cycles / (1 + S/0.15)',
+            Say::number($mass, 5) .
+                ' g × ' .
+                Say::number($given->number('capacity_mg_n_per_g')) .
+                ' mg/g, ' .
+                Say::number($given->number('cycles')) .
+                ' cycles, ' .
+                Say::number($given->number('salinity_g_l')) .
+                ' g/L of salt',
+            Say::number($holds) . ' g N',
+        );
+        $work->step(
+            'What it takes in a day: all that is made, or what the flow brings.',
+            'min(made, flow × TAN)',
+            Say::number($given->number('production_g_d')) .
+                ' g N/d' .
+                (is_finite($brings) ? ', ' . Say::number($brings) . ' g N/d' : ''),
+            Say::number($takes) . ' g N/d',
+        );
+        $work->step(
+            'Taken so far.',
+            'takes × days',
+            Say::number($given->number('days_in')) . ' days',
+            Say::number($used) . ' g N',
+        );
         $work->cite('zeolite-regeneration-from-memory', 'zeolite-from-memory');
         if ($given->number('salinity_g_l') >= 0.5) {
             $work->danger('There is salt in the water: the charge lets its ammonia go. Take it out now.');
@@ -86,11 +121,19 @@ final readonly class ChargeCalculator implements Calculator
         if ($left <= 0) {
             $work->watch('It is full: throw it away, or regenerate it in brine, away from the fish.');
         }
-        $work->note('What it is said to hold differs several times over between makers: ammonia that rises again says it is full, whatever stands here.');
+        $work->note(
+            'What it is said to hold differs several times over between makers: ammonia that ' .
+                'rises again says it is full, whatever stands here.',
+        );
 
         return $work->result([
-            'holds_g' => $holds, 'used_g' => $used, 'used_pct' => $holds > 0 ? 100 * $used / $holds : 100.0, 'takes_g_d' => $takes, 'full_in_d' => $takes > 0 ? $left / $takes : null,
-            'brine_l' => self::BRINE_L_KG * $mass / 1000, 'brine_salt_g' => self::BRINE_L_KG * $mass / 1000 * self::BRINE_G_L,
+            'holds_g' => $holds,
+            'used_g' => $used,
+            'used_pct' => $holds > 0 ? (100 * $used) / $holds : 100.0,
+            'takes_g_d' => $takes,
+            'full_in_d' => $takes > 0 ? $left / $takes : null,
+            'brine_l' => (self::BRINE_L_KG * $mass) / 1000,
+            'brine_salt_g' => ((self::BRINE_L_KG * $mass) / 1000) * self::BRINE_G_L,
         ]);
     }
 }

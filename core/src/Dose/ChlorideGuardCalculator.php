@@ -48,7 +48,12 @@ final readonly class ChlorideGuardCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('salt_g', 'g'), new Output('salt_mg_l', 'mg/L'), new Output('rule_lb_per_acre_ft'), new Output('rule_mg_l', 'mg/L')];
+        return [
+            new Output('salt_g', 'g'),
+            new Output('salt_mg_l', 'mg/L'),
+            new Output('rule_lb_per_acre_ft'),
+            new Output('rule_mg_l', 'mg/L'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -57,13 +62,42 @@ final readonly class ChlorideGuardCalculator implements Calculator
         $short = max(0.0, $given->number('ratio') * $given->number('no2_n_mg_l') - $given->number('chloride_mg_l'));
         $salt = $short / $share;
         $pounds = max(0.0, 10 * $given->number('no2_n_mg_l') - $given->number('chloride_mg_l')) * 4.5;
-        $work = new Working;
-        $work->step('Chloride that is short.', 'ratio × nitrite − chloride', Say::number($given->number('ratio')).' × '.Say::number($given->number('no2_n_mg_l')).' − '.Say::number($given->number('chloride_mg_l')), Say::number($short).' mg/L');
-        $work->step('As salt, of which 60.66 % is chloride.', 'short / 0.6066 × volume', Say::number($given->number('volume_l'), 5).' L', Say::number($salt * $given->number('volume_l') / 1000, 4).' g');
-        $work->step('By the rule of ponds, for comparison.', '(10 NO2-N − Cl) × 4.5 lb an acre-foot', '', Say::number($pounds, 4).' lb, '.Say::number($pounds * self::G_PER_LB * 1000 / self::L_PER_ACRE_FOOT, 3).' mg/L');
+        $work = new Working();
+        $work->step(
+            'Chloride that is short.',
+            'ratio × nitrite − chloride',
+            Say::number($given->number('ratio')) .
+                ' × ' .
+                Say::number($given->number('no2_n_mg_l')) .
+                ' − ' .
+                Say::number($given->number('chloride_mg_l')),
+            Say::number($short) . ' mg/L',
+        );
+        $work->step(
+            'As salt, of which 60.66 % is chloride.',
+            'short / 0.6066 × volume',
+            Say::number($given->number('volume_l'), 5) . ' L',
+            Say::number(($salt * $given->number('volume_l')) / 1000, 4) . ' g',
+        );
+        $work->step(
+            'By the rule of ponds, for comparison.',
+            '(10 NO2-N − Cl) × 4.5 lb an acre-foot',
+            '',
+            Say::number($pounds, 4) .
+                ' lb, ' .
+                Say::number(($pounds * self::G_PER_LB * 1000) / self::L_PER_ACRE_FOOT, 3) .
+                ' mg/L',
+        );
         $work->cite('srac-462', 'iupac-2007', 'dose-conflicts');
-        $work->watch('Not with zeolite in the loop. It shields the fish and takes no nitrite away: change water as well.');
+        $work->watch(
+            'Not with zeolite in the loop. It shields the fish and takes no nitrite away: change water as well.',
+        );
 
-        return $work->result(['salt_g' => $salt * $given->number('volume_l') / 1000, 'salt_mg_l' => $salt, 'rule_lb_per_acre_ft' => $pounds, 'rule_mg_l' => $pounds * self::G_PER_LB * 1000 / self::L_PER_ACRE_FOOT]);
+        return $work->result([
+            'salt_g' => ($salt * $given->number('volume_l')) / 1000,
+            'salt_mg_l' => $salt,
+            'rule_lb_per_acre_ft' => $pounds,
+            'rule_mg_l' => ($pounds * self::G_PER_LB * 1000) / self::L_PER_ACRE_FOOT,
+        ]);
     }
 }

@@ -12,9 +12,13 @@ namespace Ironwort\Core\Dose;
  */
 final readonly class Clearing
 {
-    public function __construct(public string $by, public float $fromH, public float $toH, public float $litresPerH, public ?float $holdsG = null)
-    {
-    }
+    public function __construct(
+        public string $by,
+        public float $fromH,
+        public float $toH,
+        public float $litresPerH,
+        public ?float $holdsG = null,
+    ) {}
 
     public function runs(float $hour): bool
     {

@@ -16,7 +16,17 @@ use Ironwort\Core\Measure\Say;
 final readonly class Conflicts
 {
     /** Besides the agents: what is in the water or in the loop. */
-    public const OTHERS = ['binder', 'thiosulfate', 'bicarbonate', 'chlorine', 'zeolite', 'carbon', 'uv', 'seeding_filter', ...self::LIVING];
+    public const OTHERS = [
+        'binder',
+        'thiosulfate',
+        'bicarbonate',
+        'chlorine',
+        'zeolite',
+        'carbon',
+        'uv',
+        'seeding_filter',
+        ...self::LIVING,
+    ];
 
     /** What lives in the water beside fish; what an agent does to it stands with its hazards. */
     public const LIVING = ['plants', 'invertebrates'];
@@ -27,9 +37,7 @@ final readonly class Conflicts
     /** Things that are given to water rather than against a sickness. */
     private const NOT_TREATMENTS = ['salt', 'binder', 'thiosulfate', 'bicarbonate', 'chlorine'];
 
-    public function __construct(private AgentTable $agents)
-    {
-    }
+    public function __construct(private AgentTable $agents) {}
 
     /** @return list<string> everything that may meet */
     public function things(): array
@@ -49,11 +57,16 @@ final readonly class Conflicts
             return ['verdict' => 'refused', 'reason' => $refused];
         }
         if ($one !== $other && $this->oxidises($one) && $this->oxidises($other)) {
-            return ['verdict' => 'refused', 'reason' => 'Two oxidisers burn gills together, and what they make of one another nobody knows.'];
+            return [
+                'verdict' => 'refused',
+                'reason' => 'Two oxidisers burn gills together, and what they make of one another nobody knows.',
+            ];
         }
         $condition = $this->condition($one, $other) ?? $this->condition($other, $one);
 
-        return $condition === null ? ['verdict' => 'allowed', 'reason' => 'Nothing is known against it.'] : ['verdict' => 'conditions', 'reason' => $condition];
+        return $condition === null
+            ? ['verdict' => 'allowed', 'reason' => 'Nothing is known against it.']
+            : ['verdict' => 'conditions', 'reason' => $condition];
     }
 
     /**
@@ -61,8 +74,14 @@ final readonly class Conflicts
      *
      * @return list<array{verdict: string, reason: string}>
      */
-    public function water(string $agent, float $tempC, ?float $ph, ?float $alkalinity, ?float $hardness, ?float $oxygen): array
-    {
+    public function water(
+        string $agent,
+        float $tempC,
+        ?float $ph,
+        ?float $alkalinity,
+        ?float $hardness,
+        ?float $oxygen,
+    ): array {
         $found = [];
         $add = static function (string $verdict, string $reason) use (&$found): void {
             $found[] = ['verdict' => $verdict, 'reason' => $reason];
@@ -71,7 +90,10 @@ final readonly class Conflicts
             if ($alkalinity === null) {
                 $add('refused', 'Copper is dosed by alkalinity: measure it first.');
             } elseif ($alkalinity < 50) {
-                $add('refused', 'Under 50 mg/L of alkalinity copper kills the fish: raise KH first, or choose another.');
+                $add(
+                    'refused',
+                    'Under 50 mg/L of alkalinity copper kills the fish: raise KH first, or choose another.',
+                );
             }
         }
         if ($agent === 'chloramine_t') {
@@ -85,7 +107,12 @@ final readonly class Conflicts
         }
         if (in_array($agent, self::OXYGEN_HUNGRY, true)) {
             if ($oxygen !== null && $oxygen < 5) {
-                $add('refused', 'There are '.Say::number($oxygen, 2).' mg/L of oxygen: bring it above 6 before anything that takes more.');
+                $add(
+                    'refused',
+                    'There are ' .
+                        Say::number($oxygen, 2) .
+                        ' mg/L of oxygen: bring it above 6 before anything that takes more.',
+                );
             } elseif ($oxygen !== null && $oxygen < 6.5) {
                 $add('conditions', 'Oxygen is low for this: run all the air there is.');
             }
@@ -119,11 +146,19 @@ final readonly class Conflicts
     {
         return match ([$one, $other]) {
             ['salt', 'zeolite'] => 'Salt makes zeolite let go of its ammonia: one or the other, never both.',
-            ['formalin', 'potassium_permanganate'] => 'Formalin and permanganate destroy one another and the gills between them.',
-            ['formalin', 'chloramine_t'], ['formalin', 'hydrogen_peroxide'] => 'An oxidiser turns formalin into acid, and both are lost on the fish.',
+            ['formalin', 'potassium_permanganate']
+                => 'Formalin and permanganate destroy one another and the gills between them.',
+            ['formalin', 'chloramine_t'],
+            ['formalin', 'hydrogen_peroxide']
+                => 'An oxidiser turns formalin into acid, and both are lost on the fish.',
             ['binder', 'chloramine_t'] => 'A binder takes chloramine-T out at once, and leaves what it makes of it.',
-            ['binder', 'potassium_permanganate'], ['binder', 'hydrogen_peroxide'] => 'A binder and an oxidiser use one another up: neither works.',
-            ['thiosulfate', 'potassium_permanganate'], ['thiosulfate', 'chloramine_t'], ['thiosulfate', 'hydrogen_peroxide'] => 'Thiosulfate takes an oxidiser out: it is the way to stop it, not to give it.',
+            ['binder', 'potassium_permanganate'],
+            ['binder', 'hydrogen_peroxide']
+                => 'A binder and an oxidiser use one another up: neither works.',
+            ['thiosulfate', 'potassium_permanganate'],
+            ['thiosulfate', 'chloramine_t'],
+            ['thiosulfate', 'hydrogen_peroxide']
+                => 'Thiosulfate takes an oxidiser out: it is the way to stop it, not to give it.',
             ['methylene_blue', 'seeding_filter'] => 'Methylene blue kills the bacteria that are being seeded.',
             default => null,
         };
@@ -131,16 +166,23 @@ final readonly class Conflicts
 
     private function condition(string $one, string $other): ?string
     {
-        $treatment = isset($this->agents->agents[$one]) && ! in_array($one, self::NOT_TREATMENTS, true);
+        $treatment = isset($this->agents->agents[$one]) && !in_array($one, self::NOT_TREATMENTS, true);
 
         return match (true) {
-            $other === 'carbon' && ($treatment || $one === 'binder') => 'Take the carbon out: it takes the dose out of the water.',
+            $other === 'carbon' && ($treatment || $one === 'binder')
+                => 'Take the carbon out: it takes the dose out of the water.',
             $other === 'zeolite' && $treatment => 'Take the zeolite out while it runs.',
             $other === 'uv' && $treatment => 'UV off: it breaks the agent down.',
-            $other === 'seeding_filter' && $treatment => 'Bypass the filter that is being seeded, and feed it meanwhile.',
-            $other === 'binder' && $treatment => 'Binders keep some medicines from working: give them apart, by the label.',
+            $other === 'seeding_filter' && $treatment
+                => 'Bypass the filter that is being seeded, and feed it meanwhile.',
+            $other === 'binder' && $treatment
+                => 'Binders keep some medicines from working: give them apart, by the label.',
             $other === 'chlorine' && $treatment => 'Make the water free of chlorine first.',
-            $one !== $other && $treatment && isset($this->agents->agents[$other]) && ! in_array($other, self::NOT_TREATMENTS, true) => 'Two medicines at once only on a veterinarian’s word; otherwise change water and wait.',
+            $one !== $other &&
+                $treatment &&
+                isset($this->agents->agents[$other]) &&
+                !in_array($other, self::NOT_TREATMENTS, true)
+                => 'Two medicines at once only on a veterinarian’s word; otherwise change water and wait.',
             default => null,
         };
     }

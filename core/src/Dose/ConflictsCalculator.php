@@ -18,9 +18,7 @@ use Ironwort\Core\Calc\Working;
  */
 final readonly class ConflictsCalculator implements Calculator
 {
-    public function __construct(private Conflicts $conflicts)
-    {
-    }
+    public function __construct(private Conflicts $conflicts) {}
 
     public function name(): string
     {
@@ -45,9 +43,17 @@ final readonly class ConflictsCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $judged = State::judge($this->conflicts, $given->text('agent'), $given);
-        $work = new Working;
+        $work = new Working();
         foreach ($judged['pairs'] as $pair) {
-            $work->step(ucfirst(str_replace('_', ' ', $given->text('agent'))).' with '.str_replace('_', ' ', $pair['with']).'.', $pair['reason'], $pair['with'], $pair['verdict']);
+            $work->step(
+                ucfirst(str_replace('_', ' ', $given->text('agent'))) .
+                    ' with ' .
+                    str_replace('_', ' ', $pair['with']) .
+                    '.',
+                $pair['reason'],
+                $pair['with'],
+                $pair['verdict'],
+            );
         }
         $work->cite('dose-conflicts');
         foreach ($judged['refusals'] as $refusal) {

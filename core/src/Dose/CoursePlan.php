@@ -23,9 +23,12 @@ final readonly class CoursePlan
     private const GRACE_D = 0.5;
 
     /** @param  list<array{n: int, day: float, state: string}>  $doses  given, due, late, missed or to_come */
-    private function __construct(public array $doses, public string $says, public bool $complete, public bool $broken)
-    {
-    }
+    private function __construct(
+        public array $doses,
+        public string $says,
+        public bool $complete,
+        public bool $broken,
+    ) {}
 
     /**
      * @param  list<float>  $given  days since the first dose on which doses were given, the first of them 0
@@ -42,25 +45,38 @@ final readonly class CoursePlan
             $day = $last + ($n - count($given)) * $intervalD;
             $late = $today - $day;
             $next = $n === count($given) + 1;
-            $doses[] = ['n' => $n, 'day' => $day, 'state' => match (true) {
-                ! $next => 'to_come',
-                $late > $intervalD => 'missed',
-                $late > self::GRACE_D => 'late',
-                $late >= -self::GRACE_D => 'due',
-                default => 'to_come',
-            }];
+            $doses[] = [
+                'n' => $n,
+                'day' => $day,
+                'state' => match (true) {
+                    !$next => 'to_come',
+                    $late > $intervalD => 'missed',
+                    $late > self::GRACE_D => 'late',
+                    $late >= -self::GRACE_D => 'due',
+                    default => 'to_come',
+                },
+            ];
         }
-        $next = array_values(array_filter($doses, static fn (array $dose): bool => $dose['state'] !== 'given'))[0] ?? null;
+        $next =
+            array_values(array_filter($doses, static fn(array $dose): bool => $dose['state'] !== 'given'))[0] ?? null;
         if ($next === null) {
             return new self($doses, 'All doses are given.', true, false);
         }
-        $which = 'Dose '.$next['n'].' of '.$repeats;
+        $which = 'Dose ' . $next['n'] . ' of ' . $repeats;
 
-        return new self($doses, match ($next['state']) {
-            'missed' => "{$which} was missed by a whole interval: the life cycle has got ahead. Begin the course anew.",
-            'late' => "{$which} is late by ".Say::days($today - $next['day']).': give it now; the rest counts on from it.',
-            'due' => "{$which} is due now.",
-            default => "{$which} is due in ".Say::days($next['day'] - $today).'.',
-        }, false, $next['state'] === 'missed');
+        return new self(
+            $doses,
+            match ($next['state']) {
+                'missed'
+                    => "{$which} was missed by a whole interval: the life cycle has got ahead. Begin the course anew.",
+                'late' => "{$which} is late by " .
+                    Say::days($today - $next['day']) .
+                    ': give it now; the rest counts on from it.',
+                'due' => "{$which} is due now.",
+                default => "{$which} is due in " . Say::days($next['day'] - $today) . '.',
+            },
+            false,
+            $next['state'] === 'missed',
+        );
     }
 }

@@ -25,13 +25,16 @@ final readonly class Culture
      */
     public static function says(?float $daysSinceLast, ?float $filterDays, bool $incident): string
     {
-        $doubt = ' What it brings is uncertain: some start faster with it, some not at all. Keep a spare for an outage.';
-        if (! $incident && ($filterDays === null || $filterDays > self::FIRST_D)) {
-            return 'The filter is past its first two months: no culture is asked for as routine.'.$doubt;
+        $doubt =
+            ' What it brings is uncertain: some start faster with it, some not at all. Keep a spare for an outage.';
+        if (!$incident && ($filterDays === null || $filterDays > self::FIRST_D)) {
+            return 'The filter is past its first two months: no culture is asked for as routine.' . $doubt;
         }
         $every = $incident ? self::INCIDENT_D : self::ROUTINE_D;
         $due = $daysSinceLast === null ? 0.0 : max(0.0, $every - $daysSinceLast);
 
-        return ($incident ? 'In an incident two or three times a week' : 'In the first two months once a week').($due < 0.5 ? ': one is due.' : ': the next in '.Say::number($due, 2).' days.').$doubt;
+        return ($incident ? 'In an incident two or three times a week' : 'In the first two months once a week') .
+            ($due < 0.5 ? ': one is due.' : ': the next in ' . Say::number($due, 2) . ' days.') .
+            $doubt;
     }
 }

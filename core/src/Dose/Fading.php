@@ -17,25 +17,40 @@ final readonly class Fading
     /** Events this close together are one. */
     private const SAME_H = 1e-9;
 
-    /** @param  list<array{h: float, mg_l: float, rate: float}>  $pieces  from each hour on: the level, and what falls of it in an hour */
-    private function __construct(private array $pieces, public float $adsorbedG)
-    {
-    }
+    /**
+     * @param  list<array{h: float, mg_l: float, rate: float}>  $pieces  from each hour on: the level, and what falls
+     *     of it in an hour
+     */
+    private function __construct(private array $pieces, public float $adsorbedG) {}
 
     /**
      * @param  ?float  $halfLifeH  null where nothing takes it by itself
      * @param  list<array{at_h: float, change_pct: float}>  $changes
      * @param  list<Clearing>  $clearings
      */
-    public static function of(float $volumeL, float $doseMgL, ?float $halfLifeH, array $changes, array $clearings, float $hours): self
-    {
+    public static function of(
+        float $volumeL,
+        float $doseMgL,
+        ?float $halfLifeH,
+        array $changes,
+        array $clearings,
+        float $hours,
+    ): self {
         $decay = $halfLifeH === null ? 0.0 : log(2) / $halfLifeH;
         $times = [$hours, ...array_column($changes, 'at_h')];
         foreach ($clearings as $clearing) {
             array_push($times, $clearing->fromH, $clearing->toH);
         }
         sort($times);
-        $times = array_values(array_filter($times, static fn (float $at, int $i): bool => $at > self::SAME_H && $at <= $hours && ($i === 0 || $at - $times[$i - 1] > self::SAME_H), ARRAY_FILTER_USE_BOTH));
+        $times = array_values(
+            array_filter(
+                $times,
+                static fn(float $at, int $i): bool => $at > self::SAME_H &&
+                    $at <= $hours &&
+                    ($i === 0 || $at - $times[$i - 1] > self::SAME_H),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
         $held = array_fill(0, count($clearings), 0.0);
         $full = array_fill(0, count($clearings), false);
         $level = $doseMgL * self::kept($changes, 0.0);
@@ -43,8 +58,13 @@ final readonly class Fading
         $pieces = [];
         foreach ($times as $until) {
             while ($now < $until) {
-                $running = array_filter(array_keys($clearings), static fn (int $i): bool => ! $full[$i] && $clearings[$i]->runs($now));
-                $rate = $decay + array_sum(array_map(static fn (int $i): float => $clearings[$i]->litresPerH / $volumeL, $running));
+                $running = array_filter(
+                    array_keys($clearings),
+                    static fn(int $i): bool => !$full[$i] && $clearings[$i]->runs($now),
+                );
+                $rate =
+                    $decay +
+                    array_sum(array_map(static fn(int $i): float => $clearings[$i]->litresPerH / $volumeL, $running));
                 $pieces[] = ['h' => $now, 'mg_l' => $level, 'rate' => $rate];
                 $step = $until - $now;
                 $fills = null;
@@ -54,9 +74,9 @@ final readonly class Fading
                         [$step, $fills] = [$in, $i];
                     }
                 }
-                $passed = $rate > 0 ? $level / $rate * (1 - exp(-$rate * $step)) : $level * $step;
+                $passed = $rate > 0 ? ($level / $rate) * (1 - exp(-$rate * $step)) : $level * $step;
                 foreach ($running as $i) {
-                    $held[$i] += $clearings[$i]->litresPerH * $passed / 1000;
+                    $held[$i] += ($clearings[$i]->litresPerH * $passed) / 1000;
                 }
                 $level *= exp(-$rate * $step);
                 if ($fills === null) {
@@ -69,7 +89,13 @@ final readonly class Fading
             $level *= self::kept($changes, $until);
         }
         $pieces[] = ['h' => $now, 'mg_l' => $level, 'rate' => 0.0];
-        $adsorbed = array_sum(array_map(static fn (Clearing $clearing, float $grams): float => $clearing->by === 'trickle' ? 0.0 : $grams, $clearings, $held));
+        $adsorbed = array_sum(
+            array_map(
+                static fn(Clearing $clearing, float $grams): float => $clearing->by === 'trickle' ? 0.0 : $grams,
+                $clearings,
+                $held,
+            ),
+        );
 
         return new self($pieces, $adsorbed);
     }
@@ -91,7 +117,14 @@ final readonly class Fading
     /** @param  list<array{at_h: float, change_pct: float}>  $changes */
     private static function kept(array $changes, float $at): float
     {
-        return array_product(array_map(static fn (array $change): float => abs($change['at_h'] - $at) <= self::SAME_H ? 1 - $change['change_pct'] / 100 : 1.0, $changes));
+        return array_product(
+            array_map(
+                static fn(array $change): float => abs($change['at_h'] - $at) <= self::SAME_H
+                    ? 1 - $change['change_pct'] / 100
+                    : 1.0,
+                $changes,
+            ),
+        );
     }
 
     /** Hours until it holds all it can; null where it never does. */
@@ -101,7 +134,7 @@ final readonly class Fading
             return null;
         }
         // Past q C an hour it takes 1000 mg to the gram; k is never nothing where litres pass.
-        $share = 1000 * ($clearing->holdsG - $heldG) * $rate / ($clearing->litresPerH * $level);
+        $share = (1000 * ($clearing->holdsG - $heldG) * $rate) / ($clearing->litresPerH * $level);
 
         return $share >= 1 ? null : -log(1 - max(0.0, $share)) / $rate;
     }

@@ -37,37 +37,46 @@ final readonly class Measures
     public static function grams(float $grams, bool $salt = false, ?float $step = null): string
     {
         $weighed = self::down($grams, $step);
-        $said = $weighed >= 10000 ? Say::number($weighed / 1000, 4).' kg' : Say::number($weighed, 5).' g';
+        $said = $weighed >= 10000 ? Say::number($weighed / 1000, 4) . ' kg' : Say::number($weighed, 5) . ' g';
         $spoons = $weighed / self::TEASPOON_SALT_G;
 
-        return $said.($salt && $spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO ? ' ('.Say::number(floor(4 * $spoons) / 4, 3).' teaspoons)' : '');
+        return $said .
+            ($salt && $spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO
+                ? ' (' . Say::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
+                : '');
     }
 
     public static function millilitres(float $ml, ?float $capMl = null): string
     {
         $poured = self::down($ml);
-        $said = $poured >= 10000 ? Say::number($poured / 1000, 4).' L' : Say::number($poured, 5).' mL';
+        $said = $poured >= 10000 ? Say::number($poured / 1000, 4) . ' L' : Say::number($poured, 5) . ' mL';
         if ($capMl !== null && $capMl > 0) {
-            return $said.' ('.Say::number(floor(10 * $poured / $capMl) / 10, 3).' caps)';
+            return $said . ' (' . Say::number(floor((10 * $poured) / $capMl) / 10, 3) . ' caps)';
         }
         if ($poured < self::DROPS_UP_TO_ML && $poured > 0) {
-            return $said.' ('.Say::number(floor(self::DROPS_A_ML * $poured), 3).' drops)';
+            return $said . ' (' . Say::number(floor(self::DROPS_A_ML * $poured), 3) . ' drops)';
         }
         $spoons = $poured / self::TEASPOON_ML;
 
-        return $said.($spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO ? ' ('.Say::number(floor(4 * $spoons) / 4, 3).' teaspoons)' : '');
+        return $said .
+            ($spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO
+                ? ' (' . Say::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
+                : '');
     }
 
     /** Down to the step of the scale or cup that would be used for so much, or to a step that is given. */
     public static function down(float $amount, ?float $step = null): float
     {
-        $step = $step !== null && $step > 0 ? $step : match (true) {
-            $amount < 1 => 0.01,
-            $amount < 20 => 0.1,
-            $amount < 500 => 1.0,
-            $amount < 5000 => 10.0,
-            default => 50.0,
-        };
+        $step =
+            $step !== null && $step > 0
+                ? $step
+                : match (true) {
+                    $amount < 1 => 0.01,
+                    $amount < 20 => 0.1,
+                    $amount < 500 => 1.0,
+                    $amount < 5000 => 10.0,
+                    default => 50.0,
+                };
 
         return floor($amount / $step + 1e-9) * $step;
     }

@@ -18,18 +18,20 @@ final readonly class OrderOfWork
             $steps[] = 'Gloves and eye protection on; water and thiosulfate or fresh water within reach.';
         }
         array_push($steps, ...$conditions);
-        if ($agent !== null && ! $agent->sparesFilter && $way === 'prolonged') {
+        if ($agent !== null && !$agent->sparesFilter && $way === 'prolonged') {
             $steps[] = 'Bypass the biofilter, and keep its own water moving and aired.';
         }
         if ($agent !== null) {
             $steps[] = 'All the air there is, from before the dose on.';
         }
         $steps[] = match ($way) {
-            'bath', 'dip' => 'Mix it into the bath whole before a fish goes in; start the clock with the first fish; stand by it.',
-            default => 'Dissolve or dilute it in a bucket of system water, and give it over ten minutes where flow is strong, away from fish.',
+            'bath', 'dip' => 'Mix it into the bath whole before a fish goes in; start the clock with the ' .
+                'first fish; stand by it.',
+            default => 'Dissolve or dilute it in a bucket of system water, and give it over ten ' .
+                'minutes where flow is strong, away from fish.',
         };
         if ($agent !== null) {
-            $steps[] = 'Watch for half an hour, and again after two. '.$agent->stop;
+            $steps[] = 'Watch for half an hour, and again after two. ' . $agent->stop;
         }
 
         return $steps;

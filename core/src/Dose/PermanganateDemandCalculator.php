@@ -33,7 +33,13 @@ final readonly class PermanganateDemandCalculator implements Calculator
     public function inputs(): array
     {
         return [
-            Input::rows('samples', 'Samples', [Input::number('dose_mg_l', 'Given', 'mg/L', 0.1, 30), Input::flag('pink', 'Pink after 15 minutes')], 2, 20)->optional(),
+            Input::rows(
+                'samples',
+                'Samples',
+                [Input::number('dose_mg_l', 'Given', 'mg/L', 0.1, 30), Input::flag('pink', 'Pink after 15 minutes')],
+                2,
+                20,
+            )->optional(),
             Input::number('brown_mg_l', 'Most that turned brown in 15 min', 'mg/L', 0.1, 30)->optional(),
             Input::number('pink_mg_l', 'Least that stayed pink', 'mg/L', 0.1, 30)->optional(),
             Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
@@ -57,34 +63,66 @@ final readonly class PermanganateDemandCalculator implements Calculator
         }
         foreach (['brown_mg_l', 'pink_mg_l'] as $key) {
             if ($given->numberOrNull($key) !== null) {
-                $key === 'pink_mg_l' ? $pink[] = $given->number($key) : $brown[] = $given->number($key);
+                $key === 'pink_mg_l' ? ($pink[] = $given->number($key)) : ($brown[] = $given->number($key));
             }
         }
         if ($pink === [] && $brown === []) {
             throw BadInput::at('pink_mg_l', 'What is the least that stayed pink for a quarter of an hour?');
         }
         if ($pink === []) {
-            throw BadInput::at('samples', 'None stayed pink: the water takes more than the strongest sample. Clean it first; so dirty a water is not treated.');
+            throw BadInput::at(
+                'samples',
+                'None stayed pink: the water takes more than the strongest sample. Clean it ' .
+                    'first; so dirty a water is not treated.',
+            );
         }
         if ($brown !== [] && max($brown) >= min($pink)) {
-            throw BadInput::at('samples', 'A stronger sample turned brown where a weaker stayed pink: do the test again.');
+            throw BadInput::at(
+                'samples',
+                'A stronger sample turned brown where a weaker stayed pink: do the test again.',
+            );
         }
         // The weakest that stays pink holds the demand; the strongest that does not is less than it.
         $demand = min($pink);
-        $work = new Working;
-        $work->step('The weakest sample that is still pink holds the demand.', 'min pink', implode(', ', array_map(static fn (float $dose): string => Say::number($dose), $pink)).' mg/L pink', Say::number($demand).' mg/L at most');
+        $work = new Working();
+        $work->step(
+            'The weakest sample that is still pink holds the demand.',
+            'min pink',
+            implode(', ', array_map(static fn(float $dose): string => Say::number($dose), $pink)) . ' mg/L pink',
+            Say::number($demand) . ' mg/L at most',
+        );
         if ($demand > 6) {
-            $work->danger('More than 6 mg/L is taken by dirt: permanganate would mostly burn silt. Clean, change water, test again.');
+            $work->danger(
+                'More than 6 mg/L is taken by dirt: permanganate would mostly burn silt. Clean, ' .
+                    'change water, test again.',
+            );
             $work->cite('uf-ifas-permanganate');
 
             return $work->result(['demand_mg_l' => $demand, 'dose_mg_l' => null, 'dose_g' => null]);
         }
         $dose = $demand + 2;
-        $work->step('Two above it, to work for some hours.', 'demand + 2', Say::number($demand).' + 2', Say::number($dose).' mg/L');
-        $work->step('In all the water.', '× volume / 1000', Say::number($given->number('volume_l'), 5).' L', Say::number($dose * $given->number('volume_l') / 1000, 4).' g');
+        $work->step(
+            'Two above it, to work for some hours.',
+            'demand + 2',
+            Say::number($demand) . ' + 2',
+            Say::number($dose) . ' mg/L',
+        );
+        $work->step(
+            'In all the water.',
+            '× volume / 1000',
+            Say::number($given->number('volume_l'), 5) . ' L',
+            Say::number(($dose * $given->number('volume_l')) / 1000, 4) . ' g',
+        );
         $work->cite('uf-ifas-permanganate', 'dose-conflicts');
-        $work->danger('Never with formalin or another oxidiser. Gloves, eye protection; all the air there is; the biofilter bypassed.');
+        $work->danger(
+            'Never with formalin or another oxidiser. Gloves, eye protection; all the air there ' .
+                'is; the biofilter bypassed.',
+        );
 
-        return $work->result(['demand_mg_l' => $demand, 'dose_mg_l' => $dose, 'dose_g' => $dose * $given->number('volume_l') / 1000]);
+        return $work->result([
+            'demand_mg_l' => $demand,
+            'dose_mg_l' => $dose,
+            'dose_g' => ($dose * $given->number('volume_l')) / 1000,
+        ]);
     }
 }

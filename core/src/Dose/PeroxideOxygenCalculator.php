@@ -48,33 +48,70 @@ final readonly class PeroxideOxygenCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('h2o2_g', 'g'), new Output('product_g', 'g'), new Output('h2o2_mg_l', 'mg/L'), new Output('rise_mg_l', 'mg/L')];
+        return [
+            new Output('h2o2_g', 'g'),
+            new Output('product_g', 'g'),
+            new Output('h2o2_mg_l', 'mg/L'),
+            new Output('rise_mg_l', 'mg/L'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $rise = $given->number('rise_mg_l');
-        $work = new Working;
+        $work = new Working();
         $now = $given->numberOrNull('do_mg_l');
         $temp = $given->numberOrNull('temp_c');
         if ($now !== null && $temp !== null) {
             $room = max(0.0, Oxygen::saturation($temp) - $now);
             if ($rise > $room) {
-                $work->watch('The water holds only '.Say::number($room, 2).' mg/L more: more would go to waste and burn gills.');
+                $work->watch(
+                    'The water holds only ' .
+                        Say::number($room, 2) .
+                        ' mg/L more: more would go to waste and burn gills.',
+                );
                 $rise = $room;
             }
         }
         $perPeroxide = MolarMass::O / (2 * MolarMass::H + 2 * MolarMass::O);
         $level = $rise / $perPeroxide;
         if ($level > 10) {
-            throw BadInput::at('rise_mg_l', 'That takes '.Say::number($level, 3).' mg/L of peroxide; above 10 it burns the gills. '.Say::number(10 * $perPeroxide, 2).' mg/L at most, then air.');
+            throw BadInput::at(
+                'rise_mg_l',
+                'That takes ' .
+                    Say::number($level, 3) .
+                    ' mg/L of peroxide; above 10 it burns the gills. ' .
+                    Say::number(10 * $perPeroxide, 2) .
+                    ' mg/L at most, then air.',
+            );
         }
-        $grams = $level * $given->number('volume_l') / 1000;
-        $work->step('Peroxide for so much oxygen.', 'rise / 0.4704', Say::number($rise).' mg/L', Say::number($level).' mg/L');
-        $work->step('In all the water, and as the product.', '× volume / 1000 / strength', Say::number($given->number('volume_l'), 5).' L, '.Say::number($given->number('strength_pct')).' %', Say::number($grams, 4).' g, '.Say::number($grams / $given->number('strength_pct') * 100, 4).' g of it');
+        $grams = ($level * $given->number('volume_l')) / 1000;
+        $work->step(
+            'Peroxide for so much oxygen.',
+            'rise / 0.4704',
+            Say::number($rise) . ' mg/L',
+            Say::number($level) . ' mg/L',
+        );
+        $work->step(
+            'In all the water, and as the product.',
+            '× volume / 1000 / strength',
+            Say::number($given->number('volume_l'), 5) . ' L, ' . Say::number($given->number('strength_pct')) . ' %',
+            Say::number($grams, 4) .
+                ' g, ' .
+                Say::number(($grams / $given->number('strength_pct')) * 100, 4) .
+                ' g of it',
+        );
         $work->cite('iupac-2007', 'peroxide-from-memory', 'dose-conflicts', 'benson-krause-1984');
-        $work->danger('A last resort while air is fetched, once. Dilute it, give it slowly where flow is strong, away from fish. Gloves and eye protection. Never with another agent.');
+        $work->danger(
+            'A last resort while air is fetched, once. Dilute it, give it slowly where flow is ' .
+                'strong, away from fish. Gloves and eye protection. Never with another agent.',
+        );
 
-        return $work->result(['h2o2_g' => $grams, 'product_g' => $grams / $given->number('strength_pct') * 100, 'h2o2_mg_l' => $level, 'rise_mg_l' => $rise]);
+        return $work->result([
+            'h2o2_g' => $grams,
+            'product_g' => ($grams / $given->number('strength_pct')) * 100,
+            'h2o2_mg_l' => $level,
+            'rise_mg_l' => $rise,
+        ]);
     }
 }

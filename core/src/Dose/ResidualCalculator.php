@@ -44,17 +44,37 @@ final readonly class ResidualCalculator implements Calculator
             Input::number('hours', 'Hours since', 'h', 0, 87600),
             Input::number('half_life_h', 'Half of it gone in', 'h', 0.01, 1e6)->optional(),
             Input::number('flow_l_h', 'Trickle', 'L/h', 0, 1e7)->or(0.0),
-            Input::rows('changes', 'Changes', [Input::number('at_h', 'At hour', 'h', 0, 87600), Input::number('change_pct', 'Changed', '%', 0, 100)], 0, 1000)->optional(),
-            Input::rows('clearings', 'What takes it out', [
-                Input::choice('by', 'By', ['trickle', 'carbon', 'zeolite']), Input::number('from_h', 'From hour', 'h', 0, 87600), Input::number('to_h', 'To hour', 'h', 0, 87600),
-                Input::number('cleared_l_h', 'Freed of it', 'L/h', 0, 1e7), Input::number('holds_g', 'Holds', 'g', 0, 1e6)->optional(),
-            ], 0, 200)->optional(),
+            Input::rows(
+                'changes',
+                'Changes',
+                [Input::number('at_h', 'At hour', 'h', 0, 87600), Input::number('change_pct', 'Changed', '%', 0, 100)],
+                0,
+                1000,
+            )->optional(),
+            Input::rows(
+                'clearings',
+                'What takes it out',
+                [
+                    Input::choice('by', 'By', ['trickle', 'carbon', 'zeolite']),
+                    Input::number('from_h', 'From hour', 'h', 0, 87600),
+                    Input::number('to_h', 'To hour', 'h', 0, 87600),
+                    Input::number('cleared_l_h', 'Freed of it', 'L/h', 0, 1e7),
+                    Input::number('holds_g', 'Holds', 'g', 0, 1e6)->optional(),
+                ],
+                0,
+                200,
+            )->optional(),
         ];
     }
 
     public function outputs(): array
     {
-        return [new Output('residual_mg_l', 'mg/L'), new Output('top_up_g', 'g'), new Output('adsorbed_g', 'g'), new Output('curve')];
+        return [
+            new Output('residual_mg_l', 'mg/L'),
+            new Output('top_up_g', 'g'),
+            new Output('adsorbed_g', 'g'),
+            new Output('curve'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -74,20 +94,61 @@ final readonly class ResidualCalculator implements Calculator
             if ($row->number('to_h') < $row->number('from_h')) {
                 throw BadInput::at("clearings.{$i}.to_h", 'It ends before it begins.');
             }
-            $clearings[] = new Clearing($row->text('by'), $row->number('from_h'), $row->number('to_h'), $row->number('cleared_l_h'), $row->numberOrNull('holds_g'));
+            $clearings[] = new Clearing(
+                $row->text('by'),
+                $row->number('from_h'),
+                $row->number('to_h'),
+                $row->number('cleared_l_h'),
+                $row->numberOrNull('holds_g'),
+            );
         }
         $fading = Fading::of($volume, $given->number('dose_mg_l'), $half, $changes, $clearings, $hours);
         $residual = $fading->left($hours);
-        $work = new Working;
-        $work->step('Gone by itself, with what trickles in and what adsorbs it, from one event to the next.', 'C = C₀ e^(−(ln 2/half + Σ q/V) t)', Say::number($given->number('dose_mg_l')).' mg/L, '.($half === null ? 'no decay' : 'half in '.Say::number($half, 3).' h').', '.Say::number($given->number('flow_l_h'), 3).' L/h of trickle, '.(count($clearings) - 1).' more that clear it, '.Say::number($hours).' h', $fading->adsorbedG > 0 ? Say::number($fading->adsorbedG, 3).' g adsorbed' : 'nothing adsorbed');
-        $work->step('And with each change.', '× (1 − x)', count($changes).' changes', Say::number($residual).' mg/L');
+        $work = new Working();
+        $work->step(
+            'Gone by itself, with what trickles in and what adsorbs it, from one event to the next.',
+            'C = C₀ e^(−(ln 2/half + Σ q/V) t)',
+            Say::number($given->number('dose_mg_l')) .
+                ' mg/L, ' .
+                ($half === null ? 'no decay' : 'half in ' . Say::number($half, 3) . ' h') .
+                ', ' .
+                Say::number($given->number('flow_l_h'), 3) .
+                ' L/h of trickle, ' .
+                (count($clearings) - 1) .
+                ' more that clear it, ' .
+                Say::number($hours) .
+                ' h',
+            $fading->adsorbedG > 0 ? Say::number($fading->adsorbedG, 3) . ' g adsorbed' : 'nothing adsorbed',
+        );
+        $work->step(
+            'And with each change.',
+            '× (1 − x)',
+            count($changes) . ' changes',
+            Say::number($residual) . ' mg/L',
+        );
         if ($fading->adsorbedG > 0) {
-            $work->watch('How much carbon or zeolite takes is known within a factor of several: add no more than would be safe if it had taken nothing.');
+            $work->watch(
+                'How much carbon or zeolite takes is known within a factor of several: add no ' .
+                    'more than would be safe if it had taken nothing.',
+            );
         }
-        $topUp = max(0.0, $given->number('target_mg_l') - $residual) * $volume / 1000;
-        $work->step('To bring it back.', '(target − left) × volume / 1000', Say::number($given->number('target_mg_l')).' mg/L', Say::number($topUp, 4).' g');
+        $topUp = (max(0.0, $given->number('target_mg_l') - $residual) * $volume) / 1000;
+        $work->step(
+            'To bring it back.',
+            '(target − left) × volume / 1000',
+            Say::number($given->number('target_mg_l')) . ' mg/L',
+            Say::number($topUp, 4) . ' g',
+        );
         $work->cite('mass-balance');
 
-        return $work->result(['residual_mg_l' => $residual, 'top_up_g' => $topUp, 'adsorbed_g' => $fading->adsorbedG, 'curve' => array_map(static fn (int $i): array => ['hour' => $hours * $i / 48, 'mg_l' => $fading->left($hours * $i / 48)], range(0, 48))]);
+        return $work->result([
+            'residual_mg_l' => $residual,
+            'top_up_g' => $topUp,
+            'adsorbed_g' => $fading->adsorbedG,
+            'curve' => array_map(
+                static fn(int $i): array => ['hour' => ($hours * $i) / 48, 'mg_l' => $fading->left(($hours * $i) / 48)],
+                range(0, 48),
+            ),
+        ]);
     }
 }

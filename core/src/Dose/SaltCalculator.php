@@ -56,19 +56,39 @@ final readonly class SaltCalculator implements Calculator
             throw BadInput::at('steps', 'Steps are counted whole.');
         }
         if ($given->number('target_g_l') > 15) {
-            throw BadInput::at('target_g_l', 'Koi do not survive so much for long: above 15 g/L only as a short dip, by hand.');
+            throw BadInput::at(
+                'target_g_l',
+                'Koi do not survive so much for long: above 15 g/L only as a short dip, by hand.',
+            );
         }
         $total = $by * $given->number('volume_l');
         $steps = (int) $given->number('steps');
-        $work = new Working;
-        $work->step('All of it.', '(wanted − now) × volume', Say::number($by).' g/L × '.Say::number($given->number('volume_l'), 5).' L', Say::number($total, 5).' g');
-        $work->step('In equal steps.', 'total / steps', "{$steps} steps, ".Say::number($given->number('hours')).' h apart', Say::number($total / $steps, 4).' g');
+        $work = new Working();
+        $work->step(
+            'All of it.',
+            '(wanted − now) × volume',
+            Say::number($by) . ' g/L × ' . Say::number($given->number('volume_l'), 5) . ' L',
+            Say::number($total, 5) . ' g',
+        );
+        $work->step(
+            'In equal steps.',
+            'total / steps',
+            "{$steps} steps, " . Say::number($given->number('hours')) . ' h apart',
+            Say::number($total / $steps, 4) . ' g',
+        );
         $work->cite('cp-salt', 'dose-conflicts');
         $work->watch('Out with the zeolite first: salt makes it let go of its ammonia. Plants suffer.');
         if ($by / $steps > 1.5) {
             $work->watch('More than 1.5 g/L at once is a shock: more steps.');
         }
 
-        return $work->result(['total_g' => $total, 'step_g' => $total / $steps, 'schedule' => array_map(static fn (int $n): array => ['hour' => $n * $given->number('hours'), 'dose_g' => $total / $steps], range(0, $steps - 1))]);
+        return $work->result([
+            'total_g' => $total,
+            'step_g' => $total / $steps,
+            'schedule' => array_map(
+                static fn(int $n): array => ['hour' => $n * $given->number('hours'), 'dose_g' => $total / $steps],
+                range(0, $steps - 1),
+            ),
+        ]);
     }
 }

@@ -12,15 +12,27 @@ namespace Ironwort\Core\Dose;
 final readonly class ShelfKind
 {
     /** @param  list<string>  $label */
-    public function __construct(public string $id, public string $name, public string $unit, public array $label = [], public bool $hasStrength = false, public ?float $usualPct = null)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $unit,
+        public array $label = [],
+        public bool $hasStrength = false,
+        public ?float $usualPct = null,
+    ) {}
 
-    /** @return array<string, self> by id: what is dosed by its label, what is weighed, the agents, and what is only kept ready */
+    /**
+     * @return array<string, self> by id: what is dosed by its label, what is weighed, the agents, and what is only
+     *     kept ready
+     */
     public static function all(AgentTable $agents): array
     {
         $kinds = [
-            new self('conditioner', 'Conditioner against chlorine', 'mL', ['label_ml', 'label_treats_l', 'label_chlorine_mg_l']),
+            new self('conditioner', 'Conditioner against chlorine', 'mL', [
+                'label_ml',
+                'label_treats_l',
+                'label_chlorine_mg_l',
+            ]),
             new self('binder', 'Ammonia binder', 'mL', ['label_ml', 'label_treats_l', 'label_binds_mg_l']),
             new self('culture', 'Bacterial culture', 'mL', ['label_ml', 'label_treats_l']),
             new self('bicarbonate', 'Sodium bicarbonate', 'g'),
@@ -29,7 +41,13 @@ final readonly class ShelfKind
             new self('carbon', 'Activated carbon', 'g'),
         ];
         foreach ($agents->agents as $agent) {
-            $kinds[] = new self($agent->id, $agent->name, $agent->unit, hasStrength: $agent->needsStrength || $agent->strengthPct !== null, usualPct: $agent->strengthPct);
+            $kinds[] = new self(
+                $agent->id,
+                $agent->name,
+                $agent->unit,
+                hasStrength: $agent->needsStrength || $agent->strengthPct !== null,
+                usualPct: $agent->strengthPct,
+            );
         }
         $kinds[] = new self('agent', 'Another agent, by its label', 'mL', ['label_ml', 'label_treats_l']);
         $kinds[] = new self('battery_air', 'Battery air pump', 'pieces');

@@ -32,21 +32,45 @@ final readonly class State
     /** @return list<string> all that is there, once each */
     public static function present(Given $given): array
     {
-        return array_values(array_unique([
-            ...$given->texts('present'),
-            ...($given->flag('carbon_in') ? ['carbon'] : []), ...($given->flag('zeolite_in') ? ['zeolite'] : []), ...($given->flag('uv_on') ? ['uv'] : []), ...($given->flag('filter_seeding') ? ['seeding_filter'] : []),
-            ...($given->number('salinity_g_l') >= 0.5 ? ['salt'] : []),
-        ]));
+        return array_values(
+            array_unique([
+                ...$given->texts('present'),
+                ...$given->flag('carbon_in') ? ['carbon'] : [],
+                ...$given->flag('zeolite_in') ? ['zeolite'] : [],
+                ...$given->flag('uv_on') ? ['uv'] : [],
+                ...$given->flag('filter_seeding') ? ['seeding_filter'] : [],
+                ...$given->number('salinity_g_l') >= 0.5 ? ['salt'] : [],
+            ]),
+        );
     }
 
     /**
-     * @return array{refusals: list<string>, conditions: list<string>, pairs: list<array{with: string, verdict: string, reason: string}>}
+     * @return array{refusals: list<string>, conditions: list<string>, pairs: list<array{with: string, verdict: string,
+     *     reason: string}>}
      */
     public static function judge(Conflicts $conflicts, string $agent, Given $given): array
     {
-        $pairs = array_map(static fn (string $thing): array => ['with' => $thing, ...$conflicts->pair($agent, $thing)], array_values(array_filter(self::present($given), static fn (string $thing): bool => $thing !== $agent)));
-        $all = [...$pairs, ...$conflicts->water($agent, $given->number('temp_c'), $given->numberOrNull('ph'), $given->numberOrNull('alkalinity_mg_l'), $given->numberOrNull('hardness_mg_l'), $given->numberOrNull('do_mg_l'))];
-        $of = static fn (string $verdict): array => array_values(array_map(static fn (array $row): string => $row['reason'], array_filter($all, static fn (array $row): bool => $row['verdict'] === $verdict)));
+        $pairs = array_map(
+            static fn(string $thing): array => ['with' => $thing, ...$conflicts->pair($agent, $thing)],
+            array_values(array_filter(self::present($given), static fn(string $thing): bool => $thing !== $agent)),
+        );
+        $all = [
+            ...$pairs,
+            ...$conflicts->water(
+                $agent,
+                $given->number('temp_c'),
+                $given->numberOrNull('ph'),
+                $given->numberOrNull('alkalinity_mg_l'),
+                $given->numberOrNull('hardness_mg_l'),
+                $given->numberOrNull('do_mg_l'),
+            ),
+        ];
+        $of = static fn(string $verdict): array => array_values(
+            array_map(
+                static fn(array $row): string => $row['reason'],
+                array_filter($all, static fn(array $row): bool => $row['verdict'] === $verdict),
+            ),
+        );
 
         return ['refusals' => $of('refused'), 'conditions' => $of('conditions'), 'pairs' => $pairs];
     }

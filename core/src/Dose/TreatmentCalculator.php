@@ -24,9 +24,7 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class TreatmentCalculator implements Calculator
 {
-    public function __construct(private AgentTable $agents, private Conflicts $conflicts)
-    {
-    }
+    public function __construct(private AgentTable $agents, private Conflicts $conflicts) {}
 
     public function name(): string
     {
@@ -55,7 +53,17 @@ final readonly class TreatmentCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('refused'), new Output('dose'), new Output('dose_unit'), new Output('dose_mg_l', 'mg/L'), new Output('exposure_min', 'min'), new Output('course'), new Output('oxygen_cost_mg_l', 'mg/L'), new Output('refusals'), new Output('conditions')];
+        return [
+            new Output('refused'),
+            new Output('dose'),
+            new Output('dose_unit'),
+            new Output('dose_mg_l', 'mg/L'),
+            new Output('exposure_min', 'min'),
+            new Output('course'),
+            new Output('oxygen_cost_mg_l', 'mg/L'),
+            new Output('refusals'),
+            new Output('conditions'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -65,9 +73,19 @@ final readonly class TreatmentCalculator implements Calculator
         }
         $agent = $this->agents->get($given->text('agent'));
         $judged = State::judge($this->conflicts, $agent->id, $given);
-        $work = new Working;
+        $work = new Working();
         $work->cite($agent->source, 'dose-conflicts');
-        $nothing = ['refused' => true, 'dose' => null, 'dose_unit' => $agent->unit, 'dose_mg_l' => null, 'exposure_min' => null, 'course' => [], 'oxygen_cost_mg_l' => null, 'refusals' => $judged['refusals'], 'conditions' => $judged['conditions']];
+        $nothing = [
+            'refused' => true,
+            'dose' => null,
+            'dose_unit' => $agent->unit,
+            'dose_mg_l' => null,
+            'exposure_min' => null,
+            'course' => [],
+            'oxygen_cost_mg_l' => null,
+            'refusals' => $judged['refusals'],
+            'conditions' => $judged['conditions'],
+        ];
         if ($judged['refusals'] !== []) {
             foreach ($judged['refusals'] as $refusal) {
                 $work->danger($refusal);
@@ -79,11 +97,15 @@ final readonly class TreatmentCalculator implements Calculator
         $bath = $way === 'bath';
         $range = $agent->range($way);
         if ($range === null) {
-            throw BadInput::at('way', "{$agent->name} is not given ".match ($way) {
-                'bath' => 'as a bath.',
-                'dip' => 'as a dip.',
-                default => 'to stay in the water.',
-            });
+            throw BadInput::at(
+                'way',
+                "{$agent->name} is not given " .
+                    match ($way) {
+                        'bath' => 'as a bath.',
+                        'dip' => 'as a dip.',
+                        default => 'to stay in the water.',
+                    },
+            );
         }
         if ($agent->needsStrength && $given->numberOrNull('strength_pct') === null) {
             throw BadInput::at('strength_pct', 'Its strength differs from bottle to bottle: read it off the label.');
@@ -91,36 +113,77 @@ final readonly class TreatmentCalculator implements Calculator
         [$least, $most, $usual] = $this->range($agent, $given, $range, $bath);
         $dose = $given->numberOrNull('dose_mg_l') ?? $usual;
         if ($dose < $least - 1e-9 || $dose > $most + 1e-9) {
-            throw BadInput::at('dose_mg_l', "For {$agent->name} here it lies between ".Say::number($least).' and '.Say::number($most).': fish would not survive more, and less does nothing.');
+            throw BadInput::at(
+                'dose_mg_l',
+                "For {$agent->name} here it lies between " .
+                    Say::number($least) .
+                    ' and ' .
+                    Say::number($most) .
+                    ': fish would not survive more, and less does nothing.',
+            );
         }
         $perLitre = $dose + ($agent->id === 'potassium_permanganate' ? $given->number('demand_mg_l') : 0.0);
         $strength = $given->numberOrNull('strength_pct');
         $product = match (true) {
             $agent->needsStrength => $perLitre / ((float) $strength / 100),
-            $agent->strengthPct !== null && $strength !== null => $perLitre * $agent->strengthPct / $strength,
+            $agent->strengthPct !== null && $strength !== null => ($perLitre * $agent->strengthPct) / $strength,
             default => $perLitre,
         };
-        $amount = $product * $given->number('volume_l') / 1000;
+        $amount = ($product * $given->number('volume_l')) / 1000;
         $days = $agent->interval($given->number('temp_c'));
-        $work->step("{$agent->name}: {$agent->basis}.", $way === 'prolonged' ? 'to stay in the water' : $way, Say::number($least).' to '.Say::number($most).($agent->unit === 'mL' ? ' µL/L' : ' mg/L'), Say::number($dose).($agent->unit === 'mL' ? ' µL/L' : ' mg/L'));
-        $work->step('In all the water.', 'dose × volume / 1000'.($strength === null ? '' : ', by its strength'), Say::number($perLitre).' × '.Say::number($given->number('volume_l'), 5).' L', Say::number($amount, 4).' '.$agent->unit);
-        $work->step('Again, by temperature and life cycle.', 'interval', Say::number($given->number('temp_c')).' °C', $agent->repeats.' times, every '.Say::number($days).' days');
+        $work->step(
+            "{$agent->name}: {$agent->basis}.",
+            $way === 'prolonged' ? 'to stay in the water' : $way,
+            Say::number($least) . ' to ' . Say::number($most) . ($agent->unit === 'mL' ? ' µL/L' : ' mg/L'),
+            Say::number($dose) . ($agent->unit === 'mL' ? ' µL/L' : ' mg/L'),
+        );
+        $work->step(
+            'In all the water.',
+            'dose × volume / 1000' . ($strength === null ? '' : ', by its strength'),
+            Say::number($perLitre) . ' × ' . Say::number($given->number('volume_l'), 5) . ' L',
+            Say::number($amount, 4) . ' ' . $agent->unit,
+        );
+        $work->step(
+            'Again, by temperature and life cycle.',
+            'interval',
+            Say::number($given->number('temp_c')) . ' °C',
+            $agent->repeats . ' times, every ' . Say::number($days) . ' days',
+        );
         if ($agent->oxygenPerMgL > 0) {
-            $work->watch('It takes about '.Say::number($agent->oxygenPerMgL * $perLitre, 2).' mg/L of oxygen within two days: run all the air there is.');
+            $work->watch(
+                'It takes about ' .
+                    Say::number($agent->oxygenPerMgL * $perLitre, 2) .
+                    ' mg/L of oxygen within two days: run all the air there is.',
+            );
         }
         foreach ($judged['conditions'] as $condition) {
             $work->watch($condition);
         }
-        if (! $agent->sparesFilter) {
-            $work->watch('Bypass the biofilter, or count on losing much of it; test ammonia twice a day for a week after.');
+        if (!$agent->sparesFilter) {
+            $work->watch(
+                'Bypass the biofilter, or count on losing much of it; test ammonia twice a day for a week after.',
+            );
         }
         $work->note($agent->caution());
-        $work->note('The label, a veterinarian and local law come before this. Koi count as fish that may be eaten. Disposal: '.lcfirst($agent->disposal));
+        $work->note(
+            'The label, a veterinarian and local law come before this. Koi count as fish that ' .
+                'may be eaten. Disposal: ' .
+                lcfirst($agent->disposal),
+        );
 
         return $work->result([
-            'refused' => false, 'dose' => $amount, 'dose_unit' => $agent->unit, 'dose_mg_l' => $perLitre, 'exposure_min' => $agent->exposure($way),
-            'course' => array_map(static fn (int $n): array => ['day' => $n * $days, 'dose' => $amount], range(0, $agent->repeats - 1)),
-            'oxygen_cost_mg_l' => $agent->oxygenPerMgL * $perLitre, 'refusals' => [], 'conditions' => $judged['conditions'],
+            'refused' => false,
+            'dose' => $amount,
+            'dose_unit' => $agent->unit,
+            'dose_mg_l' => $perLitre,
+            'exposure_min' => $agent->exposure($way),
+            'course' => array_map(
+                static fn(int $n): array => ['day' => $n * $days, 'dose' => $amount],
+                range(0, $agent->repeats - 1),
+            ),
+            'oxygen_cost_mg_l' => $agent->oxygenPerMgL * $perLitre,
+            'refusals' => [],
+            'conditions' => $judged['conditions'],
         ]);
     }
 
@@ -139,7 +202,10 @@ final readonly class TreatmentCalculator implements Calculator
             $usual = $most;
         }
         if ($agent->id === 'chloramine_t') {
-            $most = $usual = ChloramineT::dose((float) $given->numberOrNull('ph'), (float) $given->numberOrNull('hardness_mg_l'));
+            $most = $usual = ChloramineT::dose(
+                (float) $given->numberOrNull('ph'),
+                (float) $given->numberOrNull('hardness_mg_l'),
+            );
         }
 
         return [min($least, $most), $most, min($usual, $most)];
@@ -157,18 +223,39 @@ final readonly class TreatmentCalculator implements Calculator
             throw BadInput::at('label_treats_l', 'For how much water?');
         }
         $present = State::present($given);
-        $conditions = array_values(array_filter([
-            in_array('carbon', $present, true) ? 'Take the carbon out.' : null, in_array('uv', $present, true) ? 'UV off.' : null, in_array('zeolite', $present, true) ? 'Take the zeolite out.' : null,
-            array_intersect($present, array_keys($this->agents->agents)) !== [] ? 'Something else is in the water: read both labels, or change water and wait.' : null,
-        ]));
-        $work = new Working;
-        $work->step('By its label.', 'amount × volume / treats', Say::number($label).' for '.Say::number($treats).' L', Say::number($label * $given->number('volume_l') / $treats, 4));
+        $conditions = array_values(
+            array_filter([
+                in_array('carbon', $present, true) ? 'Take the carbon out.' : null,
+                in_array('uv', $present, true) ? 'UV off.' : null,
+                in_array('zeolite', $present, true) ? 'Take the zeolite out.' : null,
+                array_intersect($present, array_keys($this->agents->agents)) !== []
+                    ? 'Something else is in the water: read both labels, or change water and wait.'
+                    : null,
+            ]),
+        );
+        $work = new Working();
+        $work->step(
+            'By its label.',
+            'amount × volume / treats',
+            Say::number($label) . ' for ' . Say::number($treats) . ' L',
+            Say::number(($label * $given->number('volume_l')) / $treats, 4),
+        );
         $work->cite('dose-conflicts');
         $work->watch('Nothing is known here of this agent: its label is all there is to go by.');
         foreach ($conditions as $condition) {
             $work->watch($condition);
         }
 
-        return $work->result(['refused' => false, 'dose' => $label * $given->number('volume_l') / $treats, 'dose_unit' => 'label', 'dose_mg_l' => null, 'exposure_min' => null, 'course' => [], 'oxygen_cost_mg_l' => null, 'refusals' => [], 'conditions' => $conditions]);
+        return $work->result([
+            'refused' => false,
+            'dose' => ($label * $given->number('volume_l')) / $treats,
+            'dose_unit' => 'label',
+            'dose_mg_l' => null,
+            'exposure_min' => null,
+            'course' => [],
+            'oxygen_cost_mg_l' => null,
+            'refusals' => [],
+            'conditions' => $conditions,
+        ]);
     }
 }

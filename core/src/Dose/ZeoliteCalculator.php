@@ -54,11 +54,28 @@ final readonly class ZeoliteCalculator implements Calculator
     {
         $salt = $given->number('salinity_g_l');
         $capacity = $given->number('capacity_mg_n_per_g') / (1 + $salt / 0.15);
-        $mass = max(0.0, $given->number('tan_mg_l') - $given->number('target_mg_l')) * $given->number('volume_l') / $capacity;
+        $mass =
+            (max(0.0, $given->number('tan_mg_l') - $given->number('target_mg_l')) * $given->number('volume_l')) /
+            $capacity;
         $made = $given->number('production_g_d');
-        $work = new Working;
-        $work->step('What a gram holds in this water.', 'capacity / (1 + S/0.15)', Say::number($given->number('capacity_mg_n_per_g')).' mg N/g, '.Say::number($salt).' g/L', Say::number($capacity).' mg N/g');
-        $work->step('For what is there.', '(TAN − target) × volume / capacity', Say::number($given->number('tan_mg_l')).' − '.Say::number($given->number('target_mg_l')).' mg/L, '.Say::number($given->number('volume_l'), 5).' L', Say::number($mass, 4).' g');
+        $work = new Working();
+        $work->step(
+            'What a gram holds in this water.',
+            'capacity / (1 + S/0.15)',
+            Say::number($given->number('capacity_mg_n_per_g')) . ' mg N/g, ' . Say::number($salt) . ' g/L',
+            Say::number($capacity) . ' mg N/g',
+        );
+        $work->step(
+            'For what is there.',
+            '(TAN − target) × volume / capacity',
+            Say::number($given->number('tan_mg_l')) .
+                ' − ' .
+                Say::number($given->number('target_mg_l')) .
+                ' mg/L, ' .
+                Say::number($given->number('volume_l'), 5) .
+                ' L',
+            Say::number($mass, 4) . ' g',
+        );
         $work->cite('zeolite-from-memory', 'dose-conflicts');
         $before = $given->numberOrNull('salinity_before_g_l');
         if ($salt >= 0.5) {
@@ -68,8 +85,15 @@ final readonly class ZeoliteCalculator implements Calculator
         } elseif ($salt >= 0.2) {
             $work->watch('There is salt in the water: it holds less than half, and any more salt sets ammonia free.');
         }
-        $work->note('Rinse the dust off first. It fills up: test ammonia behind it. Regenerate in brine away from fish, or throw it away.');
+        $work->note(
+            'Rinse the dust off first. It fills up: test ammonia behind it. Regenerate in brine ' .
+                'away from fish, or throw it away.',
+        );
 
-        return $work->result(['mass_g' => $mass, 'lasts_d' => $made > 0 ? $capacity * $mass / 1000 / $made : null, 'capacity_mg_n_per_g' => $capacity]);
+        return $work->result([
+            'mass_g' => $mass,
+            'lasts_d' => $made > 0 ? ($capacity * $mass) / 1000 / $made : null,
+            'capacity_mg_n_per_g' => $capacity,
+        ]);
     }
 }

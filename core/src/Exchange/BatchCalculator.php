@@ -45,10 +45,19 @@ final readonly class BatchCalculator implements Calculator
         $share = ChangeInputs::share($given);
         [$now, $source] = WaterMix::pair($given);
         $after = $now->with($source, $share);
-        $work = new Working;
-        $work->step('Drained first, then filled again.', 'after = now (1 − x) + new x', 'x = '.Say::number($share), Say::number(100 * $share, 3).' % changed');
+        $work = new Working();
+        $work->step(
+            'Drained first, then filled again.',
+            'after = now (1 − x) + new x',
+            'x = ' . Say::number($share),
+            Say::number(100 * $share, 3) . ' % changed',
+        );
         ChangeInputs::warn($work, $now, $source, $after);
 
-        return $work->result(['after' => $after->figures(), 'change_l' => $share * $given->number('volume_l'), 'change_pct' => 100 * $share]);
+        return $work->result([
+            'after' => $after->figures(),
+            'change_l' => $share * $given->number('volume_l'),
+            'change_pct' => 100 * $share,
+        ]);
     }
 }

@@ -36,8 +36,26 @@ final readonly class BlendCalculator implements Calculator
     public function inputs(): array
     {
         return [
-            Input::rows('sources', 'Waters', [Input::text('name', 'Name', 60)->optional(), ...array_map(static fn (Input $field): Input => $field->optional(), array_values(array_filter(WaterMix::fields(), static fn (Input $field): bool => $field->key !== 'ph')))], 2, 3),
-            Input::object('target', 'Goal', array_values(array_filter(WaterMix::fields(), static fn (Input $field): bool => $field->key !== 'ph'))),
+            Input::rows(
+                'sources',
+                'Waters',
+                [
+                    Input::text('name', 'Name', 60)->optional(),
+                    ...array_map(
+                        static fn(Input $field): Input => $field->optional(),
+                        array_values(
+                            array_filter(WaterMix::fields(), static fn(Input $field): bool => $field->key !== 'ph'),
+                        ),
+                    ),
+                ],
+                2,
+                3,
+            ),
+            Input::object(
+                'target',
+                'Goal',
+                array_values(array_filter(WaterMix::fields(), static fn(Input $field): bool => $field->key !== 'ph')),
+            ),
             Input::number('volume_l', 'To make', 'L', 0.1, 1e8)->optional(),
         ];
     }
@@ -68,20 +86,69 @@ final readonly class BlendCalculator implements Calculator
         $shares = $this->closest($sources, $target);
         $after = [];
         foreach ($target as $key => $goal) {
-            $after[$key] = array_sum(array_map(static fn (float $share, Given $source): float => $share * $source->number($key), $shares, $sources));
+            $after[$key] = array_sum(
+                array_map(
+                    static fn(float $share, Given $source): float => $share * $source->number($key),
+                    $shares,
+                    $sources,
+                ),
+            );
         }
-        $miss = max(array_map(static fn (string $key): float => abs($after[$key] - $target[$key]) / max(1e-9, abs($target[$key]), 0.02 * max([0.0, ...array_map(static fn (Given $source): float => $source->number($key), $sources)])), array_keys($target)));
+        $miss = max(
+            array_map(
+                static fn(string $key): float => abs($after[$key] - $target[$key]) /
+                    max(
+                        1e-9,
+                        abs($target[$key]),
+                        0.02 *
+                            max([
+                                0.0,
+                                ...array_map(static fn(Given $source): float => $source->number($key), $sources),
+                            ]),
+                    ),
+                array_keys($target),
+            ),
+        );
         $volume = $given->numberOrNull('volume_l');
-        $name = static fn (Given $source, int $i): string => $source->textOrNull('name') ?? 'water '.($i + 1);
-        $work = new Working;
-        $work->step('The parts that come closest.', 'Σ parts = 1, none below nothing', count($sources).' waters', implode(', ', array_map(static fn (float $share, Given $source, int $i): string => $name($source, $i).' '.Say::number(100 * $share, 3).' %', $shares, $sources, array_keys($sources))));
+        $name = static fn(Given $source, int $i): string => $source->textOrNull('name') ?? 'water ' . ($i + 1);
+        $work = new Working();
+        $work->step(
+            'The parts that come closest.',
+            'Σ parts = 1, none below nothing',
+            count($sources) . ' waters',
+            implode(
+                ', ',
+                array_map(
+                    static fn(float $share, Given $source, int $i): string => $name($source, $i) .
+                        ' ' .
+                        Say::number(100 * $share, 3) .
+                        ' %',
+                    $shares,
+                    $sources,
+                    array_keys($sources),
+                ),
+            ),
+        );
         $work->cite('mass-balance');
         if ($miss > 0.02) {
             $work->watch('These waters cannot make it; this is as near as they come. Minerals by weight do the rest.');
         }
         $work->note('pH and chlorine do not blend by parts: dechlorinate each, and test the mix.');
 
-        return $work->result(['parts' => array_map(static fn (float $share, Given $source, int $i): array => ['name' => $name($source, $i), 'share_pct' => 100 * $share, 'litres' => $volume === null ? null : $share * $volume], $shares, $sources, array_keys($sources)), 'after' => $after, 'reached' => $miss <= 0.02]);
+        return $work->result([
+            'parts' => array_map(
+                static fn(float $share, Given $source, int $i): array => [
+                    'name' => $name($source, $i),
+                    'share_pct' => 100 * $share,
+                    'litres' => $volume === null ? null : $share * $volume,
+                ],
+                $shares,
+                $sources,
+                array_keys($sources),
+            ),
+            'after' => $after,
+            'reached' => $miss <= 0.02,
+        ]);
     }
 
     /**
@@ -105,7 +172,7 @@ final readonly class BlendCalculator implements Calculator
         $best = [];
         $least = INF;
         foreach ($tries as $try) {
-            $shares = array_map(static fn (int $i): float => $try[$i] ?? 0.0, range(0, $n - 1));
+            $shares = array_map(static fn(int $i): float => $try[$i] ?? 0.0, range(0, $n - 1));
             $distance = min($shares) < -1e-12 ? INF : $this->distance($sources, $target, $shares);
             if ($distance < $least - 1e-15) {
                 [$least, $best] = [$distance, $shares];
@@ -125,7 +192,7 @@ final readonly class BlendCalculator implements Calculator
         $above = $below = 0.0;
         foreach ($target as $key => $goal) {
             $apart = ($sources[$j]->number($key) - $sources[$i]->number($key)) / $this->size($sources, $goal, $key);
-            $above += ($goal - $sources[$i]->number($key)) / $this->size($sources, $goal, $key) * $apart;
+            $above += (($goal - $sources[$i]->number($key)) / $this->size($sources, $goal, $key)) * $apart;
             $below += $apart ** 2;
         }
         $share = $below > 0 ? max(0.0, min(1.0, $above / $below)) : 0.0;
@@ -171,7 +238,13 @@ final readonly class BlendCalculator implements Calculator
     {
         $sum = 0.0;
         foreach ($target as $key => $goal) {
-            $mix = array_sum(array_map(static fn (float $share, Given $source): float => $share * $source->number($key), $shares, $sources));
+            $mix = array_sum(
+                array_map(
+                    static fn(float $share, Given $source): float => $share * $source->number($key),
+                    $shares,
+                    $sources,
+                ),
+            );
             $sum += (($mix - $goal) / $this->size($sources, $goal, $key)) ** 2;
         }
 
@@ -181,6 +254,10 @@ final readonly class BlendCalculator implements Calculator
     /** @param  list<Given>  $sources */
     private function size(array $sources, float $goal, string $key): float
     {
-        return max(1e-6, abs($goal), ...array_map(static fn (Given $source): float => abs($source->number($key)), $sources));
+        return max(
+            1e-6,
+            abs($goal),
+            ...array_map(static fn(Given $source): float => abs($source->number($key)), $sources),
+        );
     }
 }

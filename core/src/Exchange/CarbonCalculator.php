@@ -47,7 +47,16 @@ final readonly class CarbonCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('contact_trickle_min', 'min'), new Output('contact_fast_min', 'min'), new Output('needed_min', 'min'), new Output('enough_trickle'), new Output('enough_fast'), new Output('fastest_l_min', 'L/min'), new Output('litres_left', 'L'), new Output('days_left', 'd')];
+        return [
+            new Output('contact_trickle_min', 'min'),
+            new Output('contact_fast_min', 'min'),
+            new Output('needed_min', 'min'),
+            new Output('enough_trickle'),
+            new Output('enough_fast'),
+            new Output('fastest_l_min', 'L/min'),
+            new Output('litres_left', 'L'),
+            new Output('days_left', 'd'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -56,18 +65,38 @@ final readonly class CarbonCalculator implements Calculator
         $needed = self::NEEDED_MIN[$given->text('kind')];
         $trickle = $bed / $given->number('trickle_l_min');
         $fast = $given->numberOrNull('fast_l_min') === null ? null : $bed / $given->number('fast_l_min');
-        $left = $given->numberOrNull('rated_l') === null ? null : max(0.0, $given->number('rated_l') - $given->number('treated_l'));
-        $work = new Working;
-        $work->step('Time in the empty bed at a trickle.', 'bed / flow', Say::number($bed).' L / '.Say::number($given->number('trickle_l_min')).' L/min', Say::number($trickle, 3).' min');
+        $left =
+            $given->numberOrNull('rated_l') === null
+                ? null
+                : max(0.0, $given->number('rated_l') - $given->number('treated_l'));
+        $work = new Working();
+        $work->step(
+            'Time in the empty bed at a trickle.',
+            'bed / flow',
+            Say::number($bed) . ' L / ' . Say::number($given->number('trickle_l_min')) . ' L/min',
+            Say::number($trickle, 3) . ' min',
+        );
         if ($fast !== null) {
-            $work->step('And at the fastest it is ever drawn, as after a backwash.', 'bed / flow', Say::number($bed).' L / '.Say::number($given->number('fast_l_min')).' L/min', Say::number($fast, 3).' min');
+            $work->step(
+                'And at the fastest it is ever drawn, as after a backwash.',
+                'bed / flow',
+                Say::number($bed) . ' L / ' . Say::number($given->number('fast_l_min')) . ' L/min',
+                Say::number($fast, 3) . ' min',
+            );
         }
-        $work->step('What it needs.', $given->text('kind') === 'free' ? 'free chlorine: about a minute' : 'chloramine: many times as long', '', Say::number($needed).' min, so '.Say::number($bed / $needed, 3).' L/min at most');
+        $work->step(
+            'What it needs.',
+            $given->text('kind') === 'free' ? 'free chlorine: about a minute' : 'chloramine: many times as long',
+            '',
+            Say::number($needed) . ' min, so ' . Say::number($bed / $needed, 3) . ' L/min at most',
+        );
         $work->cite('carbon-contact-from-memory');
         if ($trickle < $needed) {
-            $work->danger('Even at a trickle the water is through before the carbon has it: chlorine reaches the fish.');
+            $work->danger(
+                'Even at a trickle the water is through before the carbon has it: chlorine reaches the fish.',
+            );
         } elseif ($fast !== null && $fast < $needed) {
-            $work->danger('A fast fill outruns it: throttle the line to '.Say::number($bed / $needed, 2).' L/min.');
+            $work->danger('A fast fill outruns it: throttle the line to ' . Say::number($bed / $needed, 2) . ' L/min.');
         }
         if ($given->text('kind') === 'chloramine') {
             $work->watch('What carbon breaks of chloramine leaves as ammonia: test behind it.');
@@ -75,11 +104,20 @@ final readonly class CarbonCalculator implements Calculator
         if ($left !== null && $left <= 0) {
             $work->danger('It has treated what it is good for: change it.');
         }
-        $work->note('A sediment stage of 10 to 15 micron before it keeps it from clogging. Test for chlorine behind it at every change.');
+        $work->note(
+            'A sediment stage of 10 to 15 micron before it keeps it from clogging. Test for ' .
+                'chlorine behind it at every change.',
+        );
 
         return $work->result([
-            'contact_trickle_min' => $trickle, 'contact_fast_min' => $fast, 'needed_min' => $needed, 'enough_trickle' => $trickle >= $needed, 'enough_fast' => $fast === null ? null : $fast >= $needed,
-            'fastest_l_min' => $bed / $needed, 'litres_left' => $left, 'days_left' => $left === null ? null : $left / $given->number('trickle_l_min') / 1440,
+            'contact_trickle_min' => $trickle,
+            'contact_fast_min' => $fast,
+            'needed_min' => $needed,
+            'enough_trickle' => $trickle >= $needed,
+            'enough_fast' => $fast === null ? null : $fast >= $needed,
+            'fastest_l_min' => $bed / $needed,
+            'litres_left' => $left,
+            'days_left' => $left === null ? null : $left / $given->number('trickle_l_min') / 1440,
         ]);
     }
 }

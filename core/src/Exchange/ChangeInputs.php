@@ -34,7 +34,10 @@ final readonly class ChangeInputs
             throw BadInput::at('change_l', 'Say how much is changed.');
         }
         if ($litres !== null && $litres > $given->number('volume_l')) {
-            throw BadInput::at('change_l', 'No more can be changed than there is: '.Say::number($given->number('volume_l'), 5).' L.');
+            throw BadInput::at(
+                'change_l',
+                'No more can be changed than there is: ' . Say::number($given->number('volume_l'), 5) . ' L.',
+            );
         }
 
         return $litres === null ? $percent / 100 : $litres / $given->number('volume_l');
@@ -43,15 +46,22 @@ final readonly class ChangeInputs
     /** @see Shock */
     public static function warn(Working $work, WaterMix $now, WaterMix $source, WaterMix $after): void
     {
-        $by = static fn (string $key): float => ($after->values[$key] ?? 0.0) - ($now->values[$key] ?? 0.0);
+        $by = static fn(string $key): float => ($after->values[$key] ?? 0.0) - ($now->values[$key] ?? 0.0);
         if (($source->values['temp_c'] ?? 0.0) - ($now->values['temp_c'] ?? INF) >= NewWater::SCALDS_C) {
-            $work->danger('The new water is 8 °C hotter or more: cool it first, whatever the mix comes to; where it comes in it scalds.');
+            $work->danger(
+                'The new water is 8 °C hotter or more: cool it first, whatever the mix comes to; ' .
+                    'where it comes in it scalds.',
+            );
         }
         if (abs($by('temp_c')) > Shock::A_DAY['temp_c']) {
-            $work->watch('The temperature moves by '.Say::number(abs($by('temp_c')), 2).' °C: more than 2 at once is a shock.');
+            $work->watch(
+                'The temperature moves by ' .
+                    Say::number(abs($by('temp_c')), 2) .
+                    ' °C: more than 2 at once is a shock.',
+            );
         }
         if (abs($by('ph')) > Shock::A_DAY['ph']) {
-            $work->watch('pH moves by '.Say::number(abs($by('ph')), 2).': more than 0.3 at once is a shock.');
+            $work->watch('pH moves by ' . Say::number(abs($by('ph')), 2) . ': more than 0.3 at once is a shock.');
         }
         if (abs($by('no3_n_mg_l')) > Shock::A_DAY['no3_n_mg_l']) {
             $work->watch('Nitrate moves by more than 40 mg/L as NO₃ at once: a sudden fall shocks as a rise does.');

@@ -47,29 +47,62 @@ final readonly class DechlorinateCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('thiosulfate_g', 'g'), new Output('tan_released_mg_l', 'mg/L as N'), new Output('conditioner_ml', 'mL')];
+        return [
+            new Output('thiosulfate_g', 'g'),
+            new Output('tan_released_mg_l', 'mg/L as N'),
+            new Output('conditioner_ml', 'mL'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $chlorine = $given->number('chlorine_mg_l');
-        $grams = $chlorine * $given->number('volume_l') / 1000;
+        $grams = ($chlorine * $given->number('volume_l')) / 1000;
         $pentahydrate = 2 * MolarMass::NA + 2 * MolarMass::S + 3 * MolarMass::O + 5 * MolarMass::H2O;
-        $thiosulfate = $grams * 2 * $pentahydrate / (2 * MolarMass::CL);
-        $released = $given->text('kind') === 'chloramine' ? $chlorine * MolarMass::N / (2 * MolarMass::CL) : 0.0;
+        $thiosulfate = ($grams * 2 * $pentahydrate) / (2 * MolarMass::CL);
+        $released = $given->text('kind') === 'chloramine' ? ($chlorine * MolarMass::N) / (2 * MolarMass::CL) : 0.0;
         $label = [$given->numberOrNull('label_ml'), $given->numberOrNull('label_treats_l')];
         $strength = $given->numberOrNull('label_chlorine_mg_l');
-        $conditioner = $label[0] === null || $label[1] === null ? null : $label[0] * $given->number('volume_l') / $label[1] * ($strength === null ? 1.0 : $chlorine / $strength);
-        $work = new Working;
-        $work->step('Chlorine in the new water.', 'mg/L × L / 1000', Say::number($chlorine).' mg/L, '.Say::number($given->number('volume_l'), 5).' L', Say::number($grams).' g');
-        $work->step('Sodium thiosulfate pentahydrate for it, two to one.', '2 × 248.18 / 70.906', Say::number(2 * $pentahydrate / (2 * MolarMass::CL)).' g a gram', Say::number($thiosulfate).' g');
+        $conditioner =
+            $label[0] === null || $label[1] === null
+                ? null
+                : (($label[0] * $given->number('volume_l')) / $label[1]) *
+                    ($strength === null ? 1.0 : $chlorine / $strength);
+        $work = new Working();
+        $work->step(
+            'Chlorine in the new water.',
+            'mg/L × L / 1000',
+            Say::number($chlorine) . ' mg/L, ' . Say::number($given->number('volume_l'), 5) . ' L',
+            Say::number($grams) . ' g',
+        );
+        $work->step(
+            'Sodium thiosulfate pentahydrate for it, two to one.',
+            '2 × 248.18 / 70.906',
+            Say::number((2 * $pentahydrate) / (2 * MolarMass::CL)) . ' g a gram',
+            Say::number($thiosulfate) . ' g',
+        );
         if ($released > 0) {
-            $work->step('Ammonia that chloramine leaves behind.', '14.007 / 70.906', Say::number($chlorine).' mg/L', Say::number($released, 3).' mg/L as N');
-            $work->watch('Chloramine does not gas off when it is sprayed, and leaves its ammonia: the filter, a binder or zeolite must take it.');
+            $work->step(
+                'Ammonia that chloramine leaves behind.',
+                '14.007 / 70.906',
+                Say::number($chlorine) . ' mg/L',
+                Say::number($released, 3) . ' mg/L as N',
+            );
+            $work->watch(
+                'Chloramine does not gas off when it is sprayed, and leaves its ammonia: the ' .
+                    'filter, a binder or zeolite must take it.',
+            );
         }
-        $work->note('No safety factor is in it: test the water after. Conditioners differ; go by the label of the one you have.');
+        $work->note(
+            'No safety factor is in it: test the water after. Conditioners differ; go by the ' .
+                'label of the one you have.',
+        );
         $work->cite('thiosulfate-stoichiometry', 'iupac-2007');
 
-        return $work->result(['thiosulfate_g' => $thiosulfate, 'tan_released_mg_l' => $released, 'conditioner_ml' => $conditioner]);
+        return $work->result([
+            'thiosulfate_g' => $thiosulfate,
+            'tan_released_mg_l' => $released,
+            'conditioner_ml' => $conditioner,
+        ]);
     }
 }

@@ -66,8 +66,18 @@ final readonly class HeatBalanceCalculator implements Calculator
     public function outputs(): array
     {
         return [
-            new Output('walls_w', 'W'), new Output('surface_w', 'W'), new Output('trickle_w', 'W'), new Output('needed_w', 'W'), new Output('comes_in_c', '°C'), new Output('coil_w', 'W'),
-            new Output('trickle_share_pct', '%'), new Output('heater_share_pct', '%'), new Output('holds_c', '°C'), new Output('without_heater_c', '°C'), new Output('falls_c_h', '°C/h'), new Output('kwh_d', 'kWh'),
+            new Output('walls_w', 'W'),
+            new Output('surface_w', 'W'),
+            new Output('trickle_w', 'W'),
+            new Output('needed_w', 'W'),
+            new Output('comes_in_c', '°C'),
+            new Output('coil_w', 'W'),
+            new Output('trickle_share_pct', '%'),
+            new Output('heater_share_pct', '%'),
+            new Output('holds_c', '°C'),
+            new Output('without_heater_c', '°C'),
+            new Output('falls_c_h', '°C/h'),
+            new Output('kwh_d', 'kWh'),
         ];
     }
 
@@ -77,25 +87,63 @@ final readonly class HeatBalanceCalculator implements Calculator
         $air = $given->number('air_c');
         $flow = $given->number('flow_l_h');
         $source = $given->numberOrNull('source_temp_c') ?? $temp;
-        $carries = $flow * self::HEAT_J_L / 3600;
-        $warmed = $carries > 0 ? 1 - exp(-self::COIL_W_M2K * $given->number('coil_m2') / $carries) : 0.0;
+        $carries = ($flow * self::HEAT_J_L) / 3600;
+        $warmed = $carries > 0 ? 1 - exp((-self::COIL_W_M2K * $given->number('coil_m2')) / $carries) : 0.0;
         $in = $source + $warmed * ($air - $source);
         $walls = self::WALLS[$given->text('walls')] * $given->number('walls_m2');
-        $surface = ($given->text('covered') === 'yes' ? self::COVERED_W_M2K : self::OPEN_W_M2K) * $given->number('surface_m2');
-        $lost = ['walls' => $walls * ($temp - $air), 'surface' => $surface * ($temp - $air), 'trickle' => $carries * ($temp - $in)];
+        $surface =
+            ($given->text('covered') === 'yes' ? self::COVERED_W_M2K : self::OPEN_W_M2K) * $given->number('surface_m2');
+        $lost = [
+            'walls' => $walls * ($temp - $air),
+            'surface' => $surface * ($temp - $air),
+            'trickle' => $carries * ($temp - $in),
+        ];
         $needed = array_sum($lost);
         $all = $walls + $surface + $carries;
         $rests = $all > 0 ? (($walls + $surface) * $air + $carries * $in) / $all : $temp;
         $heater = $given->numberOrNull('heater_w');
 
-        $work = new Working;
-        $work->step('Through walls and floor.', 'U × A × (water − air)', Say::number(self::WALLS[$given->text('walls')]).' W/m²K × '.Say::number($given->number('walls_m2')).' m² × '.Say::number($temp - $air).' °C', Say::number($lost['walls']).' W');
-        $work->step('From the surface.', 'h × A × (water − air)', ($given->text('covered') === 'yes' ? '5' : '20').' W/m²K × '.Say::number($given->number('surface_m2')).' m²', Say::number($lost['surface']).' W');
+        $work = new Working();
+        $work->step(
+            'Through walls and floor.',
+            'U × A × (water − air)',
+            Say::number(self::WALLS[$given->text('walls')]) .
+                ' W/m²K × ' .
+                Say::number($given->number('walls_m2')) .
+                ' m² × ' .
+                Say::number($temp - $air) .
+                ' °C',
+            Say::number($lost['walls']) . ' W',
+        );
+        $work->step(
+            'From the surface.',
+            'h × A × (water − air)',
+            ($given->text('covered') === 'yes' ? '5' : '20') .
+                ' W/m²K × ' .
+                Say::number($given->number('surface_m2')) .
+                ' m²',
+            Say::number($lost['surface']) . ' W',
+        );
         if ($given->number('coil_m2') > 0) {
-            $work->step('The coil warms what comes in towards the air.', 'source + (air − source)(1 − e^(−8 A / flow c))', Say::number($given->number('coil_m2')).' m² of coil', Say::number($in, 3).' °C');
+            $work->step(
+                'The coil warms what comes in towards the air.',
+                'source + (air − source)(1 − e^(−8 A / flow c))',
+                Say::number($given->number('coil_m2')) . ' m² of coil',
+                Say::number($in, 3) . ' °C',
+            );
         }
-        $work->step('Warming the trickle.', 'flow × 4,186 / 3,600 × (water − incoming)', Say::number($flow).' L/h × '.Say::number($temp - $in).' °C', Say::number($lost['trickle']).' W');
-        $work->step('With no heater it comes to rest here.', 'Σ W/K × T / Σ W/K', Say::number($all).' W/K in all', Say::number($rests, 3).' °C');
+        $work->step(
+            'Warming the trickle.',
+            'flow × 4,186 / 3,600 × (water − incoming)',
+            Say::number($flow) . ' L/h × ' . Say::number($temp - $in) . ' °C',
+            Say::number($lost['trickle']) . ' W',
+        );
+        $work->step(
+            'With no heater it comes to rest here.',
+            'Σ W/K × T / Σ W/K',
+            Say::number($all) . ' W/K in all',
+            Say::number($rests, 3) . ' °C',
+        );
         $work->cite('heat-losses-from-memory', 'water-heat');
         $work->note('Walls and surface are rules of thumb: half or double is possible. A cover saves most.');
         if ($heater !== null && $needed > $heater) {
@@ -106,12 +154,17 @@ final readonly class HeatBalanceCalculator implements Calculator
         }
 
         return $work->result([
-            'walls_w' => $lost['walls'], 'surface_w' => $lost['surface'], 'trickle_w' => $lost['trickle'], 'needed_w' => $needed, 'comes_in_c' => $in, 'coil_w' => $carries * ($in - $source),
-            'trickle_share_pct' => $needed > 0 ? 100 * max(0.0, $lost['trickle']) / $needed : null,
-            'heater_share_pct' => $heater > 0 ? 100 * max(0.0, $needed) / $heater : null,
+            'walls_w' => $lost['walls'],
+            'surface_w' => $lost['surface'],
+            'trickle_w' => $lost['trickle'],
+            'needed_w' => $needed,
+            'comes_in_c' => $in,
+            'coil_w' => $carries * ($in - $source),
+            'trickle_share_pct' => $needed > 0 ? (100 * max(0.0, $lost['trickle'])) / $needed : null,
+            'heater_share_pct' => $heater > 0 ? (100 * max(0.0, $needed)) / $heater : null,
             'holds_c' => $heater === null || $all <= 0 ? null : $rests + $heater / $all,
             'without_heater_c' => $rests,
-            'falls_c_h' => max(0.0, $needed) * 3600 / (self::HEAT_J_L * $given->number('volume_l')),
+            'falls_c_h' => (max(0.0, $needed) * 3600) / (self::HEAT_J_L * $given->number('volume_l')),
             'kwh_d' => 0.024 * max(0.0, $needed),
         ]);
     }

@@ -53,22 +53,35 @@ final readonly class HeatCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('heat_kwh', 'kWh'), new Output('heater_w', 'W'), new Output('mix_temp_c', '°C'), new Output('trickle_w', 'W')];
+        return [
+            new Output('heat_kwh', 'kWh'),
+            new Output('heater_w', 'W'),
+            new Output('mix_temp_c', '°C'),
+            new Output('trickle_w', 'W'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
-        $work = new Working;
+        $work = new Working();
         $mix = $given->has('change_l') ? $this->mix($given, $work) : null;
         $heat = $given->has('target_c') && $given->has('volume_l') ? $this->heat($given, $mix, $work) : null;
         $hours = $given->numberOrNull('hours');
-        $heater = $heat === null || $hours === null ? null : 1000 * $heat / $hours;
+        $heater = $heat === null || $hours === null ? null : (1000 * $heat) / $hours;
         if ($heater !== null) {
-            $work->step('The heater that does it in time, with nothing lost on the way.', 'heat / hours', Say::number((float) $heat).' kWh in '.Say::number((float) $hours).' h', Say::number($heater).' W');
+            $work->step(
+                'The heater that does it in time, with nothing lost on the way.',
+                'heat / hours',
+                Say::number((float) $heat) . ' kWh in ' . Say::number((float) $hours) . ' h',
+                Say::number($heater) . ' W',
+            );
         }
         $trickle = $given->has('flow_l_h') ? $this->trickle($given, $work) : null;
         if ($mix === null && $heat === null && $trickle === null) {
-            throw BadInput::at('target_c', 'Give a volume with a temperature wanted, or a change, or a trickle, to work something out.');
+            throw BadInput::at(
+                'target_c',
+                'Give a volume with a temperature wanted, or a change, or a trickle, to work something out.',
+            );
         }
         $work->cite('water-heat');
         $work->note('What walls, surface and air carry off comes on top.');
@@ -76,7 +89,12 @@ final readonly class HeatCalculator implements Calculator
             $work->note('Heaters near water go on a residual-current device, put in by a qualified electrician.');
         }
 
-        return $work->result(['heat_kwh' => $heat, 'heater_w' => $heater, 'mix_temp_c' => $mix, 'trickle_w' => $trickle]);
+        return $work->result([
+            'heat_kwh' => $heat,
+            'heater_w' => $heater,
+            'mix_temp_c' => $mix,
+            'trickle_w' => $trickle,
+        ]);
     }
 
     private function mix(Given $given, Working $work): float
@@ -88,8 +106,19 @@ final readonly class HeatCalculator implements Calculator
             throw BadInput::at('change_l', 'More is changed than there is.');
         }
         $mix = (($volume - $change) * $given->number('temp_c') + $change * $given->number('source_temp_c')) / $volume;
-        $work->step('Old and new water mixed.', '(kept × old + new × source) / volume',
-            Say::number($volume - $change).' L at '.Say::number($given->number('temp_c')).', '.Say::number($change).' L at '.Say::number($given->number('source_temp_c')).' °C', Say::number($mix).' °C');
+        $work->step(
+            'Old and new water mixed.',
+            '(kept × old + new × source) / volume',
+            Say::number($volume - $change) .
+                ' L at ' .
+                Say::number($given->number('temp_c')) .
+                ', ' .
+                Say::number($change) .
+                ' L at ' .
+                Say::number($given->number('source_temp_c')) .
+                ' °C',
+            Say::number($mix) . ' °C',
+        );
 
         return $mix;
     }
@@ -98,9 +127,18 @@ final readonly class HeatCalculator implements Calculator
     {
         $this->need($given, 'temp_c');
         $from = $mix ?? $given->number('temp_c');
-        $heat = $given->number('volume_l') * self::J_PER_L_K * ($given->number('target_c') - $from) / 3.6e6;
-        $work->step('Heat to the temperature wanted.', 'volume × 4186 J × rise / 3.6e6',
-            Say::number($given->number('volume_l')).' L from '.Say::number($from).' to '.Say::number($given->number('target_c')).' °C', Say::number($heat).' kWh');
+        $heat = ($given->number('volume_l') * self::J_PER_L_K * ($given->number('target_c') - $from)) / 3.6e6;
+        $work->step(
+            'Heat to the temperature wanted.',
+            'volume × 4186 J × rise / 3.6e6',
+            Say::number($given->number('volume_l')) .
+                ' L from ' .
+                Say::number($from) .
+                ' to ' .
+                Say::number($given->number('target_c')) .
+                ' °C',
+            Say::number($heat) . ' kWh',
+        );
         if ($heat < 0) {
             $work->note('This is cooling: the figure is heat to be taken out.');
         }
@@ -111,20 +149,35 @@ final readonly class HeatCalculator implements Calculator
     private function trickle(Given $given, Working $work): float
     {
         $this->need($given, 'source_temp_c');
-        $kept = $given->numberOrNull('target_c') ?? $given->numberOrNull('temp_c') ?? throw BadInput::at('target_c', 'The temperature to be kept is needed.');
-        $watts = $given->number('flow_l_h') * self::J_PER_L_K * ($kept - $given->number('source_temp_c')) / 3600;
-        $work->step('Warming the trickle as it comes.', 'flow × 4186 J × (kept − source) / 3600 s',
-            Say::number($given->number('flow_l_h')).' L/h from '.Say::number($given->number('source_temp_c')).' to '.Say::number($kept).' °C', Say::number($watts).' W');
+        $kept =
+            $given->numberOrNull('target_c') ??
+            ($given->numberOrNull('temp_c') ?? throw BadInput::at('target_c', 'The temperature to be kept is needed.'));
+        $watts = ($given->number('flow_l_h') * self::J_PER_L_K * ($kept - $given->number('source_temp_c'))) / 3600;
+        $work->step(
+            'Warming the trickle as it comes.',
+            'flow × 4186 J × (kept − source) / 3600 s',
+            Say::number($given->number('flow_l_h')) .
+                ' L/h from ' .
+                Say::number($given->number('source_temp_c')) .
+                ' to ' .
+                Say::number($kept) .
+                ' °C',
+            Say::number($watts) . ' W',
+        );
 
         return $watts;
     }
 
     private function need(Given $given, string ...$keys): void
     {
-        $labels = ['volume_l' => 'The volume', 'temp_c' => 'The temperature now', 'source_temp_c' => 'The temperature of the new water'];
+        $labels = [
+            'volume_l' => 'The volume',
+            'temp_c' => 'The temperature now',
+            'source_temp_c' => 'The temperature of the new water',
+        ];
         $errors = [];
         foreach ($keys as $key) {
-            if (! $given->has($key)) {
+            if (!$given->has($key)) {
                 $errors[$key] = "{$labels[$key]} is needed for this.";
             }
         }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Exchange;
 
-/** What new water may differ by before something is put back, and what drained water may hold. Common practice, no source. */
+/**
+ * What new water may differ by before something is put back, and what drained water may hold. Common practice, no
+ * source.
+ */
 final readonly class NewWater
 {
     /** New water hotter than the system by so much scalds where it comes in, °C. */

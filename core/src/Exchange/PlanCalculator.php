@@ -53,7 +53,17 @@ final readonly class PlanCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('reachable'), new Output('reason'), new Output('bound'), new Output('steps'), new Output('days', 'd'), new Output('total_l', 'L'), new Output('after'), new Output('trickle_after'), new Output('trickle_l_min', 'L/min')];
+        return [
+            new Output('reachable'),
+            new Output('reason'),
+            new Output('bound'),
+            new Output('steps'),
+            new Output('days', 'd'),
+            new Output('total_l', 'L'),
+            new Output('after'),
+            new Output('trickle_after'),
+            new Output('trickle_l_min', 'L/min'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -63,38 +73,81 @@ final readonly class PlanCalculator implements Calculator
         $daily = $given->object('max_change_per_day')?->numbers() ?? [];
         $atOnce = $given->object('max_change_per_step')?->numbers() ?? [];
         $this->check($now, $target, $daily + $atOnce);
-        $work = new Working;
+        $work = new Working();
         $work->cite('mass-balance', 'cp-shock');
         $bound = $this->bound($now, $source, $target, $daily + $atOnce);
         if ($bound !== null) {
             $work->watch($bound['reason']);
 
-            return $work->result(['reachable' => false, 'reason' => $bound['reason'], 'bound' => $bound, 'steps' => [], 'days' => null, 'total_l' => null, 'after' => null, 'trickle_after' => null, 'trickle_l_min' => null]);
+            return $work->result([
+                'reachable' => false,
+                'reason' => $bound['reason'],
+                'bound' => $bound,
+                'steps' => [],
+                'days' => null,
+                'total_l' => null,
+                'after' => null,
+                'trickle_after' => null,
+                'trickle_l_min' => null,
+            ]);
         }
         $steps = [];
         $water = $morning = $now;
         $volume = $given->number('volume_l');
         $aDay = (int) $given->number('steps_per_day');
-        while (! self::reached($now, $water, $target) && count($steps) < self::MOST_STEPS) {
+        while (!self::reached($now, $water, $target) && count($steps) < self::MOST_STEPS) {
             $of = count($steps) % $aDay;
             $morning = $of === 0 ? $water : $morning;
-            $may = min($given->number('max_change_pct') / 100, self::allowed($water, $morning, $source, $daily), self::allowed($water, $water, $source, $atOnce));
+            $may = min(
+                $given->number('max_change_pct') / 100,
+                self::allowed($water, $morning, $source, $daily),
+                self::allowed($water, $water, $source, $atOnce),
+            );
             $share = min($may, $this->needed($water, $source, $target, $now));
             $water = $water->with($source, $share);
-            $steps[] = ['day' => intdiv(count($steps), $aDay), 'of_day' => $of + 1, 'change_pct' => 100 * $share, 'change_l' => $share * $volume, 'minutes' => $given->numberOrNull('fill_l_min') === null ? null : $share * $volume / $given->number('fill_l_min'), 'after' => $water->figures()];
+            $steps[] = [
+                'day' => intdiv(count($steps), $aDay),
+                'of_day' => $of + 1,
+                'change_pct' => 100 * $share,
+                'change_l' => $share * $volume,
+                'minutes' =>
+                    $given->numberOrNull('fill_l_min') === null
+                        ? null
+                        : ($share * $volume) / $given->number('fill_l_min'),
+                'after' => $water->figures(),
+            ];
         }
         // A day whose limit was used up early has steps of nothing: they are no changes.
-        $steps = array_values(array_filter($steps, static fn (array $step): bool => $step['change_l'] > 1e-9 * $volume));
-        $reason = self::reached($now, $water, $target) ? null : 'Within these limits it takes more than two years of daily changes.';
+        $steps = array_values(array_filter($steps, static fn(array $step): bool => $step['change_l'] > 1e-9 * $volume));
+        $reason = self::reached($now, $water, $target)
+            ? null
+            : 'Within these limits it takes more than two years of daily changes.';
         $total = array_sum(array_column($steps, 'change_l'));
         $days = $steps === [] ? 0 : $steps[count($steps) - 1]['day'];
-        $work->step('Each change as large as the limits of the step and of the day allow, the last only what is still needed.', 'x ≤ most / |new − now|', count($steps).' changes', Say::number($total, 4).' L in all');
-        $work->step('The same litres as a trickle over the same days.', 'Cs + (C − Cs) e^(−litres / volume)', Say::number($total, 4).' L in '.($days + 1).' days', Say::number(100 * (1 - exp(-$total / $volume)), 3).' % exchanged');
+        $work->step(
+            'Each change as large as the limits of the step and of the day allow, the last only what is still needed.',
+            'x ≤ most / |new − now|',
+            count($steps) . ' changes',
+            Say::number($total, 4) . ' L in all',
+        );
+        $work->step(
+            'The same litres as a trickle over the same days.',
+            'Cs + (C − Cs) e^(−litres / volume)',
+            Say::number($total, 4) . ' L in ' . ($days + 1) . ' days',
+            Say::number(100 * (1 - exp(-$total / $volume)), 3) . ' % exchanged',
+        );
         $work->note('Test before each change: what the fish make meanwhile is not in these numbers.');
 
         return $work->result([
-            'reachable' => $reason === null, 'reason' => $reason, 'bound' => null, 'steps' => $steps, 'days' => $days, 'total_l' => $total, 'after' => $water->figures(),
-            'trickle_after' => $now->with($source, 1 - exp(-$total / $volume))->figures(), 'trickle_l_min' => $total / (1440 * ($days + 1)),
+            'reachable' => $reason === null,
+            'reason' => $reason,
+            'bound' => null,
+            'steps' => $steps,
+            'days' => $days,
+            'total_l' => $total,
+            'after' => $water->figures(),
+            'trickle_after' => $now->with($source, 1 - exp(-$total / $volume))->figures(),
+            'trickle_l_min' => $total / (1440 * ($days + 1)),
         ]);
     }
 
@@ -106,7 +159,7 @@ final readonly class PlanCalculator implements Calculator
     {
         $errors = $target === [] ? ['target' => 'Say what to reach.'] : [];
         foreach ([...array_keys($target), ...array_keys($limits)] as $key) {
-            if (! isset($now->values[$key])) {
+            if (!isset($now->values[$key])) {
                 $errors["now.{$key}"] = 'Say how it stands now, and in the new water.';
             }
         }
@@ -131,12 +184,34 @@ final readonly class PlanCalculator implements Calculator
             $from = $now->values[$key];
             $new = $source->values[$key];
             if (abs($from - $goal) > 1e-12 && ($goal - $new) * ($from - $goal) <= 0) {
-                return ['key' => $key, 'from' => $from, 'to' => $goal, 'source' => $new, 'reason' => 'New water has '.WaterMix::say($key, $new).': changes cannot bring it from '.Say::number($from, 3).' to '.Say::number($goal, 3).'. Blend it with water that '.($goal < $from ? 'has less, or take it out by media.' : 'has more, or dose it.')];
+                return [
+                    'key' => $key,
+                    'from' => $from,
+                    'to' => $goal,
+                    'source' => $new,
+                    'reason' =>
+                        'New water has ' .
+                        WaterMix::say($key, $new) .
+                        ': changes cannot bring it from ' .
+                        Say::number($from, 3) .
+                        ' to ' .
+                        Say::number($goal, 3) .
+                        '. Blend it with water that ' .
+                        ($goal < $from ? 'has less, or take it out by media.' : 'has more, or dose it.'),
+                ];
             }
         }
         foreach ($limits as $key => $most) {
             if ($most <= 0 && abs($source->values[$key] - $now->values[$key]) > 1e-9) {
-                return ['key' => $key, 'from' => $now->values[$key], 'to' => $now->values[$key], 'source' => $source->values[$key], 'reason' => WaterMix::label($key).' may not move at all, and every change moves it: match the new water first.'];
+                return [
+                    'key' => $key,
+                    'from' => $now->values[$key],
+                    'to' => $now->values[$key],
+                    'source' => $source->values[$key],
+                    'reason' =>
+                        WaterMix::label($key) .
+                        ' may not move at all, and every change moves it: match the new water first.',
+                ];
             }
         }
 
@@ -179,9 +254,16 @@ final readonly class PlanCalculator implements Calculator
     }
 
     /** pH does not mix by volume: found by halving. */
-    private static function allowedByPh(WaterMix $water, WaterMix $since, WaterMix $source, float $most, float $share): float
-    {
-        $fits = static fn (float $part): bool => abs($water->with($source, $part)->values['ph'] - $since->values['ph']) <= $most;
+    private static function allowedByPh(
+        WaterMix $water,
+        WaterMix $since,
+        WaterMix $source,
+        float $most,
+        float $share,
+    ): float {
+        $fits = static fn(float $part): bool => abs(
+            $water->with($source, $part)->values['ph'] - $since->values['ph'],
+        ) <= $most;
         if ($fits($share)) {
             return $share;
         }

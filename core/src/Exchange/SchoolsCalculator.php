@@ -32,9 +32,7 @@ final readonly class SchoolsCalculator implements Calculator
 
     private const KEYS = ['no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l'];
 
-    public function __construct(private SchoolTable $schools)
-    {
-    }
+    public function __construct(private SchoolTable $schools) {}
 
     public function name(): string
     {
@@ -72,17 +70,53 @@ final readonly class SchoolsCalculator implements Calculator
         $volume = $given->number('volume_l');
         $days = (int) round($given->number('days'));
         $evaporation = $given->number('surface_m2') * $given->number('evaporation_mm_d');
-        $made = ['no3_n_mg_l' => 1000 * ($given->number('tan_g_d') - $given->number('taken_g_d')) / $volume, 'alkalinity_mg_l' => -1000 * self::ALKALINITY_PER_N * $given->number('tan_g_d') / $volume];
+        $made = [
+            'no3_n_mg_l' => (1000 * ($given->number('tan_g_d') - $given->number('taken_g_d'))) / $volume,
+            'alkalinity_mg_l' => (-1000 * self::ALKALINITY_PER_N * $given->number('tan_g_d')) / $volume,
+        ];
         $price = $given->numberOrNull('price_m3');
-        $work = new Working;
-        $work->step('Nitrate made in a day, less what plants take.', '(load − taken) / volume', Say::number($given->number('tan_g_d')).' − '.Say::number($given->number('taken_g_d')).' g N/d, '.Say::number($volume, 5).' L', Say::number($made['no3_n_mg_l']).' mg/L as N');
-        $work->step('Alkalinity eaten in a day.', '3.57 × load / volume', Say::number($given->number('tan_g_d')).' g N/d', Say::number(-$made['alkalinity_mg_l']).' mg/L');
-        $work->step('Topped up for evaporation in a day.', 'surface × mm', Say::number($given->number('surface_m2')).' m² × '.Say::number($given->number('evaporation_mm_d')).' mm', Say::number($evaporation).' L');
+        $work = new Working();
+        $work->step(
+            'Nitrate made in a day, less what plants take.',
+            '(load − taken) / volume',
+            Say::number($given->number('tan_g_d')) .
+                ' − ' .
+                Say::number($given->number('taken_g_d')) .
+                ' g N/d, ' .
+                Say::number($volume, 5) .
+                ' L',
+            Say::number($made['no3_n_mg_l']) . ' mg/L as N',
+        );
+        $work->step(
+            'Alkalinity eaten in a day.',
+            '3.57 × load / volume',
+            Say::number($given->number('tan_g_d')) . ' g N/d',
+            Say::number(-$made['alkalinity_mg_l']) . ' mg/L',
+        );
+        $work->step(
+            'Topped up for evaporation in a day.',
+            'surface × mm',
+            Say::number($given->number('surface_m2')) .
+                ' m² × ' .
+                Say::number($given->number('evaporation_mm_d')) .
+                ' mm',
+            Say::number($evaporation) . ' L',
+        );
         $rows = [];
         foreach ($this->schools->topic('exchange')->schools as $school) {
             [$row, $used] = $this->follow($school, $now, $source, $made, $volume, $evaporation / $volume, $days);
-            $rows[] = [...$row, 'water_l' => $used, 'cost' => $price === null ? null : $price * $used / 1000];
-            $work->step("{$school->name}, after {$days} days.", 'dC/dt = P/V + q (Cs − C) + e Cs; a batch at the end of its day', Say::number($school->figure('pct')).' % every '.Say::number($school->figure('every_d')).' d, '.Say::number($school->figure('trickle_pct_week')).' % a week', Say::number($used, 4).' L used');
+            $rows[] = [...$row, 'water_l' => $used, 'cost' => $price === null ? null : ($price * $used) / 1000];
+            $work->step(
+                "{$school->name}, after {$days} days.",
+                'dC/dt = P/V + q (Cs − C) + e Cs; a batch at the end of its day',
+                Say::number($school->figure('pct')) .
+                    ' % every ' .
+                    Say::number($school->figure('every_d')) .
+                    ' d, ' .
+                    Say::number($school->figure('trickle_pct_week')) .
+                    ' % a week',
+                Say::number($used, 4) . ' L used',
+            );
         }
         $work->cite('mass-balance', 'nitrification-stoichiometry', 'cp-exchange');
         $work->note('Feed, fish and plants are held as they are now.');
@@ -95,8 +129,15 @@ final readonly class SchoolsCalculator implements Calculator
      * @param  float  $topUp  share of the water topped up in a day
      * @return array{array<string, float|string|null>, float} the row, and litres used
      */
-    private function follow(School $school, WaterMix $now, WaterMix $source, array $made, float $volume, float $topUp, int $days): array
-    {
+    private function follow(
+        School $school,
+        WaterMix $now,
+        WaterMix $source,
+        array $made,
+        float $volume,
+        float $topUp,
+        int $days,
+    ): array {
         $flow = $school->figure('trickle_pct_week') / 700;
         $share = $school->figure('pct') / 100;
         $every = max(1, (int) $school->figure('every_d'));
@@ -112,18 +153,32 @@ final readonly class SchoolsCalculator implements Calculator
                 foreach ($water as $key => $value) {
                     $water[$key] = (1 - $share) * $value + $share * $source->values[$key];
                 }
-                $swing = isset($water['no3_n_mg_l']) ? max($swing ?? 0.0, $share / (1 - $share) * abs($water['no3_n_mg_l'] - $source->values['no3_n_mg_l'])) : $swing;
+                $swing = isset($water['no3_n_mg_l'])
+                    ? max(
+                        $swing ?? 0.0,
+                        ($share / (1 - $share)) * abs($water['no3_n_mg_l'] - $source->values['no3_n_mg_l']),
+                    )
+                    : $swing;
                 $used += $share * $volume;
             }
         }
 
-        return [[
-            'id' => $school->id, 'name' => $school->name,
-            ...array_combine(self::KEYS, array_map(static fn (string $key): ?float => $water[$key] ?? null, self::KEYS)),
-            'nitrate_jump_mg_l' => $swing,
-            'temp_drop_c' => isset($now->values['temp_c']) ? $share * ($now->values['temp_c'] - $source->values['temp_c']) : null,
-            'pct_week' => 700 * ($share / $every + $flow),
-        ], $used];
+        return [
+            [
+                'id' => $school->id,
+                'name' => $school->name,
+                ...array_combine(
+                    self::KEYS,
+                    array_map(static fn(string $key): ?float => $water[$key] ?? null, self::KEYS),
+                ),
+                'nitrate_jump_mg_l' => $swing,
+                'temp_drop_c' => isset($now->values['temp_c'])
+                    ? $share * ($now->values['temp_c'] - $source->values['temp_c'])
+                    : null,
+                'pct_week' => 700 * ($share / $every + $flow),
+            ],
+            $used,
+        ];
     }
 
     private static function dayOn(float $value, float $made, float $flow, float $topUp, float $source): float

@@ -50,8 +50,13 @@ final readonly class SeriesCalculator implements Calculator
         [$now, $source] = WaterMix::pair($given);
         $exchanged = 1 - (1 - $share) ** $times;
         $after = $now->with($source, $exchanged);
-        $work = new Working;
-        $work->step('Each change takes its part of what the last one left.', '1 − (1 − x)^n', 'x = '.Say::number($share).', n = '.Say::number($times), Say::number(100 * $exchanged, 4).' %, not '.Say::number(100 * $share * $times, 4));
+        $work = new Working();
+        $work->step(
+            'Each change takes its part of what the last one left.',
+            '1 − (1 − x)^n',
+            'x = ' . Say::number($share) . ', n = ' . Say::number($times),
+            Say::number(100 * $exchanged, 4) . ' %, not ' . Say::number(100 * $share * $times, 4),
+        );
         ChangeInputs::warn($work, $now, $source, $now->with($source, $share));
 
         return $work->result(['after' => $after->figures(), 'exchanged_pct' => 100 * $exchanged]);

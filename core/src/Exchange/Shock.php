@@ -13,5 +13,12 @@ namespace Ironwort\Core\Exchange;
  */
 final readonly class Shock
 {
-    public const A_DAY = ['temp_c' => 2.0, 'ph' => 0.3, 'no3_n_mg_l' => 9.0358, 'alkalinity_mg_l' => 53.54, 'hardness_mg_l' => 71.39, 'salinity_g_l' => 1.0];
+    public const A_DAY = [
+        'temp_c' => 2.0,
+        'ph' => 0.3,
+        'no3_n_mg_l' => 9.0358,
+        'alkalinity_mg_l' => 53.54,
+        'hardness_mg_l' => 71.39,
+        'salinity_g_l' => 1.0,
+    ];
 }

@@ -40,7 +40,14 @@ final readonly class TrickleCalculator implements Calculator
             Input::number('pct_per_week', 'Trickle', '% a week', 0, 100000)->insteadOf('flow_l_h'),
             WaterMix::input('now', 'The system now'),
             WaterMix::input('source', 'New water'),
-            Input::object('production_g_d', 'Made in a day', array_map(static fn (Input $field): Input => Input::number($field->key, $field->label, 'g/d', -1e6, 1e6), WaterMix::fields()))->optional(),
+            Input::object(
+                'production_g_d',
+                'Made in a day',
+                array_map(
+                    static fn(Input $field): Input => Input::number($field->key, $field->label, 'g/d', -1e6, 1e6),
+                    WaterMix::fields(),
+                ),
+            )->optional(),
             Input::number('days', 'Days', 'd', 0, 36500)->or(30.0),
             Input::number('jug_l', 'Jug', 'L', 0.05, 100)->or(1.0),
         ];
@@ -48,7 +55,16 @@ final readonly class TrickleCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('curve'), new Output('after'), new Output('steady'), new Output('half_life_d', 'd'), new Output('exchanged_pct', '%'), new Output('flow_l_h', 'L/h'), new Output('flow_l_min', 'L/min'), new Output('jug_s', 's')];
+        return [
+            new Output('curve'),
+            new Output('after'),
+            new Output('steady'),
+            new Output('half_life_d', 'd'),
+            new Output('exchanged_pct', '%'),
+            new Output('flow_l_h', 'L/h'),
+            new Output('flow_l_min', 'L/min'),
+            new Output('jug_s', 's'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -69,16 +85,41 @@ final readonly class TrickleCalculator implements Calculator
         foreach (array_diff_key($made, $now->values) as $key => $value) {
             throw BadInput::at("production_g_d.{$key}", 'Say how much of this is in the water now.');
         }
-        $perDay = 24 * ($flow ?? $percent / 100 * $volume / 168);
+        $perDay = 24 * ($flow ?? (($percent / 100) * $volume) / 168);
         $days = $given->number('days');
-        $at = fn (float $day): array => $this->at($now, $source, $made, $volume, $perDay, $day);
-        $curve = array_map(static fn (int $i): array => ['day' => $days * $i / 60, ...$at($days * $i / 60)], range(0, 60));
+        $at = fn(float $day): array => $this->at($now, $source, $made, $volume, $perDay, $day);
+        $curve = array_map(
+            static fn(int $i): array => ['day' => ($days * $i) / 60, ...$at(($days * $i) / 60)],
+            range(0, 60),
+        );
 
-        $work = new Working;
-        $work->step('What trickles in a day.', 'flow × 24', Say::number($perDay / 24).' L/h', Say::number($perDay, 4).' L, '.Say::number($perDay / 1440, 3).' L/min');
-        $work->step('How far it has exchanged the water.', '1 − e^(−Q t / V)', Say::number($days).' days, '.Say::number($volume, 5).' L', Say::number(100 * (1 - exp(-$perDay * $days / $volume)), 3).' %');
+        $work = new Working();
+        $work->step(
+            'What trickles in a day.',
+            'flow × 24',
+            Say::number($perDay / 24) . ' L/h',
+            Say::number($perDay, 4) . ' L, ' . Say::number($perDay / 1440, 3) . ' L/min',
+        );
+        $work->step(
+            'How far it has exchanged the water.',
+            '1 − e^(−Q t / V)',
+            Say::number($days) . ' days, ' . Say::number($volume, 5) . ' L',
+            Say::number(100 * (1 - exp((-$perDay * $days) / $volume)), 3) . ' %',
+        );
         if ($perDay > 0) {
-            $work->step('Where it settles.', 'Cs + P/Q', implode(', ', array_map(static fn (string $key, float $value): string => "{$key} ".Say::number($value, 3), array_keys($this->steady($now, $source, $made, $perDay)), $this->steady($now, $source, $made, $perDay))), 'half the way in '.Say::number(log(2) * $volume / $perDay, 3).' days');
+            $work->step(
+                'Where it settles.',
+                'Cs + P/Q',
+                implode(
+                    ', ',
+                    array_map(
+                        static fn(string $key, float $value): string => "{$key} " . Say::number($value, 3),
+                        array_keys($this->steady($now, $source, $made, $perDay)),
+                        $this->steady($now, $source, $made, $perDay),
+                    ),
+                ),
+                'half the way in ' . Say::number((log(2) * $volume) / $perDay, 3) . ' days',
+            );
         }
         $work->cite('mass-balance');
         if ($perDay <= 0) {
@@ -87,13 +128,13 @@ final readonly class TrickleCalculator implements Calculator
 
         return $work->result([
             'curve' => $curve,
-            'after' => $at($days) === [] ? new \stdClass : $at($days),
+            'after' => $at($days) === [] ? new \stdClass() : $at($days),
             'steady' => $perDay > 0 ? $this->steady($now, $source, $made, $perDay) : null,
-            'half_life_d' => $perDay > 0 ? log(2) * $volume / $perDay : null,
-            'exchanged_pct' => 100 * (1 - exp(-$perDay * $days / $volume)),
+            'half_life_d' => $perDay > 0 ? (log(2) * $volume) / $perDay : null,
+            'exchanged_pct' => 100 * (1 - exp((-$perDay * $days) / $volume)),
             'flow_l_h' => $perDay / 24,
             'flow_l_min' => $perDay / 1440,
-            'jug_s' => $perDay > 0 ? $given->number('jug_l') / $perDay * 86400 : null,
+            'jug_s' => $perDay > 0 ? ($given->number('jug_l') / $perDay) * 86400 : null,
         ]);
     }
 
@@ -103,11 +144,14 @@ final readonly class TrickleCalculator implements Calculator
      */
     private function at(WaterMix $now, WaterMix $source, array $made, float $volume, float $perDay, float $day): array
     {
-        $left = exp(-$perDay * $day / $volume);
+        $left = exp((-$perDay * $day) / $volume);
         $steady = $perDay > 0 ? $this->steady($now, $source, $made, $perDay) : [];
         $after = [];
         foreach ($now->values as $key => $value) {
-            $after[$key] = $perDay > 0 ? $steady[$key] + ($value - $steady[$key]) * $left : $value + self::perLitre($key, ($made[$key] ?? 0.0) * $day / $volume);
+            $after[$key] =
+                $perDay > 0
+                    ? $steady[$key] + ($value - $steady[$key]) * $left
+                    : $value + self::perLitre($key, (($made[$key] ?? 0.0) * $day) / $volume);
         }
 
         return $after;

@@ -18,12 +18,19 @@ use Ironwort\Core\Water\Carbonate;
  */
 final readonly class WaterMix
 {
-    public const KEYS = ['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'temp_c', 'ph', 'salinity_g_l'];
+    public const KEYS = [
+        'tan_mg_l',
+        'no2_n_mg_l',
+        'no3_n_mg_l',
+        'alkalinity_mg_l',
+        'hardness_mg_l',
+        'temp_c',
+        'ph',
+        'salinity_g_l',
+    ];
 
     /** @param  array<string, float>  $values */
-    private function __construct(public array $values)
-    {
-    }
+    private function __construct(public array $values) {}
 
     public static function input(string $key, string $label): Input
     {
@@ -33,16 +40,34 @@ final readonly class WaterMix
     /** By how much each may move: from nothing up, pH too. */
     public static function limits(string $key, string $label): Input
     {
-        return Input::object($key, $label, array_map(static fn (Input $field): Input => Input::number($field->key, $field->label, $field->unit, 0, $field->max ?? 1000), self::fields()));
+        return Input::object(
+            $key,
+            $label,
+            array_map(
+                static fn(Input $field): Input => Input::number(
+                    $field->key,
+                    $field->label,
+                    $field->unit,
+                    0,
+                    $field->max ?? 1000,
+                ),
+                self::fields(),
+            ),
+        );
     }
 
     /** @return list<Input> */
     public static function fields(): array
     {
         return [
-            Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 1000), Input::number('no2_n_mg_l', 'Nitrite', 'mg/L as N', 0, 1000), Input::number('no3_n_mg_l', 'Nitrate', 'mg/L as N', 0, 1000),
-            Input::number('alkalinity_mg_l', 'Alkalinity', 'mg/L as CaCO₃', 0, 1000), Input::number('hardness_mg_l', 'Hardness', 'mg/L as CaCO₃', 0, 2000),
-            Input::number('temp_c', 'Temperature', '°C', 0, 40), Input::number('ph', 'pH', null, 4, 11), Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40),
+            Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 1000),
+            Input::number('no2_n_mg_l', 'Nitrite', 'mg/L as N', 0, 1000),
+            Input::number('no3_n_mg_l', 'Nitrate', 'mg/L as N', 0, 1000),
+            Input::number('alkalinity_mg_l', 'Alkalinity', 'mg/L as CaCO₃', 0, 1000),
+            Input::number('hardness_mg_l', 'Hardness', 'mg/L as CaCO₃', 0, 2000),
+            Input::number('temp_c', 'Temperature', '°C', 0, 40),
+            Input::number('ph', 'pH', null, 4, 11),
+            Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40),
         ];
     }
 
@@ -55,7 +80,13 @@ final readonly class WaterMix
     /** A figure of it in words, as “nitrate 3.16 mg/L as N”. */
     public static function say(string $key, float $value): string
     {
-        return trim(lcfirst(self::label($key)).' '.Say::number($value, 3).' '.((array_column(self::fields(), null, 'key')[$key] ?? null)->unit ?? ''));
+        return trim(
+            lcfirst(self::label($key)) .
+                ' ' .
+                Say::number($value, 3) .
+                ' ' .
+                ((array_column(self::fields(), null, 'key')[$key] ?? null)->unit ?? ''),
+        );
     }
 
     /**
@@ -79,7 +110,7 @@ final readonly class WaterMix
         if ($now === [] && $source === []) {
             $errors['now'] = 'Say what is in the water.';
         }
-        if (isset($now['ph']) && ! isset($now['alkalinity_mg_l'], $now['temp_c'])) {
+        if (isset($now['ph']) && !isset($now['alkalinity_mg_l'], $now['temp_c'])) {
             $errors['now.ph'] = 'pH does not mix by itself: it needs alkalinity and temperature on both sides.';
         }
 
@@ -94,7 +125,9 @@ final readonly class WaterMix
             $mixed[$key] = (1 - $share) * $value + $share * $other->values[$key];
         }
         if (isset($this->values['ph'])) {
-            $carbon = (1 - $share) * $this->carbonate()->totalCarbon($this->values['ph']) + $share * $other->carbonate()->totalCarbon($other->values['ph']);
+            $carbon =
+                (1 - $share) * $this->carbonate()->totalCarbon($this->values['ph']) +
+                $share * $other->carbonate()->totalCarbon($other->values['ph']);
             $mixed['ph'] = (new self($mixed))->carbonate()->phWithTotalCarbon($carbon);
         }
 
@@ -104,11 +137,15 @@ final readonly class WaterMix
     /** @return object|array<string, float> an object even when empty */
     public function figures(): object|array
     {
-        return $this->values === [] ? new \stdClass : $this->values;
+        return $this->values === [] ? new \stdClass() : $this->values;
     }
 
     private function carbonate(): Carbonate
     {
-        return new Carbonate($this->values['temp_c'] ?? 20.0, $this->values['alkalinity_mg_l'] ?? 0.0, $this->values['salinity_g_l'] ?? 0.0);
+        return new Carbonate(
+            $this->values['temp_c'] ?? 20.0,
+            $this->values['alkalinity_mg_l'] ?? 0.0,
+            $this->values['salinity_g_l'] ?? 0.0,
+        );
     }
 }

@@ -16,18 +16,23 @@ use Ironwort\Core\Judge\State;
  */
 final readonly class WhichDecides
 {
-    private function __construct(public bool $nitrateGivesWay, public ?string $says)
-    {
-    }
+    private function __construct(public bool $nitrateGivesWay, public ?string $says) {}
 
     public static function of(State $ammonia, State $nitrate): self
     {
-        $acts = ! State::Act->worseThan($ammonia);
+        $acts = !State::Act->worseThan($ammonia);
 
         return match (true) {
-            $acts && $nitrate !== State::Good => new self(true, 'Ammonia decides: it asks for a large change now, and nitrate’s limit of a day gives way to it. Afterwards nitrate is brought down in its own steps.'),
+            $acts && $nitrate !== State::Good => new self(
+                true,
+                'Ammonia decides: it asks for a large change now, and nitrate’s limit of a day ' .
+                    'gives way to it. Afterwards nitrate is brought down in its own steps.',
+            ),
             $acts => new self(true, 'Ammonia decides: it asks for a large change now.'),
-            $nitrate !== State::Good && $ammonia !== State::Good => new self(false, 'Ammonia is only watched, so nitrate keeps its steps.'),
+            $nitrate !== State::Good && $ammonia !== State::Good => new self(
+                false,
+                'Ammonia is only watched, so nitrate keeps its steps.',
+            ),
             default => new self(false, null),
         };
     }

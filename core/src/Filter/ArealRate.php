@@ -35,8 +35,7 @@ final readonly class ArealRate
         public float $grown,
         public float $counted,
         public float $upkeep,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  float  $maturity  share of the surface that bacteria fill, 0 to 1
@@ -77,7 +76,7 @@ final readonly class ArealRate
     {
         $counted = min($tan, $this->counted);
 
-        return max(0.0, $this->ceiling() * $counted / ($this->k + $counted) - $this->spent());
+        return max(0.0, ($this->ceiling() * $counted) / ($this->k + $counted) - $this->spent());
     }
 
     /** What a grown surface must take in for nothing: its bacteria die at b and grow at most at mu. */
@@ -97,14 +96,14 @@ final readonly class ArealRate
     {
         $demand = $this->ceiling() * $areaM2;
         // What upkeep takes off the rate stands in the balance as if so much more came in.
-        $comes = $inlet + $this->spent() * $areaM2 / $flowM3D;
+        $comes = $inlet + ($this->spent() * $areaM2) / $flowM3D;
         $b = $flowM3D * ($this->k - $comes) + $demand;
         $root = sqrt($b ** 2 + 4 * $flowM3D ** 2 * $comes * $this->k);
         // The two forms of the root are equal; each is exact where the other would cancel.
-        $outlet = $b > 0 ? 2 * $flowM3D * $comes * $this->k / ($b + $root) : ($root - $b) / (2 * $flowM3D);
+        $outlet = $b > 0 ? (2 * $flowM3D * $comes * $this->k) / ($b + $root) : ($root - $b) / (2 * $flowM3D);
         if ($outlet > $this->counted) {
             // Past what oxygen lets the film use the rate is level, and the outlet follows straight from it.
-            $outlet = max($this->counted, $inlet - $this->at($this->counted) * $areaM2 / $flowM3D);
+            $outlet = max($this->counted, $inlet - ($this->at($this->counted) * $areaM2) / $flowM3D);
         }
 
         return max(0.0, min($outlet, $inlet));

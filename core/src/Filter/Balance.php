@@ -57,9 +57,18 @@ final readonly class Balance
     /** The same with bacteria that fill only a share of the surface, as they are now. */
     public function asItIs(float $share): self
     {
-        $thinned = array_map(static fn (Stage $stage): Stage => $stage->thinned($share), $this->stages);
+        $thinned = array_map(static fn(Stage $stage): Stage => $stage->thinned($share), $this->stages);
 
-        return new self($thinned, $this->walls->thinned($share), $this->water, $this->air, $this->changeM3D, $this->sourceTan, $this->night, false);
+        return new self(
+            $thinned,
+            $this->walls->thinned($share),
+            $this->water,
+            $this->air,
+            $this->changeM3D,
+            $this->sourceTan,
+            $this->night,
+            false,
+        );
     }
 
     public function without(int $stage): self
@@ -67,7 +76,16 @@ final readonly class Balance
         $left = $this->stages;
         unset($left[$stage]);
 
-        return new self(array_values($left), $this->walls, $this->water, $this->air, $this->changeM3D, $this->sourceTan, $this->night, $this->grown);
+        return new self(
+            array_values($left),
+            $this->walls,
+            $this->water,
+            $this->air,
+            $this->changeM3D,
+            $this->sourceTan,
+            $this->night,
+            $this->grown,
+        );
     }
 
     /** What the filter and the walls take at an ammonia and oxygen. */
@@ -80,7 +98,13 @@ final readonly class Balance
 
     public function wallsTake(Water $water): float
     {
-        return ArealRate::of($this->walls->kind, $water, $this->walls->maturity, $this->walls->fouling, $this->dying())->at($water->tan) * $this->walls->areaM2();
+        return ArealRate::of(
+            $this->walls->kind,
+            $water,
+            $this->walls->maturity,
+            $this->walls->fouling,
+            $this->dying(),
+        )->at($water->tan) * $this->walls->areaM2();
     }
 
     /** The load at which ammonia would settle at a level; oxygen as it would then be is given. */
@@ -120,12 +144,19 @@ final readonly class Balance
         }
         $nitrified = $this->uptake($tan, $oxygen);
 
-        return new Settled($tan, $this->nitriteAt($nitrified, $tan, $oxygen), $oxygen, $nitrified, $this->changed($tan), $tan * $this->unionised);
+        return new Settled(
+            $tan,
+            $this->nitriteAt($nitrified, $tan, $oxygen),
+            $oxygen,
+            $nitrified,
+            $this->changed($tan),
+            $tan * $this->unionised,
+        );
     }
 
     private function tanAt(float $load, float $oxygen): ?float
     {
-        $short = fn (float $tan): float => $load - $this->carries($tan, $oxygen);
+        $short = fn(float $tan): float => $load - $this->carries($tan, $oxygen);
         if ($short(0.0) <= 0) {
             return 0.0;
         }
@@ -147,9 +178,11 @@ final readonly class Balance
             return 0.0;
         }
         $greatest = $this->greatest();
-        $brake = $oxygen / (self::DO2 + $oxygen) / (1 + $tan * $this->unionised / self::INHIBITION);
+        $brake = $oxygen / (self::DO2 + $oxygen) / (1 + ($tan * $this->unionised) / self::INHIBITION);
         $upkeep = $this->grown ? Colony::B2 / Colony::MU2 : 0.0;
-        $short = fn (float $no2): float => $nitrified - $greatest * max(0.0, $no2 / (self::K2 + $no2) * $brake - $upkeep) - $this->changeM3D * $no2;
+        $short = fn(float $no2): float => $nitrified -
+            $greatest * max(0.0, ($no2 / (self::K2 + $no2)) * $brake - $upkeep) -
+            $this->changeM3D * $no2;
         $high = 0.5;
         while ($short($high) > 0) {
             $high *= 4;
@@ -165,9 +198,16 @@ final readonly class Balance
     public function greatest(): float
     {
         $warmth = ArealRate::THETA ** (min($this->water->tempC, 32.0) - 20);
-        $sum = static fn (Stage $stage): float => $stage->areaM2() * $stage->kind->r20 * $stage->maturity * (1 - $stage->fouling);
+        $sum = static fn(Stage $stage): float => $stage->areaM2() *
+            $stage->kind->r20 *
+            $stage->maturity *
+            (1 - $stage->fouling);
 
-        return $warmth * (array_sum(array_map($sum, array_filter($this->stages, static fn (Stage $stage): bool => $stage->flowLH > 0))) + $sum($this->walls));
+        return $warmth *
+            (array_sum(
+                array_map($sum, array_filter($this->stages, static fn(Stage $stage): bool => $stage->flowLH > 0)),
+            ) +
+                $sum($this->walls));
     }
 
     private function dying(): float

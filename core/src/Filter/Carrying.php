@@ -46,23 +46,35 @@ final readonly class Carrying
     /** @param  float  $tan  the most ammonia the water may hold, mg/L as N */
     public function sentence(float $tan): string
     {
-        $can = 'With ammonia held at '.Say::number($tan, 2).' mg/L this filter can take '.Say::number($this->capacity, 3).' g N a day; ';
+        $can =
+            'With ammonia held at ' .
+            Say::number($tan, 2) .
+            ' mg/L this filter can take ' .
+            Say::number($this->capacity, 3) .
+            ' g N a day; ';
         if ($this->load <= 0) {
-            return $can.'nothing loads it yet.';
+            return $can . 'nothing loads it yet.';
         }
-        $load = 'the fish give '.Say::number($this->load, 3).'. ';
+        $load = 'the fish give ' . Say::number($this->load, 3) . '. ';
         $spare = $this->sparePct();
         $carries = match (true) {
             $spare === null => 'It carries none of it.',
-            $spare >= 0 => 'It carries them with '.Say::number(floor($spare), 3).' % to spare.',
-            default => 'It falls '.Say::number(self::written($this->load) - self::written($this->capacity), 2).' g short: ammonia will stand higher than that.',
+            $spare >= 0 => 'It carries them with ' . Say::number(floor($spare), 3) . ' % to spare.',
+            default => 'It falls ' .
+                Say::number(self::written($this->load) - self::written($this->capacity), 2) .
+                ' g short: ammonia will stand higher than that.',
         };
 
-        return $can.$load.$carries.' '.match ($this->shortest) {
-            Limit::Surface => 'Surface is the shortest of the three limits.',
-            Limit::Oxygen => 'Oxygen is the shortest of the three limits.',
-            Limit::Transport => 'Flow is the shortest of the three limits: it brings the filter no more ammonia than that.',
-        };
+        return $can .
+            $load .
+            $carries .
+            ' ' .
+            match ($this->shortest) {
+                Limit::Surface => 'Surface is the shortest of the three limits.',
+                Limit::Oxygen => 'Oxygen is the shortest of the three limits.',
+                Limit::Transport
+                    => 'Flow is the shortest of the three limits: it brings the filter no more ammonia than that.',
+            };
     }
 
     /** The number as the sentence writes it, so that the difference of two is the one a reader works out. */

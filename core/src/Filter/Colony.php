@@ -20,7 +20,7 @@ final readonly class Colony
 
     public const B1 = 0.015;
 
-    public const MU2 = 0.40;
+    public const MU2 = 0.4;
 
     public const B2 = 0.015;
 
@@ -31,11 +31,10 @@ final readonly class Colony
 
     /**
      * @param  float  $greatest  g N/d that the whole grown surface takes at this temperature, nothing short
-     * @param  float  $hardest  most of that rate that the water allows, 0 to 1: at the ammonia allowed for what is to come; at any ammonia for what has been, since ammonia then rose until the load was taken
+     * @param  float  $hardest  most of that rate that the water allows, 0 to 1: at the ammonia allowed for what is to
+     *     come; at any ammonia for what has been, since ammonia then rose until the load was taken
      */
-    public function __construct(private float $greatest, private float $hardest, private float $tempC)
-    {
-    }
+    public function __construct(private float $greatest, private float $hardest, private float $tempC) {}
 
     /** What it settles at under a load in g N/d that never ends. */
     public function settles(float $load): float
@@ -44,9 +43,11 @@ final readonly class Colony
             return 0.0;
         }
         // share = 1 − b/(mu s) and load = greatest · share · s together.
-        $share = 1 / (1 + self::B1 / self::MU1 * $this->greatest / $load);
+        $share = 1 / (1 + ((self::B1 / self::MU1) * $this->greatest) / $load);
 
-        return $load / ($this->greatest * $share) <= $this->hardest ? $share : max(0.0, 1 - self::B1 / (self::MU1 * $this->hardest));
+        return $load / ($this->greatest * $share) <= $this->hardest
+            ? $share
+            : max(0.0, 1 - self::B1 / (self::MU1 * $this->hardest));
     }
 
     /** The share after some days under one load. */

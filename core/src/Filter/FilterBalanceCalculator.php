@@ -28,9 +28,7 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class FilterBalanceCalculator implements Calculator
 {
-    public function __construct(private StageRows $rows, private StageKinds $kinds, private AerationInputs $aeration)
-    {
-    }
+    public function __construct(private StageRows $rows, private StageKinds $kinds, private AerationInputs $aeration) {}
 
     public function name(): string
     {
@@ -79,12 +77,31 @@ final readonly class FilterBalanceCalculator implements Calculator
     public function outputs(): array
     {
         return [
-            new Output('load_g_d', 'g N/d'), new Output('capacity_g_d', 'g N/d'), new Output('capacity_now_g_d', 'g N/d'), new Output('capacity_flow_oxygen_g_d', 'g N/d'), new Output('walls_g_d', 'g N/d'),
-            new Output('spare_pct', '%'), new Output('spare_now_pct', '%'), new Output('limiting'),
-            new Output('tan_mg_l', 'mg/L as N'), new Output('nh3_n_mg_l', 'mg/L as N'), new Output('no2_n_mg_l', 'mg/L as N'), new Output('do_mg_l', 'mg/L'), new Output('no3_n_mg_l', 'mg/L as N'),
-            new Output('nitrified_g_d', 'g N/d'), new Output('changed_g_d', 'g N/d'),
-            new Output('alkalinity_fall_mg_l_w', 'mg/L'), new Output('bicarbonate_g_w', 'g'), new Output('active_pct', '%'), new Output('greatest_g_d', 'g N/d'), new Output('hardest_pct', '%'),
-            new Output('headroom_now'), new Output('headroom_grown'), new Output('first'), new Output('steps'), new Output('stages_off'),
+            new Output('load_g_d', 'g N/d'),
+            new Output('capacity_g_d', 'g N/d'),
+            new Output('capacity_now_g_d', 'g N/d'),
+            new Output('capacity_flow_oxygen_g_d', 'g N/d'),
+            new Output('walls_g_d', 'g N/d'),
+            new Output('spare_pct', '%'),
+            new Output('spare_now_pct', '%'),
+            new Output('limiting'),
+            new Output('tan_mg_l', 'mg/L as N'),
+            new Output('nh3_n_mg_l', 'mg/L as N'),
+            new Output('no2_n_mg_l', 'mg/L as N'),
+            new Output('do_mg_l', 'mg/L'),
+            new Output('no3_n_mg_l', 'mg/L as N'),
+            new Output('nitrified_g_d', 'g N/d'),
+            new Output('changed_g_d', 'g N/d'),
+            new Output('alkalinity_fall_mg_l_w', 'mg/L'),
+            new Output('bicarbonate_g_w', 'g'),
+            new Output('active_pct', '%'),
+            new Output('greatest_g_d', 'g N/d'),
+            new Output('hardest_pct', '%'),
+            new Output('headroom_now'),
+            new Output('headroom_grown'),
+            new Output('first'),
+            new Output('steps'),
+            new Output('stages_off'),
         ];
     }
 
@@ -92,18 +109,52 @@ final readonly class FilterBalanceCalculator implements Calculator
     {
         $temp = $given->number('temp_c');
         $stages = $this->rows->read($given);
-        $load = DailyLoad::of($given->number('biomass_kg'), $given->number('feed_g_d'), $given->number('protein_pct') / 100, $given->number('digestibility_pct') / 100, $given->number('uneaten_pct') / 100, $temp);
-        $water = new Water(0.0, 0.0, $temp, $given->number('ph'), $given->number('alkalinity_mg_l'), $given->number('salinity_g_l'));
-        $walls = new Stage($this->kinds->get('settlement'), 1000.0, $given->number('walls_m2'), 1.0, null, 0.0, 1.0, 0.0);
-        $work = new Working;
+        $load = DailyLoad::of(
+            $given->number('biomass_kg'),
+            $given->number('feed_g_d'),
+            $given->number('protein_pct') / 100,
+            $given->number('digestibility_pct') / 100,
+            $given->number('uneaten_pct') / 100,
+            $temp,
+        );
+        $water = new Water(
+            0.0,
+            0.0,
+            $temp,
+            $given->number('ph'),
+            $given->number('alkalinity_mg_l'),
+            $given->number('salinity_g_l'),
+        );
+        $walls = new Stage(
+            $this->kinds->get('settlement'),
+            1000.0,
+            $given->number('walls_m2'),
+            1.0,
+            null,
+            0.0,
+            1.0,
+            0.0,
+        );
+        $work = new Working();
         $air = $this->air($given, $load, $work);
-        $balance = new Balance($stages, $walls, $water, $air, $given->number('change_l_d') / 1000, $given->number('source_tan_mg_l'), $given->number('night_g_h'));
+        $balance = new Balance(
+            $stages,
+            $walls,
+            $water,
+            $air,
+            $given->number('change_l_d') / 1000,
+            $given->number('source_tan_mg_l'),
+            $given->number('night_g_h'),
+        );
 
         $settled = $balance->settle($load->tan(), $load->oxygen());
         $limits = new SystemLimits($given);
         $loop = LoopCapacity::of($stages, $water->after($limits->tan, $settled->oxygen), Colony::B1 / Colony::MU1);
         $capacity = $balance->carries($limits->tan, $settled->oxygen);
-        $hardest = $balance->greatest() > 0 ? min(1.0, $balance->asItIs(1.0)->uptake($limits->tan, $settled->oxygen) / $balance->greatest()) : 0.0;
+        $hardest =
+            $balance->greatest() > 0
+                ? min(1.0, $balance->asItIs(1.0)->uptake($limits->tan, $settled->oxygen) / $balance->greatest())
+                : 0.0;
         $colony = new Colony($balance->greatest(), $hardest, $temp);
         $share = ($given->numberOrNull('active_pct') ?? 100 * $colony->settles($load->tan())) / 100;
         $now = $balance->asItIs($share);
@@ -120,7 +171,9 @@ final readonly class FilterBalanceCalculator implements Calculator
             'load_g_d' => $load->tan(),
             'capacity_g_d' => $capacity,
             'capacity_now_g_d' => $capacityNow,
-            'capacity_flow_oxygen_g_d' => min($loop->oxygenLimit(), $loop->transportLimit()) + $balance->wallsTake($water->after($limits->tan, $settled->oxygen)),
+            'capacity_flow_oxygen_g_d' =>
+                min($loop->oxygenLimit(), $loop->transportLimit()) +
+                $balance->wallsTake($water->after($limits->tan, $settled->oxygen)),
             'walls_g_d' => $balance->wallsTake($water->after($limits->tan, $settled->oxygen)),
             'spare_pct' => $capacity > 0 ? 100 * (1 - $load->tan() / $capacity) : null,
             'spare_now_pct' => $capacityNow > 0 ? 100 * (1 - $load->tan() / $capacityNow) : null,
@@ -133,7 +186,9 @@ final readonly class FilterBalanceCalculator implements Calculator
             'nitrified_g_d' => $settled->nitrified,
             'changed_g_d' => $settled->changed,
             'alkalinity_fall_mg_l_w' => $limits->alkalinityFall($nitrified),
-            'bicarbonate_g_w' => max(0.0, $limits->alkalinityFall($nitrified)) * $given->number('volume_l') / 1000 * BufferCalculator::BICARBONATE_PER_CACO3,
+            'bicarbonate_g_w' =>
+                ((max(0.0, $limits->alkalinityFall($nitrified)) * $given->number('volume_l')) / 1000) *
+                BufferCalculator::BICARBONATE_PER_CACO3,
             'active_pct' => 100 * $share,
             'greatest_g_d' => $balance->greatest(),
             'hardest_pct' => 100 * $hardest,
@@ -150,7 +205,13 @@ final readonly class FilterBalanceCalculator implements Calculator
     {
         $temp = $given->number('temp_c');
         $pressure = AirPressure::of($given)->atm;
-        $air = new Aeration($this->aeration->devices($given, $temp), $given->number('surface_m2'), $temp, $given->number('salinity_g_l'), $pressure);
+        $air = new Aeration(
+            $this->aeration->devices($given, $temp),
+            $given->number('surface_m2'),
+            $temp,
+            $given->number('salinity_g_l'),
+            $pressure,
+        );
         $known = $given->numberOrNull('aeration_l_h');
         if ($known !== null) {
             return new Aeration([], 0.0, $temp, $given->number('salinity_g_l'), $pressure, $known);
@@ -165,7 +226,12 @@ final readonly class FilterBalanceCalculator implements Calculator
             return $air;
         }
         $needs = $air->needed($measured, $demand);
-        $work->step('Aeration as it must be to hold the oxygen that was measured under this load.', 'use / (0.98 C* − DO)', Say::number($demand).' g/h, '.Say::number($measured).' of '.Say::number($air->saturation).' mg/L', Say::number($needs, 4).' L/h');
+        $work->step(
+            'Aeration as it must be to hold the oxygen that was measured under this load.',
+            'use / (0.98 C* − DO)',
+            Say::number($demand) . ' g/h, ' . Say::number($measured) . ' of ' . Say::number($air->saturation) . ' mg/L',
+            Say::number($needs, 4) . ' L/h',
+        );
 
         return new Aeration([], 0.0, $temp, $given->number('salinity_g_l'), $pressure, $needs);
     }
@@ -179,48 +245,146 @@ final readonly class FilterBalanceCalculator implements Calculator
         if ($first === null || $first['feed_g_d'] <= 0) {
             return [];
         }
-        $perGram = $given->number('protein_pct') / 100 * DailyLoad::TAN_PER_PROTEIN * $given->number('digestibility_pct') / 100 / DailyLoad::USUAL_DIGESTIBILITY;
+        $perGram =
+            (($given->number('protein_pct') / 100) * DailyLoad::TAN_PER_PROTEIN * $given->number('digestibility_pct')) /
+            100 /
+            DailyLoad::USUAL_DIGESTIBILITY;
         $from = $load->tan();
         $steps = $colony->steps($share, $from, $from + $first['feed_g_d'] * $perGram);
 
-        return array_map(static fn (array $step): array => [...$step, 'feed_g_d' => $given->number('feed_g_d') + ($step['load_g_d'] - $from) / $perGram], $steps);
+        return array_map(
+            static fn(array $step): array => [
+                ...$step,
+                'feed_g_d' => $given->number('feed_g_d') + ($step['load_g_d'] - $from) / $perGram,
+            ],
+            $steps,
+        );
     }
 
     /**
      * @param  list<Stage>  $stages
      * @return list<array{stage: int, kind: string, tan_mg_l: ?float, no2_n_mg_l: ?float, spare_pct: ?float}>
      */
-    private function oneOff(array $stages, Balance $balance, DailyLoad $load, SystemLimits $limits, float $oxygen): array
-    {
+    private function oneOff(
+        array $stages,
+        Balance $balance,
+        DailyLoad $load,
+        SystemLimits $limits,
+        float $oxygen,
+    ): array {
         $rows = [];
         foreach ($stages as $i => $stage) {
-            if (! $stage->kind->nitrifies() || $stage->areaM2() <= 0) {
+            if (!$stage->kind->nitrifies() || $stage->areaM2() <= 0) {
                 continue;
             }
             $left = $balance->without($i);
             $settled = $left->settle($load->tan(), $load->oxygen());
             $carries = $left->carries($limits->tan, $oxygen);
-            $rows[] = ['stage' => $i, 'kind' => $stage->kind->id, 'tan_mg_l' => $settled->tan, 'no2_n_mg_l' => $settled->nitrite, 'spare_pct' => $carries > 0 ? 100 * (1 - $load->tan() / $carries) : null];
+            $rows[] = [
+                'stage' => $i,
+                'kind' => $stage->kind->id,
+                'tan_mg_l' => $settled->tan,
+                'no2_n_mg_l' => $settled->nitrite,
+                'spare_pct' => $carries > 0 ? 100 * (1 - $load->tan() / $carries) : null,
+            ];
         }
 
         return $rows;
     }
 
-    private function explain(Working $work, Given $given, DailyLoad $load, Settled $settled, SystemLimits $limits, float $capacity, float $capacityNow, float $share): void
-    {
-        $work->step('What the fish give.', 'the larger of feed and fasting floor, and what rots', Say::number($given->number('feed_g_d'), 4).' g/d at '.Say::number($given->number('protein_pct')).' %, '.Say::number($given->number('biomass_kg'), 3).' kg', Say::number($load->tan()).' g N/d');
-        $work->step('Ammonia allowed: the stricter of total and un-ionised.', 'min(total, un-ionised / share)', Say::number($given->number('tan_limit_mg_l')).', '.Say::number($given->number('nh3_limit_mg_l')).' / share at pH '.Say::number($given->number('ph')), Say::number($limits->tan).' mg/L');
-        $work->step('What a grown filter would carry at that ammonia, its upkeep paid.', 'Σ X (s − b/mu), b/mu = 0.031, with walls and changes', count($given->rows('stages')).' stages, '.Say::number($given->number('walls_m2')).' m² of walls', Say::number($capacity).' g N/d');
-        $work->step('What lives there today would take at once.', 'share grown × X s', Say::number(100 * $share, 2).' % of the surface', Say::number($capacityNow).' g N/d');
+    private function explain(
+        Working $work,
+        Given $given,
+        DailyLoad $load,
+        Settled $settled,
+        SystemLimits $limits,
+        float $capacity,
+        float $capacityNow,
+        float $share,
+    ): void {
+        $work->step(
+            'What the fish give.',
+            'the larger of feed and fasting floor, and what rots',
+            Say::number($given->number('feed_g_d'), 4) .
+                ' g/d at ' .
+                Say::number($given->number('protein_pct')) .
+                ' %, ' .
+                Say::number($given->number('biomass_kg'), 3) .
+                ' kg',
+            Say::number($load->tan()) . ' g N/d',
+        );
+        $work->step(
+            'Ammonia allowed: the stricter of total and un-ionised.',
+            'min(total, un-ionised / share)',
+            Say::number($given->number('tan_limit_mg_l')) .
+                ', ' .
+                Say::number($given->number('nh3_limit_mg_l')) .
+                ' / share at pH ' .
+                Say::number($given->number('ph')),
+            Say::number($limits->tan) . ' mg/L',
+        );
+        $work->step(
+            'What a grown filter would carry at that ammonia, its upkeep paid.',
+            'Σ X (s − b/mu), b/mu = 0.031, with walls and changes',
+            count($given->rows('stages')) . ' stages, ' . Say::number($given->number('walls_m2')) . ' m² of walls',
+            Say::number($capacity) . ' g N/d',
+        );
+        $work->step(
+            'What lives there today would take at once.',
+            'share grown × X s',
+            Say::number(100 * $share, 2) . ' % of the surface',
+            Say::number($capacityNow) . ' g N/d',
+        );
         if ($settled->tan !== null) {
-            $work->step('Ammonia settles where as much is taken as comes.', 'load = uptake(C, DO) + Q (C − Cs)', Say::number($load->tan()).' = '.Say::number((float) $settled->nitrified).' + '.Say::number((float) $settled->changed).' g N/d', Say::number($settled->tan).' mg/L');
-            $work->step('Oxygen as it settles beside.', '0.98 C* − use / Σ k', 'fish '.Say::number($load->oxygen()).', filter '.Say::number(DailyLoad::O2_PER_N * (float) $settled->nitrified).' g/d', Say::number($settled->oxygen).' mg/L');
+            $work->step(
+                'Ammonia settles where as much is taken as comes.',
+                'load = uptake(C, DO) + Q (C − Cs)',
+                Say::number($load->tan()) .
+                    ' = ' .
+                    Say::number((float) $settled->nitrified) .
+                    ' + ' .
+                    Say::number((float) $settled->changed) .
+                    ' g N/d',
+                Say::number($settled->tan) . ' mg/L',
+            );
+            $work->step(
+                'Oxygen as it settles beside.',
+                '0.98 C* − use / Σ k',
+                'fish ' .
+                    Say::number($load->oxygen()) .
+                    ', filter ' .
+                    Say::number(DailyLoad::O2_PER_N * (float) $settled->nitrified) .
+                    ' g/d',
+                Say::number($settled->oxygen) . ' mg/L',
+            );
         }
         if ($settled->nitrite !== null) {
-            $work->step('Nitrite, where its oxidisers keep up.', 'N = X (NO2/(0.5 + NO2) · DO/(1 + DO) · 1/(1 + NH3/0.5) − b/mu)', Say::number((float) $settled->nitrified).' g N/d', Say::number($settled->nitrite).' mg/L');
+            $work->step(
+                'Nitrite, where its oxidisers keep up.',
+                'N = X (NO2/(0.5 + NO2) · DO/(1 + DO) · 1/(1 + NH3/0.5) − b/mu)',
+                Say::number((float) $settled->nitrified) . ' g N/d',
+                Say::number($settled->nitrite) . ' mg/L',
+            );
         }
-        $work->step('Alkalinity that goes in a week, changes counted.', '3.57 × nitrified × 7 / volume − what new water brings', Say::number($settled->nitrified ?? $load->tan()).' g N/d', Say::number($limits->alkalinityFall($settled->nitrified ?? $load->tan())).' mg/L');
-        $work->cite('timmons-ebeling', 'floor-excretion', 'fish-oxygen', 'fitted-areal-rates', 'rusten-2006', 'model-calibrated', 'nitrification-stoichiometry', 'aeration-from-memory', 'surface-reaeration', 'cp-alkalinity-fall', 'emerson-1975');
+        $work->step(
+            'Alkalinity that goes in a week, changes counted.',
+            '3.57 × nitrified × 7 / volume − what new water brings',
+            Say::number($settled->nitrified ?? $load->tan()) . ' g N/d',
+            Say::number($limits->alkalinityFall($settled->nitrified ?? $load->tan())) . ' mg/L',
+        );
+        $work->cite(
+            'timmons-ebeling',
+            'floor-excretion',
+            'fish-oxygen',
+            'fitted-areal-rates',
+            'rusten-2006',
+            'model-calibrated',
+            'nitrification-stoichiometry',
+            'aeration-from-memory',
+            'surface-reaeration',
+            'cp-alkalinity-fall',
+            'emerson-1975',
+        );
     }
 
     private function warn(Working $work, DailyLoad $load, Settled $settled, SystemLimits $limits, float $capacity): void

@@ -20,9 +20,7 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class FilterCapacityCalculator implements Calculator
 {
-    public function __construct(private MediaTable $media, private StageRows $rows)
-    {
-    }
+    public function __construct(private MediaTable $media, private StageRows $rows) {}
 
     public function name(): string
     {
@@ -64,23 +62,52 @@ final readonly class FilterCapacityCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $water = new Water(
-            $given->number('tan_mg_l'), $given->number('do_in_mg_l'), $given->number('temp_c'),
-            $given->number('ph'), $given->number('alkalinity_mg_l'), $given->number('salinity_g_l'),
+            $given->number('tan_mg_l'),
+            $given->number('do_in_mg_l'),
+            $given->number('temp_c'),
+            $given->number('ph'),
+            $given->number('alkalinity_mg_l'),
+            $given->number('salinity_g_l'),
         );
         $loop = LoopCapacity::of($this->rows->read($given), $water);
 
-        $work = new Working;
+        $work = new Working();
         foreach ($loop->stages as $i => $stage) {
             $this->explain($work, $i + 1, $stage);
         }
-        $work->step('The whole loop by surface, all stages together.', 'Σ surface limits', count($loop->stages).' stages', Say::number($loop->surfaceLimit()).' g N/d');
-        $work->step('The whole loop by oxygen, each gram counted once.', '(flow × (DO − 2) + Σ taken in) / 4.57',
-            Say::number($loop->flowM3D).' m³/d × ('.Say::number($water->oxygen).' − 2) mg/L', Say::number($loop->oxygenLimit()).' g N/d');
-        $work->step('All stages together; the flow cannot bring more than flow × TAN.', 'total = Σ capacity ≤ flow × TAN',
-            'flow × TAN = '.Say::number($loop->flowM3D).' m³/d × '.Say::number($water->tan).' mg/L = '.Say::number($loop->transportLimit()).' g N/d',
-            Say::number($loop->total()).' g N/d');
+        $work->step(
+            'The whole loop by surface, all stages together.',
+            'Σ surface limits',
+            count($loop->stages) . ' stages',
+            Say::number($loop->surfaceLimit()) . ' g N/d',
+        );
+        $work->step(
+            'The whole loop by oxygen, each gram counted once.',
+            '(flow × (DO − 2) + Σ taken in) / 4.57',
+            Say::number($loop->flowM3D) . ' m³/d × (' . Say::number($water->oxygen) . ' − 2) mg/L',
+            Say::number($loop->oxygenLimit()) . ' g N/d',
+        );
+        $work->step(
+            'All stages together; the flow cannot bring more than flow × TAN.',
+            'total = Σ capacity ≤ flow × TAN',
+            'flow × TAN = ' .
+                Say::number($loop->flowM3D) .
+                ' m³/d × ' .
+                Say::number($water->tan) .
+                ' mg/L = ' .
+                Say::number($loop->transportLimit()) .
+                ' g N/d',
+            Say::number($loop->total()) . ' g N/d',
+        );
         $this->caution($work, $water, $loop);
-        $work->cite('rusten-2006', 'fitted-areal-rates', 'downing-1964', 'malone-beecher-2000', 'nitrification-stoichiometry', 'aeration-from-memory');
+        $work->cite(
+            'rusten-2006',
+            'fitted-areal-rates',
+            'downing-1964',
+            'malone-beecher-2000',
+            'nitrification-stoichiometry',
+            'aeration-from-memory',
+        );
         foreach ($given->rows('stages') as $stage) {
             if ($stage->has('medium')) {
                 $work->cite($this->media->get($stage->text('medium'))->source);
@@ -95,7 +122,7 @@ final readonly class FilterCapacityCalculator implements Calculator
             'transport_limit_g_d' => $loop->transportLimit(),
             'limiting' => $loop->limiting()->value,
             'tan_out_mg_l' => $loop->outlet->tan,
-            'flow_l_h' => $loop->flowM3D * 1000 / 24,
+            'flow_l_h' => ($loop->flowM3D * 1000) / 24,
         ]);
     }
 
@@ -121,35 +148,93 @@ final readonly class FilterCapacityCalculator implements Calculator
     {
         $stage = $capacity->stage;
         $rate = $capacity->rate;
-        $name = "Stage {$n}, ".lcfirst($stage->kind->name);
-        if (! $stage->kind->nitrifies()) {
-            $work->step("{$name}: carries no nitrifiers worth counting.", 'capacity = 0', $stage->kind->name, '0 g N/d');
+        $name = "Stage {$n}, " . lcfirst($stage->kind->name);
+        if (!$stage->kind->nitrifies()) {
+            $work->step(
+                "{$name}: carries no nitrifiers worth counting.",
+                'capacity = 0',
+                $stage->kind->name,
+                '0 g N/d',
+            );
 
             return;
         }
-        $work->step("{$name}: surface of the medium.", 'A = media × m²/m³ / 1000',
-            Say::number($stage->mediaL).' L × '.Say::number($stage->areaM2M3).' m²/m³', Say::number($stage->areaM2()).' m²');
-        $work->step("{$name}: the most a square metre takes in this water.",
+        $work->step(
+            "{$name}: surface of the medium.",
+            'A = media × m²/m³ / 1000',
+            Say::number($stage->mediaL) . ' L × ' . Say::number($stage->areaM2M3) . ' m²/m³',
+            Say::number($stage->areaM2()) . ' m²',
+        );
+        $work->step(
+            "{$name}: the most a square metre takes in this water.",
             'r20 × 1.09^(t − 20) × f(DO) × f(pH) × f(alkalinity) × maturity × (1 − fouling)',
-            Say::number($rate->r20).' × '.Say::number($rate->temperature).' × '.Say::number($rate->oxygen).' × '.Say::number($rate->ph).' × '.Say::number($rate->alkalinity).' × '.Say::number($rate->grown),
-            Say::number($rate->ceiling()).' g N/m²/d');
-        $carrier = is_finite($rate->counted) ? ', C counted up to DO/3.2 = '.Say::number($rate->counted).' mg/L' : '';
-        $work->step("{$name}: surface limit, at the TAN the water leaves with.", 'Q (Cin − C) = r C/(K + C) A',
-            'Q = '.Say::number($stage->flowM3D()).' m³/d, Cin = '.Say::number($capacity->inlet->tan).' mg/L, K = '.Say::number($rate->k).' mg/L'.$carrier,
-            Say::number($capacity->surfaceLimit).' g N/d');
-        $transferred = $capacity->transferredOxygen > 0 ? ', and '.Say::number($capacity->transferredOxygen).' g O₂/d taken in inside the stage' : '';
-        $work->step("{$name}: oxygen limit, leaving 2 mg/L in the water.", '(flow × (DO − 2) + taken in) / 4.57',
-            Say::number($stage->flowM3D()).' m³/d × ('.Say::number($capacity->inlet->oxygen).' − 2) mg/L'.$transferred, Say::number($capacity->oxygenLimit).' g N/d');
-        $work->step("{$name}: transport limit, all the flow brings.", 'flow × TAN',
-            Say::number($stage->flowM3D()).' m³/d × '.Say::number($capacity->inlet->tan).' mg/L', Say::number($capacity->transportLimit).' g N/d');
-        $work->step("{$name}: the least of the three holds.", 'min(surface, oxygen, transport)', $capacity->limiting()->value, Say::number($capacity->capacity()).' g N/d');
+            Say::number($rate->r20) .
+                ' × ' .
+                Say::number($rate->temperature) .
+                ' × ' .
+                Say::number($rate->oxygen) .
+                ' × ' .
+                Say::number($rate->ph) .
+                ' × ' .
+                Say::number($rate->alkalinity) .
+                ' × ' .
+                Say::number($rate->grown),
+            Say::number($rate->ceiling()) . ' g N/m²/d',
+        );
+        $carrier = is_finite($rate->counted)
+            ? ', C counted up to DO/3.2 = ' . Say::number($rate->counted) . ' mg/L'
+            : '';
+        $work->step(
+            "{$name}: surface limit, at the TAN the water leaves with.",
+            'Q (Cin − C) = r C/(K + C) A',
+            'Q = ' .
+                Say::number($stage->flowM3D()) .
+                ' m³/d, Cin = ' .
+                Say::number($capacity->inlet->tan) .
+                ' mg/L, K = ' .
+                Say::number($rate->k) .
+                ' mg/L' .
+                $carrier,
+            Say::number($capacity->surfaceLimit) . ' g N/d',
+        );
+        $transferred =
+            $capacity->transferredOxygen > 0
+                ? ', and ' . Say::number($capacity->transferredOxygen) . ' g O₂/d taken in inside the stage'
+                : '';
+        $work->step(
+            "{$name}: oxygen limit, leaving 2 mg/L in the water.",
+            '(flow × (DO − 2) + taken in) / 4.57',
+            Say::number($stage->flowM3D()) .
+                ' m³/d × (' .
+                Say::number($capacity->inlet->oxygen) .
+                ' − 2) mg/L' .
+                $transferred,
+            Say::number($capacity->oxygenLimit) . ' g N/d',
+        );
+        $work->step(
+            "{$name}: transport limit, all the flow brings.",
+            'flow × TAN',
+            Say::number($stage->flowM3D()) . ' m³/d × ' . Say::number($capacity->inlet->tan) . ' mg/L',
+            Say::number($capacity->transportLimit) . ' g N/d',
+        );
+        $work->step(
+            "{$name}: the least of the three holds.",
+            'min(surface, oxygen, transport)',
+            $capacity->limiting()->value,
+            Say::number($capacity->capacity()) . ' g N/d',
+        );
     }
 
     private function caution(Working $work, Water $water, LoopCapacity $loop): void
     {
-        $work->note('The constants of the surface limit were fitted, and media differ up to twofold: trust a measurement of your own filter above this.');
+        $work->note(
+            'The constants of the surface limit were fitted, and media differ up to twofold: ' .
+                'trust a measurement of your own filter above this.',
+        );
         if ($water->oxygen < 2) {
-            $work->danger('There is less than 2 mg/L of oxygen in this water: the filter stops, and fish suffocate first.');
+            $work->danger(
+                'There is less than 2 mg/L of oxygen in this water: the filter stops, and fish suffocate first.',
+            );
         }
         if ($water->tempC > 32) {
             $work->note('Above 32 °C the gain from warmth is held: nitrifiers gain no more.');

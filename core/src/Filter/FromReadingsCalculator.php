@@ -45,19 +45,31 @@ final readonly class FromReadingsCalculator implements Calculator
             Input::number('load_g_d', 'Ammonia the fish give', 'g N/d', 0, 1e6),
             Input::number('change_l_d', 'Water changed', 'L/d', 0, 1e8)->or(0.0),
             Input::number('source_tan_mg_l', 'Ammonia in new water', 'mg/L as N', 0, 10)->or(0.0),
-            Input::rows('readings', 'Readings of ammonia', [
-                Input::number('day', 'Day', 'd', 0, 3650),
-                Input::number('low_mg_l', 'At least', 'mg/L as N', 0, 1000),
-                Input::number('high_mg_l', 'At most', 'mg/L as N', 0, 1000),
-            ], self::LEAST_READINGS, 2000),
+            Input::rows(
+                'readings',
+                'Readings of ammonia',
+                [
+                    Input::number('day', 'Day', 'd', 0, 3650),
+                    Input::number('low_mg_l', 'At least', 'mg/L as N', 0, 1000),
+                    Input::number('high_mg_l', 'At most', 'mg/L as N', 0, 1000),
+                ],
+                self::LEAST_READINGS,
+                2000,
+            ),
         ];
     }
 
     public function outputs(): array
     {
         return [
-            new Output('removal_g_d', 'g N/d'), new Output('low_g_d', 'g N/d'), new Output('high_g_d', 'g N/d'),
-            new Output('tan_mg_l', 'mg/L as N'), new Output('tan_low_mg_l', 'mg/L as N'), new Output('tan_high_mg_l', 'mg/L as N'), new Output('rise_mg_l_d', 'mg/L'), new Output('days', 'd'),
+            new Output('removal_g_d', 'g N/d'),
+            new Output('low_g_d', 'g N/d'),
+            new Output('high_g_d', 'g N/d'),
+            new Output('tan_mg_l', 'mg/L as N'),
+            new Output('tan_low_mg_l', 'mg/L as N'),
+            new Output('tan_high_mg_l', 'mg/L as N'),
+            new Output('rise_mg_l_d', 'mg/L'),
+            new Output('days', 'd'),
         ];
     }
 
@@ -75,32 +87,74 @@ final readonly class FromReadingsCalculator implements Calculator
         }
         $span = $days === [] ? 0.0 : max($days) - min($days);
         if ($span < self::LEAST_DAYS || $middles === []) {
-            throw BadInput::at('readings', 'They must lie over a week at least; these cover '.Say::number($span, 2).' days.');
+            throw BadInput::at(
+                'readings',
+                'They must lie over a week at least; these cover ' . Say::number($span, 2) . ' days.',
+            );
         }
         [$slope, $error] = self::slope($days, $middles);
-        $mean = static fn (array $values): float => array_sum($values) / count($values);
+        $mean = static fn(array $values): float => array_sum($values) / count($values);
         $litres = $given->number('volume_l');
         $load = $given->number('load_g_d');
         $changed = $given->number('change_l_d') / 1000;
-        $out = static fn (float $tan): float => $changed * ($tan - $given->number('source_tan_mg_l'));
-        $removal = static fn (float $rise, float $tan): float => $load - $litres / 1000 * $rise - $out($tan);
+        $out = static fn(float $tan): float => $changed * ($tan - $given->number('source_tan_mg_l'));
+        $removal = static fn(float $rise, float $tan): float => $load - ($litres / 1000) * $rise - $out($tan);
         $middle = $removal($slope, $mean($middles));
 
-        $work = new Working;
-        $work->step('How ammonia rose over the run.', 'slope of the least-squares line', count($days).' readings over '.Say::number($span, 2).' days', Say::number($slope, 2).' ± '.Say::number(2 * $error, 2).' mg/L a day');
-        $work->step('Carried off by changes.', 'change × (TAN − new water)', Say::number($changed).' m³/d × ('.Say::number($mean($middles)).' − '.Say::number($given->number('source_tan_mg_l')).') mg/L', Say::number($out($mean($middles))).' g N/d');
-        $work->step('What is left was taken by the filter, walls and stones with it.', 'load − volume × rise − changes', Say::number($load).' − '.Say::number($litres / 1000).' m³ × '.Say::number($slope, 2).' − '.Say::number($out($mean($middles))), Say::number($middle).' g N/d');
+        $work = new Working();
+        $work->step(
+            'How ammonia rose over the run.',
+            'slope of the least-squares line',
+            count($days) . ' readings over ' . Say::number($span, 2) . ' days',
+            Say::number($slope, 2) . ' ± ' . Say::number(2 * $error, 2) . ' mg/L a day',
+        );
+        $work->step(
+            'Carried off by changes.',
+            'change × (TAN − new water)',
+            Say::number($changed) .
+                ' m³/d × (' .
+                Say::number($mean($middles)) .
+                ' − ' .
+                Say::number($given->number('source_tan_mg_l')) .
+                ') mg/L',
+            Say::number($out($mean($middles))) . ' g N/d',
+        );
+        $work->step(
+            'What is left was taken by the filter, walls and stones with it.',
+            'load − volume × rise − changes',
+            Say::number($load) .
+                ' − ' .
+                Say::number($litres / 1000) .
+                ' m³ × ' .
+                Say::number($slope, 2) .
+                ' − ' .
+                Say::number($out($mean($middles))),
+            Say::number($middle) . ' g N/d',
+        );
         $work->cite('mass-balance');
         if ($mean($lows) <= 0) {
-            $work->note('The kit cannot tell this ammonia from none, so the filter takes this much at '.Say::number($mean($highs), 2).' mg/L or less: it could take more.');
+            $work->note(
+                'The kit cannot tell this ammonia from none, so the filter takes this much at ' .
+                    Say::number($mean($highs), 2) .
+                    ' mg/L or less: it could take more.',
+            );
         }
         if ($middle < 0) {
-            $work->watch('Ammonia rose faster than the load says it could: more is eaten than is written down, dirt rots somewhere, or the volume is wrong.');
+            $work->watch(
+                'Ammonia rose faster than the load says it could: more is eaten than is written ' .
+                    'down, dirt rots somewhere, or the volume is wrong.',
+            );
         }
 
         return $work->result([
-            'removal_g_d' => $middle, 'low_g_d' => $removal($slope + 2 * $error, $mean($highs)), 'high_g_d' => $removal($slope - 2 * $error, $mean($lows)),
-            'tan_mg_l' => $mean($middles), 'tan_low_mg_l' => $mean($lows), 'tan_high_mg_l' => $mean($highs), 'rise_mg_l_d' => $slope, 'days' => $span,
+            'removal_g_d' => $middle,
+            'low_g_d' => $removal($slope + 2 * $error, $mean($highs)),
+            'high_g_d' => $removal($slope - 2 * $error, $mean($lows)),
+            'tan_mg_l' => $mean($middles),
+            'tan_low_mg_l' => $mean($lows),
+            'tan_high_mg_l' => $mean($highs),
+            'rise_mg_l_d' => $slope,
+            'days' => $span,
         ]);
     }
 

@@ -16,19 +16,27 @@ final readonly class Headroom
     /** Beyond this many times what is there nothing is sought. */
     private const FARTHEST = 4096.0;
 
-    public function __construct(private SystemLimits $limits, private Balance $balance)
-    {
-    }
+    public function __construct(private SystemLimits $limits, private Balance $balance) {}
 
     /** @return list<array{limit: string, feed_g_d: float, kg: float, fish: float}> */
     public function rows(): array
     {
         return array_map(function (string $limit): array {
-            $kg = $this->until($limit, fn (float $kg): array => [$kg, 0.0], max(1.0, $this->limits->kg()), $this->limits->kg());
+            $kg = $this->until(
+                $limit,
+                fn(float $kg): array => [$kg, 0.0],
+                max(1.0, $this->limits->kg()),
+                $this->limits->kg(),
+            );
 
             return [
                 'limit' => $limit,
-                'feed_g_d' => $this->until($limit, fn (float $feed): array => [0.0, $feed], max(10.0, $this->limits->feed()), $this->limits->feed()),
+                'feed_g_d' => $this->until(
+                    $limit,
+                    fn(float $feed): array => [0.0, $feed],
+                    max(10.0, $this->limits->feed()),
+                    $this->limits->feed(),
+                ),
                 'kg' => $kg,
                 'fish' => $kg >= 0 ? floor($kg / $this->limits->oneFishKg()) : -ceil(-$kg / $this->limits->oneFishKg()),
             ];
@@ -54,7 +62,11 @@ final readonly class Headroom
     /** @param  \Closure(float): array{float, float}  $added  kg and feed */
     private function until(string $limit, \Closure $added, float $scale, float $present): float
     {
-        $margin = fn (float $more): float => $this->limits->margin($limit, $this->limits->load(...$added($more)), $this->balance);
+        $margin = fn(float $more): float => $this->limits->margin(
+            $limit,
+            $this->limits->load(...$added($more)),
+            $this->balance,
+        );
         if ($margin(0.0) < 0) {
             return $margin(-$present) >= 0 ? Root::between($margin, -$present, 0.0, 1e-3 * $scale) : -$present;
         }

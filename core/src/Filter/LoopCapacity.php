@@ -21,8 +21,7 @@ final readonly class LoopCapacity
         public float $flowM3D,
         public Water $inlet,
         public Water $outlet,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<Stage>  $stages
@@ -57,20 +56,22 @@ final readonly class LoopCapacity
 
     public function total(): float
     {
-        return array_sum(array_map(static fn (StageCapacity $stage): float => $stage->capacity(), $this->stages));
+        return array_sum(array_map(static fn(StageCapacity $stage): float => $stage->capacity(), $this->stages));
     }
 
     /** What all surfaces would take, were neither oxygen nor flow ever short. */
     public function surfaceLimit(): float
     {
-        return array_sum(array_map(static fn (StageCapacity $stage): float => $stage->surfaceLimit, $this->stages));
+        return array_sum(array_map(static fn(StageCapacity $stage): float => $stage->surfaceLimit, $this->stages));
     }
 
     /** What the oxygen that comes with the flow and is taken in inside the stages allows, counted once. */
     public function oxygenLimit(): float
     {
         $withFlow = max(0.0, $this->flowM3D * ($this->inlet->oxygen - InStageTransfer::FLOOR_DO));
-        $takenIn = array_sum(array_map(static fn (StageCapacity $stage): float => $stage->transferredOxygen, $this->stages));
+        $takenIn = array_sum(
+            array_map(static fn(StageCapacity $stage): float => $stage->transferredOxygen, $this->stages),
+        );
 
         return ($withFlow + $takenIn) / DailyLoad::O2_PER_N;
     }
@@ -120,7 +121,7 @@ final readonly class LoopCapacity
     private static function fullFlow(array $groups): float
     {
         $flows = array_map(
-            static fn (array $branches): float => array_sum(array_map(self::widest(...), $branches)),
+            static fn(array $branches): float => array_sum(array_map(self::widest(...), $branches)),
             $groups,
         );
 
@@ -130,7 +131,7 @@ final readonly class LoopCapacity
     /** @param  non-empty-array<int, Stage>  $branch */
     private static function widest(array $branch): float
     {
-        return max(array_map(static fn (Stage $stage): float => $stage->flowM3D(), $branch));
+        return max(array_map(static fn(Stage $stage): float => $stage->flowM3D(), $branch));
     }
 
     private static function mix(Water $by, Water $through, float $whole, float $part): Water

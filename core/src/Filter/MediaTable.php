@@ -11,17 +11,20 @@ use Ironwort\Core\Data\Row;
 final readonly class MediaTable
 {
     /** @param  array<string, Medium>  $media */
-    private function __construct(private array $media)
-    {
-    }
+    private function __construct(private array $media) {}
 
     public static function from(Row $table): self
     {
         $media = [];
         foreach ($table->rows('media') as $row) {
             $media[$row->text('id')] = new Medium(
-                $row->text('id'), $row->text('name'), $row->number('area_m2_m3'), $row->number('low_m2_m3'),
-                $row->number('high_m2_m3'), $row->text('state'), $row->text('source'),
+                $row->text('id'),
+                $row->text('name'),
+                $row->number('area_m2_m3'),
+                $row->number('low_m2_m3'),
+                $row->number('high_m2_m3'),
+                $row->text('state'),
+                $row->text('source'),
                 in_array('remark', $row->keys(), true) ? $row->text('remark') : null,
             );
         }

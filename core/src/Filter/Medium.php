@@ -16,6 +16,5 @@ final readonly class Medium
         public string $state,
         public string $source,
         public ?string $remark,
-    ) {
-    }
+    ) {}
 }

@@ -31,7 +31,12 @@ final readonly class NitrateSinksCalculator implements Calculator
     /** g N/m³/d. */
     private const MEDIUM = [20.0, 60.0, 200.0];
 
-    private const GROWTH = ['spring' => 0.5, 'summer' => 1.0, 'autumn' => 0.4, 'winter' => 0.1];
+    private const GROWTH = [
+        'spring' => 0.5,
+        'summer' => 1.0,
+        'autumn' => 0.4,
+        'winter' => 0.1,
+    ];
 
     private const THETA = 1.07;
 
@@ -77,8 +82,15 @@ final readonly class NitrateSinksCalculator implements Calculator
     public function outputs(): array
     {
         return [
-            new Output('changes_g_d', 'g N/d'), new Output('plants_g_d', 'g N/d'), new Output('bog_g_d', 'g N/d'), new Output('denitrifying_g_d', 'g N/d'), new Output('sludge_g_d', 'g N/d'),
-            new Output('total_g_d', 'g N/d'), new Output('low_g_d', 'g N/d'), new Output('high_g_d', 'g N/d'), new Output('no3_n_steady_mg_l', 'mg/L as N'),
+            new Output('changes_g_d', 'g N/d'),
+            new Output('plants_g_d', 'g N/d'),
+            new Output('bog_g_d', 'g N/d'),
+            new Output('denitrifying_g_d', 'g N/d'),
+            new Output('sludge_g_d', 'g N/d'),
+            new Output('total_g_d', 'g N/d'),
+            new Output('low_g_d', 'g N/d'),
+            new Output('high_g_d', 'g N/d'),
+            new Output('no3_n_steady_mg_l', 'mg/L as N'),
         ];
     }
 
@@ -87,21 +99,54 @@ final readonly class NitrateSinksCalculator implements Calculator
         $now = $given->number('no3_n_mg_l');
         $warmth = self::THETA ** ($given->number('temp_c') - 20);
         $growth = self::GROWTH[$given->text('season')] * $warmth;
-        $full = array_map(static fn (int $i): array => [
-            'plants' => self::PLANTS[$i] * $given->number('plants_m2') * $growth,
-            'bog' => self::BOG[$i] * $given->number('bog_m2') * (0.3 + 0.7 * self::GROWTH[$given->text('season')]) * $warmth,
-            'denitrifying' => self::MEDIUM[$i] * $given->number('denitrifying_l') / 1000 * $warmth,
-        ], [0, 1, 2]);
-        $some = static fn (float $level): float => $level / (self::HALF_MG_L + $level);
-        $changes = $given->number('change_l_d') / 1000 * ($now - $given->number('source_no3_n_mg_l'));
+        $full = array_map(
+            static fn(int $i): array => [
+                'plants' => self::PLANTS[$i] * $given->number('plants_m2') * $growth,
+                'bog' =>
+                    self::BOG[$i] *
+                    $given->number('bog_m2') *
+                    (0.3 + 0.7 * self::GROWTH[$given->text('season')]) *
+                    $warmth,
+                'denitrifying' => ((self::MEDIUM[$i] * $given->number('denitrifying_l')) / 1000) * $warmth,
+            ],
+            [0, 1, 2],
+        );
+        $some = static fn(float $level): float => $level / (self::HALF_MG_L + $level);
+        $changes = ($given->number('change_l_d') / 1000) * ($now - $given->number('source_no3_n_mg_l'));
         $sludge = self::IN_SLUDGE * $given->number('production_g_d');
-        $takes = static fn (int $i, float $level): float => array_sum($full[$i]) * $some($level);
+        $takes = static fn(int $i, float $level): float => array_sum($full[$i]) * $some($level);
         $total = $changes + $takes(1, $now) + $sludge;
 
-        $work = new Working;
-        $work->step('With the water that is changed.', 'changed × (now − new)', Say::number($given->number('change_l_d'), 4).' L/d × ('.Say::number($now).' − '.Say::number($given->number('source_no3_n_mg_l')).') mg/L', Say::number($changes).' g N/d');
-        $work->step('Plants, bog and denitrifying medium at their usual rates, this warm and in this season.', 'area × rate × growth × C/(2 + C)', 'plants '.Say::number($full[1]['plants']).', bog '.Say::number($full[1]['bog']).', medium '.Say::number($full[1]['denitrifying']).' at most', Say::number($takes(1, $now)).' g N/d');
-        $work->step('Lost in sludge.', '5 % of what is made', Say::number($given->number('production_g_d')).' g N/d', Say::number($sludge).' g N/d');
+        $work = new Working();
+        $work->step(
+            'With the water that is changed.',
+            'changed × (now − new)',
+            Say::number($given->number('change_l_d'), 4) .
+                ' L/d × (' .
+                Say::number($now) .
+                ' − ' .
+                Say::number($given->number('source_no3_n_mg_l')) .
+                ') mg/L',
+            Say::number($changes) . ' g N/d',
+        );
+        $work->step(
+            'Plants, bog and denitrifying medium at their usual rates, this warm and in this season.',
+            'area × rate × growth × C/(2 + C)',
+            'plants ' .
+                Say::number($full[1]['plants']) .
+                ', bog ' .
+                Say::number($full[1]['bog']) .
+                ', medium ' .
+                Say::number($full[1]['denitrifying']) .
+                ' at most',
+            Say::number($takes(1, $now)) . ' g N/d',
+        );
+        $work->step(
+            'Lost in sludge.',
+            '5 % of what is made',
+            Say::number($given->number('production_g_d')) . ' g N/d',
+            Say::number($sludge) . ' g N/d',
+        );
         $work->cite('nitrate-sinks-from-memory');
         $work->note('What grows takes between a quarter and three times this: measure nitrate over some weeks.');
         $steady = $this->steady($given, $full[1], $sludge);
@@ -134,7 +179,7 @@ final readonly class NitrateSinksCalculator implements Calculator
         $takes = array_sum($full);
         $source = $given->number('source_no3_n_mg_l');
         if ($flow <= 0) {
-            return $made < $takes ? self::HALF_MG_L * $made / ($takes - $made) : null;
+            return $made < $takes ? (self::HALF_MG_L * $made) / ($takes - $made) : null;
         }
         $b = $flow * (self::HALF_MG_L - $source) + $takes - $made;
         $c = -self::HALF_MG_L * ($flow * $source + $made);

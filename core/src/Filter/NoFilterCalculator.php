@@ -56,35 +56,87 @@ final readonly class NoFilterCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('tan_allowed_mg_l', 'mg/L as N'), new Output('rise_mg_l_d', 'mg/L'), new Output('change_pct_d', '%'), new Output('change_l_d', 'L'), new Output('trickle_l_d', 'L'), new Output('hours_between', 'h'), new Output('biomass_held_kg', 'kg')];
+        return [
+            new Output('tan_allowed_mg_l', 'mg/L as N'),
+            new Output('rise_mg_l_d', 'mg/L'),
+            new Output('change_pct_d', '%'),
+            new Output('change_l_d', 'L'),
+            new Output('trickle_l_d', 'L'),
+            new Output('hours_between', 'h'),
+            new Output('biomass_held_kg', 'kg'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $volume = $given->number('volume_l');
         $temp = $given->number('temp_c');
-        $load = DailyLoad::of($given->number('biomass_kg'), $given->number('feed_g_d'), $given->number('protein_pct') / 100, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $temp)->tan();
+        $load = DailyLoad::of(
+            $given->number('biomass_kg'),
+            $given->number('feed_g_d'),
+            $given->number('protein_pct') / 100,
+            DailyLoad::USUAL_DIGESTIBILITY,
+            0.0,
+            $temp,
+        )->tan();
         $fraction = UnionisedAmmonia::of(1.0, $given->number('ph'), $temp)->fraction;
         $allowed = min($given->number('tan_limit_mg_l'), $given->number('nh3_limit_mg_l') / $fraction);
         $room = $allowed - $given->number('source_tan_mg_l');
         if ($room <= 0) {
-            throw BadInput::at('source_tan_mg_l', 'New water holds as much ammonia as is allowed, or more: changes cannot help.');
+            throw BadInput::at(
+                'source_tan_mg_l',
+                'New water holds as much ammonia as is allowed, or more: changes cannot help.',
+            );
         }
-        $rise = 1000 * $load / $volume;
+        $rise = (1000 * $load) / $volume;
         $share = $rise / $room;
         $change = $given->numberOrNull('change_pct_d');
-        $perKg = $given->number('biomass_kg') > 0 ? $load / $given->number('biomass_kg') : DailyLoad::of(1.0, 0.0, 0.38, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $temp)->tan();
+        $perKg =
+            $given->number('biomass_kg') > 0
+                ? $load / $given->number('biomass_kg')
+                : DailyLoad::of(1.0, 0.0, 0.38, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $temp)->tan();
 
-        $work = new Working;
-        $work->step('Ammonia allowed: the stricter of total and un-ionised.', 'min(total, un-ionised / share)', Say::number($given->number('tan_limit_mg_l')).', '.Say::number($given->number('nh3_limit_mg_l')).' / '.Say::number($fraction), Say::number($allowed).' mg/L');
-        $work->step('What it rises by in a day.', 'load / volume', Say::number($load).' g N/d, '.Say::number($volume, 5).' L', Say::number($rise).' mg/L');
-        $work->step('One change a day that keeps the peak before it at what is allowed.', 'rise / (allowed − source)', Say::number($rise).' / '.Say::number($room), Say::number(100 * $share, 3).' %');
-        $work->step('The same as a trickle, day and night.', 'load / (allowed − source)', Say::number($load).' g N/d', Say::number(1000 * $load / $room, 3).' L/d');
+        $work = new Working();
+        $work->step(
+            'Ammonia allowed: the stricter of total and un-ionised.',
+            'min(total, un-ionised / share)',
+            Say::number($given->number('tan_limit_mg_l')) .
+                ', ' .
+                Say::number($given->number('nh3_limit_mg_l')) .
+                ' / ' .
+                Say::number($fraction),
+            Say::number($allowed) . ' mg/L',
+        );
+        $work->step(
+            'What it rises by in a day.',
+            'load / volume',
+            Say::number($load) . ' g N/d, ' . Say::number($volume, 5) . ' L',
+            Say::number($rise) . ' mg/L',
+        );
+        $work->step(
+            'One change a day that keeps the peak before it at what is allowed.',
+            'rise / (allowed − source)',
+            Say::number($rise) . ' / ' . Say::number($room),
+            Say::number(100 * $share, 3) . ' %',
+        );
+        $work->step(
+            'The same as a trickle, day and night.',
+            'load / (allowed − source)',
+            Say::number($load) . ' g N/d',
+            Say::number((1000 * $load) / $room, 3) . ' L/d',
+        );
         $work->cite('timmons-ebeling', 'floor-excretion', 'emerson-1975');
         if ($share > 1) {
-            $work->danger('One change a day cannot hold it, even a full one: change every '.Say::number(24 / $share, 2).' hours, take fish out, or give it a filter.');
+            $work->danger(
+                'One change a day cannot hold it, even a full one: change every ' .
+                    Say::number(24 / $share, 2) .
+                    ' hours, take fish out, or give it a filter.',
+            );
         } elseif ($share > 0.5) {
-            $work->watch('More than half a day is much: new water must match in temperature, pH and hardness, and be free of chlorine.');
+            $work->watch(
+                'More than half a day is much: new water must match in temperature, pH and ' .
+                    'hardness, and be free of chlorine.',
+            );
         }
 
         return $work->result([
@@ -92,9 +144,9 @@ final readonly class NoFilterCalculator implements Calculator
             'rise_mg_l_d' => $rise,
             'change_pct_d' => min(100.0, 100 * $share),
             'change_l_d' => min(1.0, $share) * $volume,
-            'trickle_l_d' => 1000 * $load / $room,
+            'trickle_l_d' => (1000 * $load) / $room,
             'hours_between' => $share > 1 ? 24 / $share : 24.0,
-            'biomass_held_kg' => $change === null ? null : $change / 100 * $room * $volume / 1000 / $perKg,
+            'biomass_held_kg' => $change === null ? null : (($change / 100) * $room * $volume) / 1000 / $perKg,
         ]);
     }
 }

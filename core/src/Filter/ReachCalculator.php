@@ -25,9 +25,7 @@ final readonly class ReachCalculator implements Calculator
     /** Ammonia at which no surface is short of it, mg/L as N. */
     private const PLENTY_MG_L = 50.0;
 
-    public function __construct(private StageRows $rows, private StageKinds $kinds)
-    {
-    }
+    public function __construct(private StageRows $rows, private StageKinds $kinds) {}
 
     public function name(): string
     {
@@ -42,7 +40,10 @@ final readonly class ReachCalculator implements Calculator
     public function inputs(): array
     {
         return [
-            WaterInputs::temperature(), WaterInputs::ph(), WaterInputs::alkalinity(), WaterInputs::salinity(),
+            WaterInputs::temperature(),
+            WaterInputs::ph(),
+            WaterInputs::alkalinity(),
+            WaterInputs::salinity(),
             Input::number('do_mg_l', 'Oxygen', 'mg/L', 0, 30),
             Input::number('walls_m2', 'Walls and stones', 'm²', 0, 1e6)->or(0.0),
             $this->rows->input(),
@@ -57,14 +58,43 @@ final readonly class ReachCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $temp = $given->number('temp_c');
-        $walls = new Stage($this->kinds->get('settlement'), 1000.0, $given->number('walls_m2'), 1.0, null, 0.0, 1.0, 0.0);
-        $water = new Water(0.0, 0.0, $temp, $given->number('ph'), $given->number('alkalinity_mg_l'), $given->number('salinity_g_l'));
+        $walls = new Stage(
+            $this->kinds->get('settlement'),
+            1000.0,
+            $given->number('walls_m2'),
+            1.0,
+            null,
+            0.0,
+            1.0,
+            0.0,
+        );
+        $water = new Water(
+            0.0,
+            0.0,
+            $temp,
+            $given->number('ph'),
+            $given->number('alkalinity_mg_l'),
+            $given->number('salinity_g_l'),
+        );
         $balance = new Balance($this->rows->read($given), $walls, $water, new Aeration([], 0.0, $temp));
         $greatest = $balance->greatest();
-        $flatOut = $greatest > 0 ? min(1.0, $balance->asItIs(1.0)->uptake(self::PLENTY_MG_L, $given->number('do_mg_l')) / $greatest) : 0.0;
-        $work = new Working;
-        $work->step('All surface, grown and clean, with nothing short.', 'Σ area × r20 × 1.09^(t − 20)', Say::number($temp).' °C', Say::number($greatest).' g N/d');
-        $work->step('What oxygen, pH, alkalinity and flow leave of it, however high ammonia stands.', 'uptake / greatest', Say::number($given->number('do_mg_l')).' mg/L of oxygen', Say::number(100 * $flatOut, 3).' %');
+        $flatOut =
+            $greatest > 0
+                ? min(1.0, $balance->asItIs(1.0)->uptake(self::PLENTY_MG_L, $given->number('do_mg_l')) / $greatest)
+                : 0.0;
+        $work = new Working();
+        $work->step(
+            'All surface, grown and clean, with nothing short.',
+            'Σ area × r20 × 1.09^(t − 20)',
+            Say::number($temp) . ' °C',
+            Say::number($greatest) . ' g N/d',
+        );
+        $work->step(
+            'What oxygen, pH, alkalinity and flow leave of it, however high ammonia stands.',
+            'uptake / greatest',
+            Say::number($given->number('do_mg_l')) . ' mg/L of oxygen',
+            Say::number(100 * $flatOut, 3) . ' %',
+        );
         $work->cite('fitted-areal-rates', 'rusten-2006', 'downing-1964');
 
         return $work->result(['greatest_g_d' => $greatest, 'flat_out_pct' => 100 * $flatOut]);

@@ -14,6 +14,5 @@ final readonly class Settled
         public ?float $nitrified,
         public ?float $changed,
         public ?float $unionised,
-    ) {
-    }
+    ) {}
 }

@@ -49,10 +49,20 @@ final readonly class SinglePassCalculator implements Calculator
     {
         $in = $given->number('in_mg_l');
         $out = $given->number('out_mg_l');
-        $removal = $given->number('flow_l_h') * 24 / 1000 * ($in - $out);
+        $removal = (($given->number('flow_l_h') * 24) / 1000) * ($in - $out);
 
-        $work = new Working;
-        $work->step('What stays in the filter.', 'flow × (in − out) × 24', Say::number($given->number('flow_l_h'), 5).' L/h × ('.Say::number($in).' − '.Say::number($out).') mg/L', Say::number($removal).' g N/d');
+        $work = new Working();
+        $work->step(
+            'What stays in the filter.',
+            'flow × (in − out) × 24',
+            Say::number($given->number('flow_l_h'), 5) .
+                ' L/h × (' .
+                Say::number($in) .
+                ' − ' .
+                Say::number($out) .
+                ') mg/L',
+            Say::number($removal) . ' g N/d',
+        );
         $work->cite('mass-balance');
         if ($in <= 0) {
             $work->note('Without ammonia coming in nothing can be said of its share.');
@@ -60,6 +70,9 @@ final readonly class SinglePassCalculator implements Calculator
             $work->watch('More comes out than goes in: dirt rots in it, or the two tests were mixed up.');
         }
 
-        return $work->result(['removal_g_d' => $removal, 'efficiency_pct' => $in > 0 ? 100 * ($in - $out) / $in : null]);
+        return $work->result([
+            'removal_g_d' => $removal,
+            'efficiency_pct' => $in > 0 ? (100 * ($in - $out)) / $in : null,
+        ]);
     }
 }

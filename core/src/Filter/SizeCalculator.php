@@ -25,7 +25,12 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class SizeCalculator implements Calculator
 {
-    private const BUILDS = [['moving_bed', 'moving_carrier'], ['static_bed', 'floating_bead'], ['matting', 'coarse_matting'], ['shower', 'ball']];
+    private const BUILDS = [
+        ['moving_bed', 'moving_carrier'],
+        ['static_bed', 'floating_bead'],
+        ['matting', 'coarse_matting'],
+        ['shower', 'ball'],
+    ];
 
     /** Flow over the least that could bring the load: 1.2 for uptake that is not whole, three passes. */
     private const FLOW = 3.6;
@@ -35,9 +40,7 @@ final readonly class SizeCalculator implements Calculator
 
     private const LARGEST_L = 1e5;
 
-    public function __construct(private MediaTable $media, private StageKinds $kinds)
-    {
-    }
+    public function __construct(private MediaTable $media, private StageKinds $kinds) {}
 
     public function name(): string
     {
@@ -71,20 +74,56 @@ final readonly class SizeCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $load = $given->number('load_g_d');
-        $water = new Water($given->number('tan_mg_l'), $given->number('do_in_mg_l'), $given->number('temp_c'), $given->number('ph'), $given->number('alkalinity_mg_l'), 0.0);
-        $flow = max(3.0, self::FLOW * $load / (24 * $water->tan) * 1000);
-        $work = new Working;
-        $work->step('Flow that brings the load several times over.', '3.6 × load / TAN / 24', Say::number($load).' g N/d, '.Say::number($water->tan).' mg/L', Say::number($flow, 3).' L/h');
+        $water = new Water(
+            $given->number('tan_mg_l'),
+            $given->number('do_in_mg_l'),
+            $given->number('temp_c'),
+            $given->number('ph'),
+            $given->number('alkalinity_mg_l'),
+            0.0,
+        );
+        $flow = max(3.0, ((self::FLOW * $load) / (24 * $water->tan)) * 1000);
+        $work = new Working();
+        $work->step(
+            'Flow that brings the load several times over.',
+            '3.6 × load / TAN / 24',
+            Say::number($load) . ' g N/d, ' . Say::number($water->tan) . ' mg/L',
+            Say::number($flow, 3) . ' L/h',
+        );
         $options = [];
         foreach (self::BUILDS as [$kind, $medium]) {
             $litres = $this->litres($kind, $medium, $flow, $load, $water);
-            $options[] = ['kind' => $kind, 'medium' => $medium, 'media_l' => $litres, 'flow_l_h' => $flow, 'air_l_min' => $kind === 'moving_bed' && $litres !== null ? $litres / self::CARRIER_PER_AIR_L_MIN : null];
-            $work->step($this->kinds->get($kind)->name.' of '.lcfirst($this->media->get($medium)->name).': as much as takes the load, grown and clean.', 'capacity(media) = load', Say::number($load).' g N/d', $litres === null ? 'oxygen never lets it' : Say::number($litres, 3).' L');
+            $options[] = [
+                'kind' => $kind,
+                'medium' => $medium,
+                'media_l' => $litres,
+                'flow_l_h' => $flow,
+                'air_l_min' =>
+                    $kind === 'moving_bed' && $litres !== null ? $litres / self::CARRIER_PER_AIR_L_MIN : null,
+            ];
+            $work->step(
+                $this->kinds->get($kind)->name .
+                    ' of ' .
+                    lcfirst($this->media->get($medium)->name) .
+                    ': as much as takes the load, grown and clean.',
+                'capacity(media) = load',
+                Say::number($load) . ' g N/d',
+                $litres === null ? 'oxygen never lets it' : Say::number($litres, 3) . ' L',
+            );
             $work->cite($this->media->get($medium)->source);
         }
         $rating = $given->number('rating_times') * $given->number('volume_l');
-        $work->step('A box by its printed rating.', 'times × volume', Say::number($given->number('rating_times')).' × '.Say::number($given->number('volume_l'), 5).' L', Say::number($rating, 3).' L');
-        $work->note('The rule for boxes goes by water, this by feed: few fish in much water need less than the rule, many in little need more. Where a small filter measures better, believe the measurement.');
+        $work->step(
+            'A box by its printed rating.',
+            'times × volume',
+            Say::number($given->number('rating_times')) . ' × ' . Say::number($given->number('volume_l'), 5) . ' L',
+            Say::number($rating, 3) . ' L',
+        );
+        $work->note(
+            'The rule for boxes goes by water, this by feed: few fish in much water need less ' .
+                'than the rule, many in little need more. Where a small filter measures better, ' .
+                'believe the measurement.',
+        );
         $work->cite('cp-box-rating', 'fitted-areal-rates', 'rusten-2006', 'aeration-from-memory');
 
         return $work->result(['options' => $options, 'flow_l_h' => $flow, 'box_rating_l' => $rating]);
@@ -92,7 +131,21 @@ final readonly class SizeCalculator implements Calculator
 
     private function litres(string $kind, string $medium, float $flow, float $load, Water $water): ?float
     {
-        $takes = fn (float $litres): float => LoopCapacity::of([new Stage($this->kinds->get($kind), $this->media->get($medium)->areaM2M3, $litres, $flow, null, max(1.0, $litres / self::CARRIER_PER_AIR_L_MIN), 1.0, 0.0)], $water)->total();
+        $takes = fn(float $litres): float => LoopCapacity::of(
+            [
+                new Stage(
+                    $this->kinds->get($kind),
+                    $this->media->get($medium)->areaM2M3,
+                    $litres,
+                    $flow,
+                    null,
+                    max(1.0, $litres / self::CARRIER_PER_AIR_L_MIN),
+                    1.0,
+                    0.0,
+                ),
+            ],
+            $water,
+        )->total();
         $high = 10.0;
         while ($takes($high) < $load) {
             $high *= 2;

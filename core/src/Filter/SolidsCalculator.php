@@ -33,9 +33,7 @@ final readonly class SolidsCalculator implements Calculator
     /** A stage that is full still lets a tenth of its surface work. */
     private const MOST_FOULED = 0.9;
 
-    public function __construct(private StageKinds $kinds)
-    {
-    }
+    public function __construct(private StageKinds $kinds) {}
 
     public function name(): string
     {
@@ -54,45 +52,79 @@ final readonly class SolidsCalculator implements Calculator
             Input::number('uneaten_pct', 'Left uneaten', '%', 0, 100)->or(0.0),
             WaterInputs::temperature(),
             Input::number('floor_pct', 'Settles on the floor', '%', 0, 95)->or(10.0),
-            Input::rows('stages', 'Stages', [
-                Input::choice('kind', 'Kind', $this->kinds->ids()),
-                Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7),
-                Input::number('media_l', 'Room for dirt, bulk', 'L', 0, 1e6)->or(0.0),
-                Input::number('days_since_flush', 'Days since it was flushed', 'd', 0, 3650)->or(0.0),
-                Input::number('seen_pct', 'Fouling as seen', '%', 0, 100)->optional(),
-                Input::number('seen_days_ago', 'Seen so many days ago', 'd', 0, 3650)->or(0.0),
-            ], 1, 40),
+            Input::rows(
+                'stages',
+                'Stages',
+                [
+                    Input::choice('kind', 'Kind', $this->kinds->ids()),
+                    Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7),
+                    Input::number('media_l', 'Room for dirt, bulk', 'L', 0, 1e6)->or(0.0),
+                    Input::number('days_since_flush', 'Days since it was flushed', 'd', 0, 3650)->or(0.0),
+                    Input::number('seen_pct', 'Fouling as seen', '%', 0, 100)->optional(),
+                    Input::number('seen_days_ago', 'Seen so many days ago', 'd', 0, 3650)->or(0.0),
+                ],
+                1,
+                40,
+            ),
         ];
     }
 
     public function outputs(): array
     {
-        return [new Output('made_g_d', 'g/d'), new Output('floor_g_d', 'g/d'), new Output('stored_g', 'g'), new Output('tan_back_g_d', 'g N/d'), new Output('stages')];
+        return [
+            new Output('made_g_d', 'g/d'),
+            new Output('floor_g_d', 'g/d'),
+            new Output('stored_g', 'g'),
+            new Output('tan_back_g_d', 'g N/d'),
+            new Output('stages'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $uneaten = $given->number('uneaten_pct') / 100;
         $made = $given->number('feed_g_d') * ((1 - $uneaten) * DailyLoad::SOLIDS_PER_FEED + $uneaten);
-        $floor = $made * $given->number('floor_pct') / 100;
+        $floor = ($made * $given->number('floor_pct')) / 100;
         $k = self::ROTS_PER_DAY * 2 ** (($given->number('temp_c') - 20) / 10);
 
         $rows = $given->rows('stages');
         $weights = $this->caughtPerMgL($rows);
         $all = array_sum($weights);
-        $work = new Working;
-        $work->step('Dirt made: of what is eaten 27.5 %, and all that is left.', 'feed × ((1 − u) × 0.275 + u)', Say::number($given->number('feed_g_d'), 5).' g/d, u = '.Say::number($uneaten), Say::number($made).' g/d');
-        $work->step('What rots in a day of what is stored.', '5 % × 2^((t − 20)/10)', Say::number($given->number('temp_c')).' °C', Say::number(100 * $k).' %');
+        $work = new Working();
+        $work->step(
+            'Dirt made: of what is eaten 27.5 %, and all that is left.',
+            'feed × ((1 − u) × 0.275 + u)',
+            Say::number($given->number('feed_g_d'), 5) . ' g/d, u = ' . Say::number($uneaten),
+            Say::number($made) . ' g/d',
+        );
+        $work->step(
+            'What rots in a day of what is stored.',
+            '5 % × 2^((t − 20)/10)',
+            Say::number($given->number('temp_c')) . ' °C',
+            Say::number(100 * $k) . ' %',
+        );
         $stages = [];
         $stored = $back = 0.0;
         foreach ($rows as $i => $row) {
-            $caught = $all > 0 ? ($made - $floor) * $weights[$i] / $all : 0.0;
+            $caught = $all > 0 ? (($made - $floor) * $weights[$i]) / $all : 0.0;
             $stages[] = $stage = $this->stage($row, $caught, $k);
             $stored += $stage['stored_g'];
             $back += $stage['tan_back_g_d'];
             if ($caught > 0) {
                 $kind = $this->kinds->get($row->text('kind'))->name;
-                $work->step('Stage '.($i + 1).', '.lcfirst($kind).': its part of the dirt, and what has gathered since it was flushed.', 'caught/k (1 − e^(−k t))', Say::number($caught).' g/d, '.Say::number($row->number('days_since_flush'), 3).' d', Say::number($stage['stored_g'], 3).' g, '.Say::number($stage['fouling_pct'], 2).' % of what it holds');
+                $work->step(
+                    'Stage ' .
+                        ($i + 1) .
+                        ', ' .
+                        lcfirst($kind) .
+                        ': its part of the dirt, and what has gathered since it was flushed.',
+                    'caught/k (1 − e^(−k t))',
+                    Say::number($caught) . ' g/d, ' . Say::number($row->number('days_since_flush'), 3) . ' d',
+                    Say::number($stage['stored_g'], 3) .
+                        ' g, ' .
+                        Say::number($stage['fouling_pct'], 2) .
+                        ' % of what it holds',
+                );
             }
         }
         $work->cite('solids-per-feed', 'solids-from-memory');
@@ -101,11 +133,18 @@ final readonly class SolidsCalculator implements Calculator
             $work->watch('No stage here holds dirt back: all of it rots in the water or on the floor.');
         }
 
-        return $work->result(['made_g_d' => $made, 'floor_g_d' => $floor, 'stored_g' => $stored, 'tan_back_g_d' => $back, 'stages' => $stages]);
+        return $work->result([
+            'made_g_d' => $made,
+            'floor_g_d' => $floor,
+            'stored_g' => $stored,
+            'tan_back_g_d' => $back,
+            'stages' => $stages,
+        ]);
     }
 
     /**
-     * What each stage takes from the water for each mg/L in it; a stage in series meets what the one before let through.
+     * What each stage takes from the water for each mg/L in it; a stage in series meets what the one before let
+     * through.
      *
      * @param  list<Given>  $rows
      * @return list<float>
@@ -113,7 +152,7 @@ final readonly class SolidsCalculator implements Calculator
     private function caughtPerMgL(array $rows): array
     {
         $through = 1.0;
-        $full = max([0.0, ...array_map(static fn (Given $row): float => $row->number('flow_l_h'), $rows)]);
+        $full = max([0.0, ...array_map(static fn(Given $row): float => $row->number('flow_l_h'), $rows)]);
         $weights = [];
         foreach ($rows as $row) {
             $catches = $this->kinds->get($row->text('kind'))->catches;
@@ -124,19 +163,25 @@ final readonly class SolidsCalculator implements Calculator
         return $weights;
     }
 
-    /** @return array{kind: string, caught_g_d: float, stored_g: float, holds_g: float, tan_back_g_d: float, fouling_pct: float, blocks_after_d: ?float, blocks_in_d: ?float} */
+    /**
+     * @return array{kind: string, caught_g_d: float, stored_g: float, holds_g: float, tan_back_g_d: float,
+     *     fouling_pct: float, blocks_after_d: ?float, blocks_in_d: ?float}
+     */
     private function stage(Given $row, float $caught, float $k): array
     {
         $kind = $this->kinds->get($row->text('kind'));
         $days = $row->number('days_since_flush');
         $holds = $kind->holdsGL * $row->number('media_l');
-        $gathered = static fn (float $t): float => $caught / $k * (1 - exp(-$k * $t));
-        $reckoned = static fn (float $t): float => $holds > 0 ? min(self::MOST_FOULED, $gathered($t) / $holds) : 0.0;
+        $gathered = static fn(float $t): float => ($caught / $k) * (1 - exp(-$k * $t));
+        $reckoned = static fn(float $t): float => $holds > 0 ? min(self::MOST_FOULED, $gathered($t) / $holds) : 0.0;
         $seen = $row->numberOrNull('seen_pct');
         $then = $reckoned(max(0.0, $days - $row->number('seen_days_ago')));
         // What the keeper saw once tells how fast this stage fouls against the reckoning.
         $faster = $seen === null || $then <= 0 || $row->number('seen_days_ago') > $days ? 1.0 : $seen / 100 / $then;
-        $blocks = $faster > 0 && $holds > 0 && $caught * $faster / $k > $holds ? -log(1 - $holds * $k / ($caught * $faster)) / $k : null;
+        $blocks =
+            $faster > 0 && $holds > 0 && ($caught * $faster) / $k > $holds
+                ? -log(1 - ($holds * $k) / ($caught * $faster)) / $k
+                : null;
 
         return [
             'kind' => $kind->id,

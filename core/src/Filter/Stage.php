@@ -16,23 +16,31 @@ final readonly class Stage
         public float $airLMin,
         public float $maturity,
         public float $fouling,
-    ) {
-    }
+    ) {}
 
     /** The same with bacteria on only a share of what they fill. */
     public function thinned(float $share): self
     {
-        return new self($this->kind, $this->areaM2M3, $this->mediaL, $this->flowLH, $this->branch, $this->airLMin, $this->maturity * $share, $this->fouling);
+        return new self(
+            $this->kind,
+            $this->areaM2M3,
+            $this->mediaL,
+            $this->flowLH,
+            $this->branch,
+            $this->airLMin,
+            $this->maturity * $share,
+            $this->fouling,
+        );
     }
 
     public function areaM2(): float
     {
-        return $this->areaM2M3 * $this->mediaL / 1000;
+        return ($this->areaM2M3 * $this->mediaL) / 1000;
     }
 
     /** Cubic metres through it in a day. */
     public function flowM3D(): float
     {
-        return $this->flowLH * 24 / 1000;
+        return ($this->flowLH * 24) / 1000;
     }
 }

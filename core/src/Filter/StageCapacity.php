@@ -23,8 +23,7 @@ final readonly class StageCapacity
         public float $oxygenLimit,
         public float $transportLimit,
         public float $transferredOxygen,
-    ) {
-    }
+    ) {}
 
     public static function of(Stage $stage, Water $inlet, float $dying = 0.0): self
     {
@@ -70,6 +69,9 @@ final readonly class StageCapacity
         $oxygen = $this->inlet->oxygen + ($this->transferredOxygen - DailyLoad::O2_PER_N * $taken) / $flow;
 
         // What is transferred was reckoned at the floor; it never lifts the water above what came in.
-        return $this->inlet->after(max(0.0, $this->inlet->tan - $taken / $flow), max(0.0, min($this->inlet->oxygen, $oxygen)));
+        return $this->inlet->after(
+            max(0.0, $this->inlet->tan - $taken / $flow),
+            max(0.0, min($this->inlet->oxygen, $oxygen)),
+        );
     }
 }

@@ -18,8 +18,7 @@ final readonly class StageKind
         public float $catches = 0.0,
         /** Dry dirt it holds per litre when it blocks, g. */
         public float $holdsGL = 0.0,
-    ) {
-    }
+    ) {}
 
     public function nitrifies(): bool
     {

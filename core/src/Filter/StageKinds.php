@@ -11,9 +11,7 @@ use Ironwort\Core\Data\Row;
 final readonly class StageKinds
 {
     /** @param  array<string, StageKind>  $kinds */
-    private function __construct(private array $kinds)
-    {
-    }
+    private function __construct(private array $kinds) {}
 
     public static function from(Row $table): self
     {
@@ -21,10 +19,14 @@ final readonly class StageKinds
         foreach ($table->rows('kinds') as $row) {
             $keys = $row->keys();
             $kinds[$row->text('id')] = new StageKind(
-                $row->text('id'), $row->text('name'), $row->number('r20_g_m2_d'), $row->number('k_mg_l'),
+                $row->text('id'),
+                $row->text('name'),
+                $row->number('r20_g_m2_d'),
+                $row->number('k_mg_l'),
                 in_array('oxygen', $keys, true) ? OxygenSupply::from($row->text('oxygen')) : OxygenSupply::Water,
                 in_array('transfer', $keys, true) ? Transfer::from($row->text('transfer')) : Transfer::None,
-                $row->number('catch_pct') / 100, $row->number('holds_g_l'),
+                $row->number('catch_pct') / 100,
+                $row->number('holds_g_l'),
             );
         }
 

@@ -25,7 +25,8 @@ final readonly class StartDoseCalculator implements Calculator
     public const NITRITE_FIRST = 'Nitrite stands above 5 mg/L: let it fall first, more ammonia only heaps it up.';
 
     /** Why it is refused where fish are. */
-    public const WITH_FISH = 'There are fish in this water: what they give is ammonia enough, and more would burn them.';
+    public const WITH_FISH =
+        'There are fish in this water: what they give is ammonia enough, ' . 'and more would burn them.';
 
     public function name(): string
     {
@@ -59,7 +60,8 @@ final readonly class StartDoseCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $product = $given->text('product');
-        $short = max(0.0, $given->number('target_mg_l') - $given->number('tan_mg_l')) * $given->number('volume_l') / 1000;
+        $short =
+            (max(0.0, $given->number('target_mg_l') - $given->number('tan_mg_l')) * $given->number('volume_l')) / 1000;
         if ($given->number('target_mg_l') > 5) {
             throw BadInput::at('target_mg_l', 'Above 5 mg/L the bacteria that are to grow are held back by it.');
         }
@@ -72,20 +74,37 @@ final readonly class StartDoseCalculator implements Calculator
             'ammonium_sulfate' => (2 * MolarMass::NH4 + MolarMass::S + 4 * MolarMass::O) / (2 * MolarMass::N),
             default => MolarMass::NH3 / MolarMass::N,
         };
-        $grams = $short * $perN / (($strength ?? 100.0) / 100);
+        $grams = ($short * $perN) / (($strength ?? 100.0) / 100);
         $fall = $given->numberOrNull('fall_mg_l_d');
-        $work = new Working;
-        $work->step('Nitrogen that is short.', '(target − now) × volume / 1000', Say::number($given->number('target_mg_l')).' − '.Say::number($given->number('tan_mg_l')).' mg/L', Say::number($short, 3).' g N');
-        $work->step('As the product.', 'N × molar mass / 14.007 / strength', Say::number($perN, 4).' g a gram of N', Say::number($grams, 4).' g');
+        $work = new Working();
+        $work->step(
+            'Nitrogen that is short.',
+            '(target − now) × volume / 1000',
+            Say::number($given->number('target_mg_l')) . ' − ' . Say::number($given->number('tan_mg_l')) . ' mg/L',
+            Say::number($short, 3) . ' g N',
+        );
+        $work->step(
+            'As the product.',
+            'N × molar mass / 14.007 / strength',
+            Say::number($perN, 4) . ' g a gram of N',
+            Say::number($grams, 4) . ' g',
+        );
         $work->cite('iupac-2007');
-        $work->note('Bottled ammonium brings no alkalinity: nitrifying it costs 7.14 mg/L of KH a mg. Unscented, without soaps; never near fish.');
+        $work->note(
+            'Bottled ammonium brings no alkalinity: nitrifying it costs 7.14 mg/L of KH a mg. ' .
+                'Unscented, without soaps; never near fish.',
+        );
         if ($product === 'ammonia_solution') {
             $work->watch('Ammonia burns eyes and lungs: outdoors, gloves, eye protection, and never with bleach.');
         }
 
         return $work->result([
-            'dose_g' => $grams, 'dose_ml' => $product === 'ammonia_solution' ? $grams / $given->number('density_g_ml') : null,
-            'again_in_d' => $fall === null || $fall <= 0 ? null : max(0.0, ($given->number('target_mg_l') - $given->number('again_below_mg_l')) / $fall),
+            'dose_g' => $grams,
+            'dose_ml' => $product === 'ammonia_solution' ? $grams / $given->number('density_g_ml') : null,
+            'again_in_d' =>
+                $fall === null || $fall <= 0
+                    ? null
+                    : max(0.0, ($given->number('target_mg_l') - $given->number('again_below_mg_l')) / $fall),
         ]);
     }
 }

@@ -28,7 +28,12 @@ final readonly class SystemLimits
 
     public function __construct(private Given $given)
     {
-        $fraction = UnionisedAmmonia::of(1.0, $given->number('ph'), $given->number('temp_c'), $given->number('salinity_g_l'))->fraction;
+        $fraction = UnionisedAmmonia::of(
+            1.0,
+            $given->number('ph'),
+            $given->number('temp_c'),
+            $given->number('salinity_g_l'),
+        )->fraction;
         $this->tanByUnionised = $given->number('nh3_limit_mg_l') / $fraction;
         $this->tan = min($given->number('tan_limit_mg_l'), $this->tanByUnionised);
         $this->oxygen = $given->number('do_limit_mg_l');
@@ -38,8 +43,11 @@ final readonly class SystemLimits
     public function names(): array
     {
         return [
-            'ammonia', 'unionised_ammonia', 'oxygen', 'alkalinity',
-            ...($this->given->number('change_l_d') > 0 ? ['nitrate'] : []),
+            'ammonia',
+            'unionised_ammonia',
+            'oxygen',
+            'alkalinity',
+            ...$this->given->number('change_l_d') > 0 ? ['nitrate'] : [],
         ];
     }
 
@@ -47,8 +55,12 @@ final readonly class SystemLimits
     public function load(float $kg, float $feed): DailyLoad
     {
         return DailyLoad::of(
-            max(0.0, $this->given->number('biomass_kg') + $kg), max(0.0, $this->given->number('feed_g_d') + $feed + 1000 * $kg * $this->ration()),
-            $this->given->number('protein_pct') / 100, $this->given->number('digestibility_pct') / 100, $this->given->number('uneaten_pct') / 100, $this->given->number('temp_c'),
+            max(0.0, $this->given->number('biomass_kg') + $kg),
+            max(0.0, $this->given->number('feed_g_d') + $feed + 1000 * $kg * $this->ration()),
+            $this->given->number('protein_pct') / 100,
+            $this->given->number('digestibility_pct') / 100,
+            $this->given->number('uneaten_pct') / 100,
+            $this->given->number('temp_c'),
         );
     }
 
@@ -57,7 +69,9 @@ final readonly class SystemLimits
     {
         $kg = $this->given->number('biomass_kg');
 
-        return $kg > 0 && $this->given->number('feed_g_d') > 0 ? $this->given->number('feed_g_d') / 1000 / $kg : self::RATION;
+        return $kg > 0 && $this->given->number('feed_g_d') > 0
+            ? $this->given->number('feed_g_d') / 1000 / $kg
+            : self::RATION;
     }
 
     public function kg(): float
@@ -73,7 +87,7 @@ final readonly class SystemLimits
     /** One fish of the length asked for, kg. */
     public function oneFishKg(): float
     {
-        return Condition::USUAL * $this->given->number('length_cm') ** 3 / 1e5;
+        return (Condition::USUAL * $this->given->number('length_cm') ** 3) / 1e5;
     }
 
     public function margin(string $limit, DailyLoad $load, Balance $balance): float
@@ -84,7 +98,8 @@ final readonly class SystemLimits
             default => null,
         };
         if ($tan !== null) {
-            return $balance->carries($tan, $balance->oxygen($load->tan() - $balance->changed($tan), $load->oxygen())) - $load->tan();
+            return $balance->carries($tan, $balance->oxygen($load->tan() - $balance->changed($tan), $load->oxygen())) -
+                $load->tan();
         }
 
         return match ($limit) {
@@ -98,9 +113,10 @@ final readonly class SystemLimits
     public function alkalinityFall(float $nitrified): float
     {
         $source = $this->given->numberOrNull('source_alkalinity_mg_l') ?? $this->given->number('alkalinity_mg_l');
-        $brought = $this->given->number('change_l_d') / 1000 * ($source - $this->given->number('alkalinity_mg_l'));
+        $brought = ($this->given->number('change_l_d') / 1000) * ($source - $this->given->number('alkalinity_mg_l'));
 
-        return 7 * (DailyLoad::NET_ALKALINITY_PER_N * $nitrified - $brought) / ($this->given->number('volume_l') / 1000);
+        return (7 * (DailyLoad::NET_ALKALINITY_PER_N * $nitrified - $brought)) /
+            ($this->given->number('volume_l') / 1000);
     }
 
     /** Nitrate it settles at with the present changes; null without any. */

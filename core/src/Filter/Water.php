@@ -16,8 +16,7 @@ final readonly class Water
         public float $ph,
         public float $alkalinity,
         public float $salinityGL = 0.0,
-    ) {
-    }
+    ) {}
 
     public function after(float $tan, float $oxygen): self
     {

@@ -23,12 +23,12 @@ final readonly class Condition
 
     public static function weight(float $lengthCm, float $condition = self::USUAL): float
     {
-        return $condition * $lengthCm ** 3 / 100;
+        return ($condition * $lengthCm ** 3) / 100;
     }
 
     /** The length of a fish of this weight, cm. */
     public static function length(float $weightG, float $condition = self::USUAL): float
     {
-        return (100 * $weightG / $condition) ** (1 / 3);
+        return ((100 * $weightG) / $condition) ** (1 / 3);
     }
 }

@@ -24,7 +24,7 @@ final readonly class DailyLoad
 {
     public const TAN_PER_PROTEIN = 0.092;
 
-    public const USUAL_DIGESTIBILITY = 0.80;
+    public const USUAL_DIGESTIBILITY = 0.8;
 
     public const N_PER_PROTEIN = 0.16;
 
@@ -53,22 +53,27 @@ final readonly class DailyLoad
         public float $fedOxygen,
         public float $floorOxygen,
         public float $solids,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  float  $protein  share of the feed, 0 to 1
      * @param  float  $digestibility  share of the protein digested, 0 to 1
      * @param  float  $uneaten  share of the feed left, 0 to 1
      */
-    public static function of(float $biomassKg, float $feedGD, float $protein, float $digestibility, float $uneaten, float $tempC): self
-    {
+    public static function of(
+        float $biomassKg,
+        float $feedGD,
+        float $protein,
+        float $digestibility,
+        float $uneaten,
+        float $tempC,
+    ): self {
         $eaten = $feedGD * (1 - $uneaten);
         $floorFactor = 2 ** (($tempC - 20) / 10);
 
         return new self(
             $floorFactor,
-            $eaten * $protein * self::TAN_PER_PROTEIN * $digestibility / self::USUAL_DIGESTIBILITY,
+            ($eaten * $protein * self::TAN_PER_PROTEIN * $digestibility) / self::USUAL_DIGESTIBILITY,
             $biomassKg * self::FLOOR_N_PER_KG * $floorFactor,
             $feedGD * $uneaten * $protein * self::N_PER_PROTEIN,
             $eaten * self::O2_PER_FEED,

@@ -20,9 +20,7 @@ use Ironwort\Core\Water\WaterInputs;
  */
 final readonly class FishRationCalculator implements Calculator
 {
-    public function __construct(private RationTable $table)
-    {
-    }
+    public function __construct(private RationTable $table) {}
 
     public function name(): string
     {
@@ -55,16 +53,27 @@ final readonly class FishRationCalculator implements Calculator
         $purpose = $given->text('purpose');
         $percent = $this->table->percent($weight, $temp, $purpose);
 
-        $work = new Working;
+        $work = new Working();
         $work->cite('cp-ration');
         if ($temp < $this->table->fastingBelowC()) {
-            $work->step('Too cold to digest.', 'no food below '.Say::number($this->table->fastingBelowC()).' °C', Say::number($temp).' °C', '0 %');
+            $work->step(
+                'Too cold to digest.',
+                'no food below ' . Say::number($this->table->fastingBelowC()) . ' °C',
+                Say::number($temp) . ' °C',
+                '0 %',
+            );
         } else {
-            $work->step("Read from the ration table: {$this->table->purposes[$purpose]}",
-                'linear in temperature, and in the logarithm of weight', Say::number($temp).' °C, '.Say::number($weight).' g',
-                Say::number($percent, 3).' % of body weight a day');
+            $work->step(
+                "Read from the ration table: {$this->table->purposes[$purpose]}",
+                'linear in temperature, and in the logarithm of weight',
+                Say::number($temp) . ' °C, ' . Say::number($weight) . ' g',
+                Say::number($percent, 3) . ' % of body weight a day',
+            );
         }
-        $work->note('Tables of rations are habit, not measurement: go by what is cleared in a few minutes, and by the steady temperature of the last days.');
+        $work->note(
+            'Tables of rations are habit, not measurement: go by what is cleared in a few ' .
+                'minutes, and by the steady temperature of the last days.',
+        );
 
         return $work->result(['ration_pct_bw_d' => $percent]);
     }

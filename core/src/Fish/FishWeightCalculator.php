@@ -50,12 +50,18 @@ final readonly class FishWeightCalculator implements Calculator
         $condition = $given->number('condition');
         $weight = Condition::weight($length, $condition);
 
-        $work = new Working;
-        $work->step('A fish grows in three directions at once.', 'weight = condition × length³ / 100',
-            Say::number($condition).' × '.Say::number($length).'³ / 100', Say::number($weight).' g');
+        $work = new Working();
+        $work->step(
+            'A fish grows in three directions at once.',
+            'weight = condition × length³ / 100',
+            Say::number($condition) . ' × ' . Say::number($length) . '³ / 100',
+            Say::number($weight) . ' g',
+        );
         $work->cite('fulton-condition', 'carp-condition');
         if ($condition < Condition::LEAN || $condition > Condition::STOUT) {
-            $work->note('Carp are usually between '.Condition::LEAN.' and '.Condition::STOUT.': weigh one to be sure.');
+            $work->note(
+                'Carp are usually between ' . Condition::LEAN . ' and ' . Condition::STOUT . ': weigh one to be sure.',
+            );
         }
 
         return $work->result(['weight_g' => $weight]);

@@ -29,15 +29,14 @@ final readonly class RationTable
         public array $tempsC,
         private array $percents,
         public array $purposes,
-    ) {
-    }
+    ) {}
 
     public static function from(Row $table): self
     {
         $percents = [];
         $purposes = [];
         foreach ($table->rows('purposes') as $purpose) {
-            $rows = array_map(static fn (Row $row): array => $row->numbers('pct'), $purpose->rows('rows'));
+            $rows = array_map(static fn(Row $row): array => $row->numbers('pct'), $purpose->rows('rows'));
             $percents[$purpose->text('id')] = $rows;
             $purposes[$purpose->text('id')] = $purpose->text('say');
         }
@@ -59,7 +58,7 @@ final readonly class RationTable
             return 0.0;
         }
         $logWeights = array_map(log(...), $this->weightsG);
-        $bySize = array_map(static fn (array $row): float => self::between($logWeights, $row, log($weightG)), $rows);
+        $bySize = array_map(static fn(array $row): float => self::between($logWeights, $row, log($weightG)), $rows);
 
         return self::between($this->tempsC, $bySize, $tempC);
     }
@@ -79,7 +78,7 @@ final readonly class RationTable
                 }
                 $left = $xs[$i - 1];
 
-                return $ys[$i - 1] + ($ys[$i] - $ys[$i - 1]) * ($x - $left) / ($right - $left);
+                return $ys[$i - 1] + (($ys[$i] - $ys[$i - 1]) * ($x - $left)) / ($right - $left);
             }
         }
 

@@ -60,38 +60,73 @@ final readonly class ShutOffCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('minutes', 'min'), new Output('minutes_to_low_oxygen', 'min'), new Output('hours_to_ammonia', 'h'), new Output('decides'), new Output('o2_use_mg_l_h', 'mg/L/h')];
+        return [
+            new Output('minutes', 'min'),
+            new Output('minutes_to_low_oxygen', 'min'),
+            new Output('hours_to_ammonia', 'h'),
+            new Output('decides'),
+            new Output('o2_use_mg_l_h', 'mg/L/h'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $volume = $given->number('volume_l');
         $temp = $given->number('temp_c');
-        $load = DailyLoad::of($given->number('biomass_kg'), $given->number('feed_g_d'), $given->number('protein_pct') / 100, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $temp);
+        $load = DailyLoad::of(
+            $given->number('biomass_kg'),
+            $given->number('feed_g_d'),
+            $given->number('protein_pct') / 100,
+            DailyLoad::USUAL_DIGESTIBILITY,
+            0.0,
+            $temp,
+        );
         $aired = $given->text('aired') === 'yes';
-        $work = new Working;
+        $work = new Working();
 
-        $use = $load->oxygen() / 24 * 1000 / $volume;
+        $use = (($load->oxygen() / 24) * 1000) / $volume;
         $start = $given->numberOrNull('do_mg_l') ?? Oxygen::saturation($temp);
-        $minutes = $aired || $use <= 0 ? null : 60 * max(0.0, $start - self::DANGER_MG_L) / $use;
-        $work->step('What the fish breathe.', 'oxygen a day / 24 / volume', Say::number($load->oxygen()).' g/d, '.Say::number($volume, 5).' L', Say::number($use).' mg/L an hour');
+        $minutes = $aired || $use <= 0 ? null : (60 * max(0.0, $start - self::DANGER_MG_L)) / $use;
+        $work->step(
+            'What the fish breathe.',
+            'oxygen a day / 24 / volume',
+            Say::number($load->oxygen()) . ' g/d, ' . Say::number($volume, 5) . ' L',
+            Say::number($use) . ' mg/L an hour',
+        );
         if ($minutes !== null) {
-            $work->step('Until oxygen is down to 3 mg/L, nothing coming in.', '(now − 3) / use', Say::number($start).' mg/L', Say::number($minutes).' min');
+            $work->step(
+                'Until oxygen is down to 3 mg/L, nothing coming in.',
+                '(now − 3) / use',
+                Say::number($start) . ' mg/L',
+                Say::number($minutes) . ' min',
+            );
         }
 
         $fraction = UnionisedAmmonia::of(1.0, $given->number('ph'), $temp, 0.0)->fraction;
         $most = $given->number('nh3_limit_mg_l') / $fraction;
-        $rise = $load->tan() / 24 * 1000 / $volume;
+        $rise = (($load->tan() / 24) * 1000) / $volume;
         $hours = $rise <= 0 ? null : max(0.0, $most - $given->number('tan_mg_l')) / $rise;
-        $work->step('Total ammonia at which the un-ionised part is too much.', 'limit / share', Say::number($given->number('nh3_limit_mg_l')).' / '.Say::number($fraction), Say::number($most).' mg/L');
+        $work->step(
+            'Total ammonia at which the un-ionised part is too much.',
+            'limit / share',
+            Say::number($given->number('nh3_limit_mg_l')) . ' / ' . Say::number($fraction),
+            Say::number($most) . ' mg/L',
+        );
         if ($hours !== null) {
-            $work->step('Until it is reached without a filter.', '(limit − now) / rise', Say::number($rise).' mg/L an hour', Say::number($hours).' h');
+            $work->step(
+                'Until it is reached without a filter.',
+                '(limit − now) / rise',
+                Say::number($rise) . ' mg/L an hour',
+                Say::number($hours) . ' h',
+            );
         }
-        if ($given->numberOrNull('do_mg_l') === null && ! $aired) {
+        if ($given->numberOrNull('do_mg_l') === null && !$aired) {
             $work->watch('Oxygen was not measured: reckoned from full saturation, so there may be less time.');
         }
-        if (! $aired) {
-            $work->note('A surface takes a little in by itself; it is left out, so that the time is on the short side.');
+        if (!$aired) {
+            $work->note(
+                'A surface takes a little in by itself; it is left out, so that the time is on the short side.',
+            );
         }
         $work->cite('fish-oxygen', 'floor-excretion', 'timmons-ebeling', 'emerson-1975', 'oxygen-danger');
 
@@ -102,7 +137,7 @@ final readonly class ShutOffCalculator implements Calculator
             'minutes_to_low_oxygen' => $minutes,
             'hours_to_ammonia' => $hours,
             'decides' => match (true) {
-                ! is_finite($least) => null,
+                !is_finite($least) => null,
                 $minutes !== null && $minutes <= 60 * ($hours ?? INF) => 'oxygen',
                 default => 'ammonia',
             },

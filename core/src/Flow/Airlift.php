@@ -32,10 +32,15 @@ final readonly class Airlift
 
     private float $viscosity;
 
-    public function __construct(float $airM3s, public float $submergenceM, private float $boreM, private float $roughnessM = 1.5e-6, float $tempC = 20.0)
-    {
-        $this->area = M_PI / 4 * $boreM ** 2;
-        $this->airInRiser = $airM3s * self::ATMOSPHERE_M / (self::ATMOSPHERE_M + $submergenceM / 2);
+    public function __construct(
+        float $airM3s,
+        public float $submergenceM,
+        private float $boreM,
+        private float $roughnessM = 1.5e-6,
+        float $tempC = 20.0,
+    ) {
+        $this->area = (M_PI / 4) * $boreM ** 2;
+        $this->airInRiser = ($airM3s * self::ATMOSPHERE_M) / (self::ATMOSPHERE_M + $submergenceM / 2);
         $this->airSpeed = $this->airInRiser / $this->area;
         $this->viscosity = WaterProperties::kinematicViscosity($tempC);
     }
@@ -43,7 +48,7 @@ final readonly class Airlift
     /** Water speed in the riser when it must lift so far above the water, m/s; 0 when it cannot. */
     public function waterSpeed(float $liftM): float
     {
-        $surplus = fn (float $speed): float => $this->surplus($speed, $liftM);
+        $surplus = fn(float $speed): float => $this->surplus($speed, $liftM);
 
         return $surplus(0.0) > 0 ? Root::between($surplus, 0.0, 10.0, 1e-10) : 0.0;
     }
@@ -51,7 +56,9 @@ final readonly class Airlift
     /** Share of the riser that is air, 0 to 1. */
     public function gasShare(float $waterSpeed): float
     {
-        return $this->airSpeed / (self::PROFILE * ($this->airSpeed + $waterSpeed) + self::DRIFT * sqrt(WaterProperties::GRAVITY * $this->boreM));
+        return $this->airSpeed /
+            (self::PROFILE * ($this->airSpeed + $waterSpeed) +
+                self::DRIFT * sqrt(WaterProperties::GRAVITY * $this->boreM));
     }
 
     /** As a pump: how high it lifts by how much it moves. */
@@ -62,8 +69,8 @@ final readonly class Airlift
         $flows = [0.0];
         $heads = [$highest];
         for ($i = self::CURVE_POINTS - 1; $i >= 0; $i--) {
-            $flows[] = $this->area * $this->waterSpeed($highest * $i / self::CURVE_POINTS);
-            $heads[] = $highest * $i / self::CURVE_POINTS;
+            $flows[] = $this->area * $this->waterSpeed(($highest * $i) / self::CURVE_POINTS);
+            $heads[] = ($highest * $i) / self::CURVE_POINTS;
         }
 
         return new PumpCurve($flows, $heads);
@@ -72,7 +79,8 @@ final readonly class Airlift
     /** Positive while the still water outweighs the riser and its friction. */
     private function surplus(float $waterSpeed, float $liftM): float
     {
-        return $this->submergenceM / ($this->submergenceM + $liftM) - (1 - $this->gasShare($waterSpeed)) * (1 + $this->friction($waterSpeed));
+        return $this->submergenceM / ($this->submergenceM + $liftM) -
+            (1 - $this->gasShare($waterSpeed)) * (1 + $this->friction($waterSpeed));
     }
 
     /** Friction per metre of riser, as a share of the mixture's weight. */
@@ -80,6 +88,12 @@ final readonly class Airlift
     {
         $mixture = $this->airSpeed + $waterSpeed;
 
-        return FrictionFactor::of(max(1.0, $mixture * $this->boreM / $this->viscosity), $this->roughnessM / $this->boreM) / $this->boreM * $mixture ** 2 / (2 * WaterProperties::GRAVITY);
+        return ((FrictionFactor::of(
+            max(1.0, ($mixture * $this->boreM) / $this->viscosity),
+            $this->roughnessM / $this->boreM,
+        ) /
+            $this->boreM) *
+            $mixture ** 2) /
+            (2 * WaterProperties::GRAVITY);
     }
 }

@@ -51,22 +51,48 @@ final readonly class AirliftCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('flow_l_h', 'L/h'), new Output('gas_share_pct', '%'), new Output('submergence_pct', '%'), new Output('litres_per_litre_of_air')];
+        return [
+            new Output('flow_l_h', 'L/h'),
+            new Output('gas_share_pct', '%'),
+            new Output('submergence_pct', '%'),
+            new Output('litres_per_litre_of_air'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
         $depth = $given->number('submergence_m');
         $riser = $depth + $given->number('lift_m');
-        $lift = new Airlift($given->number('air_l_min') / 60000, $depth, $given->number('bore_mm') / 1000, $given->number('roughness_mm') / 1000, $given->number('temp_c'));
+        $lift = new Airlift(
+            $given->number('air_l_min') / 60000,
+            $depth,
+            $given->number('bore_mm') / 1000,
+            $given->number('roughness_mm') / 1000,
+            $given->number('temp_c'),
+        );
         $waterSpeed = $lift->waterSpeed($given->number('lift_m'));
         $flow = PipeInputs::litresPerHour($waterSpeed * $lift->area);
         $perAir = $flow / ($given->number('air_l_min') * 60);
 
-        $work = new Working;
-        $work->step('Air as it is squeezed in the riser.', 'air × 10.33 / (10.33 + depth/2)', Say::number($given->number('air_l_min')).' L/min, '.Say::number($depth).' m', Say::number($lift->airInRiser * 60000).' L/min');
-        $work->step('The share of the riser that is air.', 'ε = vg / (1.2 (vg + vw) + 0.35 √(gD))', 'vg '.Say::number($lift->airSpeed).' m/s, vw '.Say::number($waterSpeed).' m/s', Say::number(100 * $lift->gasShare($waterSpeed), 3).' %');
-        $work->step('The flow at which both columns weigh the same.', 'depth/(depth + lift) = (1 − ε)(1 + friction)', Say::number($depth).' / '.Say::number($riser).' m', Say::number($flow, 3).' L/h');
+        $work = new Working();
+        $work->step(
+            'Air as it is squeezed in the riser.',
+            'air × 10.33 / (10.33 + depth/2)',
+            Say::number($given->number('air_l_min')) . ' L/min, ' . Say::number($depth) . ' m',
+            Say::number($lift->airInRiser * 60000) . ' L/min',
+        );
+        $work->step(
+            'The share of the riser that is air.',
+            'ε = vg / (1.2 (vg + vw) + 0.35 √(gD))',
+            'vg ' . Say::number($lift->airSpeed) . ' m/s, vw ' . Say::number($waterSpeed) . ' m/s',
+            Say::number(100 * $lift->gasShare($waterSpeed), 3) . ' %',
+        );
+        $work->step(
+            'The flow at which both columns weigh the same.',
+            'depth/(depth + lift) = (1 − ε)(1 + friction)',
+            Say::number($depth) . ' / ' . Say::number($riser) . ' m',
+            Say::number($flow, 3) . ' L/h',
+        );
         $work->cite('nicklin-1963', 'colebrook-1939');
         $work->note('Correlation of Nicklin for slug flow: measure yours, it can be a third off either way.');
         if ($waterSpeed <= 0) {
@@ -76,7 +102,7 @@ final readonly class AirliftCalculator implements Calculator
         return $work->result([
             'flow_l_h' => $flow,
             'gas_share_pct' => 100 * $lift->gasShare($waterSpeed),
-            'submergence_pct' => 100 * $depth / $riser,
+            'submergence_pct' => (100 * $depth) / $riser,
             'litres_per_litre_of_air' => $perAir,
         ]);
     }

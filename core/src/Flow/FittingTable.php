@@ -14,9 +14,7 @@ final readonly class FittingTable
      * @param  array<string, string>  $names
      * @param  array<string, float>  $ks
      */
-    private function __construct(public array $names, public array $ks)
-    {
-    }
+    private function __construct(public array $names, public array $ks) {}
 
     public static function from(Row $table): self
     {

@@ -32,16 +32,16 @@ final readonly class FrictionFactor
         $along = ($reynolds - self::LAMINAR_BELOW) / (self::TURBULENT_ABOVE - self::LAMINAR_BELOW);
         $share = $along ** 2 * (3 - 2 * $along);
 
-        return (1 - $share) * 64 / $reynolds + $share * self::colebrook($reynolds, $relativeRoughness);
+        return ((1 - $share) * 64) / $reynolds + $share * self::colebrook($reynolds, $relativeRoughness);
     }
 
     /** Newton's method on x = 1/√f: x + 2 log10(ε/3.7D + 2.51 x/Re) = 0, which is convex and settles in a few steps. */
     private static function colebrook(float $reynolds, float $relativeRoughness): float
     {
-        $x = -1.8 * log10((($relativeRoughness / 3.7) ** 1.11) + 6.9 / $reynolds);
+        $x = -1.8 * log10(($relativeRoughness / 3.7) ** 1.11 + 6.9 / $reynolds);
         for ($i = 0; $i < 30; $i++) {
-            $inside = $relativeRoughness / 3.7 + 2.51 * $x / $reynolds;
-            $step = ($x + 2 * log10($inside)) / (1 + 2 * 2.51 / ($reynolds * $inside * M_LN10));
+            $inside = $relativeRoughness / 3.7 + (2.51 * $x) / $reynolds;
+            $step = ($x + 2 * log10($inside)) / (1 + (2 * 2.51) / ($reynolds * $inside * M_LN10));
             $x -= $step;
             if (abs($step) < 1e-10 * $x) {
                 break;

@@ -44,7 +44,12 @@ final readonly class GravityFlowCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('velocity_m_s', 'm/s'), new Output('reynolds'), new Output('friction_factor'), new Output('level_drop_mm', 'mm')];
+        return [
+            new Output('velocity_m_s', 'm/s'),
+            new Output('reynolds'),
+            new Output('friction_factor'),
+            new Output('level_drop_mm', 'mm'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -56,25 +61,60 @@ final readonly class GravityFlowCalculator implements Calculator
         $friction = (float) $pipe->frictionFactor($flow);
         $drop = 1000 * $pipe->headLoss($flow);
 
-        $work = new Working;
-        $work->step('How fast the water goes.', 'v = flow / (π/4 × bore²)', Say::number($given->number('flow_l_h')).' L/h, '.Say::number($given->number('bore_mm')).' mm', Say::number($velocity).' m/s');
-        $work->step('Smooth or tumbling flow.', 'Re = v × bore / ν', 'ν = '.Say::number(WaterProperties::kinematicViscosity($given->number('temp_c')), 4).' m²/s', Say::number($reynolds));
-        $work->step('Friction along the wall.', match (true) {
-            $reynolds <= FrictionFactor::LAMINAR_BELOW => 'f = 64/Re',
-            $reynolds < FrictionFactor::TURBULENT_ABOVE => 'f between 64/Re and Colebrook',
-            default => '1/√f = −2 log(ε/3.7D + 2.51/(Re √f))',
-        }, 'Re = '.Say::number($reynolds).', ε/D = '.Say::number($pipe->roughnessM / $pipe->boreM), Say::number($friction));
-        $work->step('Level lost over pipe and fittings.', 'h = (f L/D + ΣK) v²/2g', 'f L/D = '.Say::number($friction * $pipe->lengthM / $pipe->boreM).', ΣK = '.Say::number($pipe->fittingsK), Say::number($drop).' mm');
+        $work = new Working();
+        $work->step(
+            'How fast the water goes.',
+            'v = flow / (π/4 × bore²)',
+            Say::number($given->number('flow_l_h')) . ' L/h, ' . Say::number($given->number('bore_mm')) . ' mm',
+            Say::number($velocity) . ' m/s',
+        );
+        $work->step(
+            'Smooth or tumbling flow.',
+            'Re = v × bore / ν',
+            'ν = ' . Say::number(WaterProperties::kinematicViscosity($given->number('temp_c')), 4) . ' m²/s',
+            Say::number($reynolds),
+        );
+        $work->step(
+            'Friction along the wall.',
+            match (true) {
+                $reynolds <= FrictionFactor::LAMINAR_BELOW => 'f = 64/Re',
+                $reynolds < FrictionFactor::TURBULENT_ABOVE => 'f between 64/Re and Colebrook',
+                default => '1/√f = −2 log(ε/3.7D + 2.51/(Re √f))',
+            },
+            'Re = ' . Say::number($reynolds) . ', ε/D = ' . Say::number($pipe->roughnessM / $pipe->boreM),
+            Say::number($friction),
+        );
+        $work->step(
+            'Level lost over pipe and fittings.',
+            'h = (f L/D + ΣK) v²/2g',
+            'f L/D = ' .
+                Say::number(($friction * $pipe->lengthM) / $pipe->boreM) .
+                ', ΣK = ' .
+                Say::number($pipe->fittingsK),
+            Say::number($drop) . ' mm',
+        );
         $work->cite('darcy-weisbach', 'colebrook-1939', 'water-viscosity');
         if ($velocity < self::SETTLES_BELOW) {
-            $work->watch('Slower than 0.3 m/s: droppings settle in the pipe. A narrower pipe, or more flow in it now and then, keeps it clean.');
+            $work->watch(
+                'Slower than 0.3 m/s: droppings settle in the pipe. A narrower pipe, or more ' .
+                    'flow in it now and then, keeps it clean.',
+            );
             $work->cite('cp-pipe-velocity');
         }
         $allowed = $given->numberOrNull('freeboard_mm');
         if ($allowed !== null && $drop > $allowed) {
-            $work->danger('The level drops more than the '.Say::number($allowed).' mm there are: the pump runs short and draws air.');
+            $work->danger(
+                'The level drops more than the ' .
+                    Say::number($allowed) .
+                    ' mm there are: the pump runs short and draws air.',
+            );
         }
 
-        return $work->result(['velocity_m_s' => $velocity, 'reynolds' => $reynolds, 'friction_factor' => $friction, 'level_drop_mm' => $drop]);
+        return $work->result([
+            'velocity_m_s' => $velocity,
+            'reynolds' => $reynolds,
+            'friction_factor' => $friction,
+            'level_drop_mm' => $drop,
+        ]);
     }
 }

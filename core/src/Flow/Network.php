@@ -30,9 +30,7 @@ final readonly class Network
      * @param  list<Link>  $links  what is open; shut lines are left out
      * @param  array<string, float>  $inflows  what falls in from elsewhere by point, m³/s
      */
-    public function __construct(private array $surfaces, private array $links, private array $inflows = [])
-    {
-    }
+    public function __construct(private array $surfaces, private array $links, private array $inflows = []) {}
 
     /** @throws UnsolvableNetwork */
     public function solve(): NetworkFlow
@@ -42,7 +40,9 @@ final readonly class Network
         }
         $shut = [];
         for ($try = 0; $try <= 2 * count($this->links); $try++) {
-            $open = $this->reachable(array_values(array_filter($this->links, static fn (Link $link): bool => ! isset($shut[$link->id]))));
+            $open = $this->reachable(
+                array_values(array_filter($this->links, static fn(Link $link): bool => !isset($shut[$link->id]))),
+            );
             [$flows, $heads] = $this->settle($open);
             $changed = false;
             foreach ($open as $link) {
@@ -51,7 +51,7 @@ final readonly class Network
                     $changed = true;
                 }
             }
-            if (! $changed) {
+            if (!$changed) {
                 $this->refuseHelplessPumps($shut, $heads);
 
                 return $this->answer($flows, $heads);
@@ -79,7 +79,7 @@ final readonly class Network
             }
         } while (count($wet) > $before);
 
-        return array_values(array_filter($links, static fn (Link $link): bool => isset($wet[$link->from])));
+        return array_values(array_filter($links, static fn(Link $link): bool => isset($wet[$link->from])));
     }
 
     /**
@@ -91,12 +91,12 @@ final readonly class Network
         $free = [];
         foreach ($links as $link) {
             foreach ([$link->from, $link->to] as $point) {
-                if (! array_key_exists($point, $this->surfaces) && ! isset($free[$point])) {
+                if (!array_key_exists($point, $this->surfaces) && !isset($free[$point])) {
                     $free[$point] = count($free);
                 }
             }
         }
-        $flows = array_fill_keys(array_map(static fn (Link $link): string => $link->id, $links), 1e-3);
+        $flows = array_fill_keys(array_map(static fn(Link $link): string => $link->id, $links), 1e-3);
         $heads = $this->surfaces;
         $moved = INF;
         for ($round = 0; $round < self::ROUNDS && $moved > self::SETTLED; $round++) {
@@ -112,7 +112,7 @@ final readonly class Network
                 $moved = max($moved, abs($step));
             }
         }
-        if ($moved > self::SETTLED || ! is_finite($moved)) {
+        if ($moved > self::SETTLED || !is_finite($moved)) {
             throw UnsolvableNetwork::unsettled();
         }
 
@@ -131,7 +131,10 @@ final readonly class Network
             $flow = $flows[$link->id];
             $by = max(1e-8, 1e-5 * abs($flow));
             $losses[$link->id] = $link->element->headLoss($flow);
-            $slopes[$link->id] = max(self::LEAST_SLOPE, ($link->element->headLoss($flow + $by) - $link->element->headLoss($flow - $by)) / (2 * $by));
+            $slopes[$link->id] = max(
+                self::LEAST_SLOPE,
+                ($link->element->headLoss($flow + $by) - $link->element->headLoss($flow - $by)) / (2 * $by),
+            );
         }
 
         return [$losses, $slopes];
@@ -158,8 +161,11 @@ final readonly class Network
         foreach ($links as $link) {
             $conductance = 1 / $slopes[$link->id];
             $carried = $flows[$link->id] - $conductance * $losses[$link->id];
-            foreach ([[$link->from, $link->to, -$carried], [$link->to, $link->from, $carried]] as [$here, $there, $inflow]) {
-                if (! isset($free[$here])) {
+            foreach (
+                [[$link->from, $link->to, -$carried], [$link->to, $link->from, $carried]]
+                as [$here, $there, $inflow]
+            ) {
+                if (!isset($free[$here])) {
                     continue;
                 }
                 $row = $free[$here];
@@ -174,7 +180,7 @@ final readonly class Network
         }
         $solved = LinearSystem::solve($matrix, $right);
 
-        return array_map(static fn (int $row): float => $solved[$row], $free);
+        return array_map(static fn(int $row): float => $solved[$row], $free);
     }
 
     /**

@@ -35,12 +35,22 @@ final readonly class NetworkCalculator implements Calculator
 
     public function inputs(): array
     {
-        return [...NetworkRows::inputs(), Input::text('ask', 'Asked for', 100)->optional(), WaterInputs::temperature()->or(20.0)];
+        return [
+            ...NetworkRows::inputs(),
+            Input::text('ask', 'Asked for', 100)->optional(),
+            WaterInputs::temperature()->or(20.0),
+        ];
     }
 
     public function outputs(): array
     {
-        return [new Output('flow_l_h', 'L/h'), new Output('loss_m', 'm'), new Output('level_mm', 'mm'), new Output('links'), new Output('points')];
+        return [
+            new Output('flow_l_h', 'L/h'),
+            new Output('loss_m', 'm'),
+            new Output('level_mm', 'mm'),
+            new Output('links'),
+            new Output('points'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -53,13 +63,18 @@ final readonly class NetworkCalculator implements Calculator
             throw BadInput::at('links', $unsolvable->getMessage());
         }
         $ask = $given->textOrNull('ask');
-        $link = array_values(array_filter($links, static fn (Link $link): bool => $link->id === $ask))[0] ?? null;
-        if ($ask !== null && $link === null && ! array_key_exists($ask, $flow->heads)) {
+        $link = array_values(array_filter($links, static fn(Link $link): bool => $link->id === $ask))[0] ?? null;
+        if ($ask !== null && $link === null && !array_key_exists($ask, $flow->heads)) {
             throw BadInput::at('ask', 'No link or point of this name.');
         }
 
-        $work = new Working;
-        $work->step('All flows and levels at once: what comes to a point leaves it, and round every loop the heads add up.', 'Newton on flows and heads together', count($links).' links, '.count($surfaces).' levels given', 'settled to 0.004 L/h');
+        $work = new Working();
+        $work->step(
+            'All flows and levels at once: what comes to a point leaves it, and round every loop the heads add up.',
+            'Newton on flows and heads together',
+            count($links) . ' links, ' . count($surfaces) . ' levels given',
+            'settled to 0.004 L/h',
+        );
         $loss = null;
         if ($link !== null) {
             $loss = $this->across($work, $link, $flow);
@@ -73,8 +88,18 @@ final readonly class NetworkCalculator implements Calculator
             'flow_l_h' => $link === null ? null : PipeInputs::litresPerHour($flow->flows[$link->id]),
             'loss_m' => $loss,
             'level_mm' => $level === null ? null : 1000 * $level,
-            'links' => array_map(static fn (Link $link): array => ['name' => $link->id, 'flow_l_h' => PipeInputs::litresPerHour($flow->flows[$link->id])], $links),
-            'points' => array_map(static fn (string $point, ?float $head): array => ['point' => $point, 'head_m' => $head], array_keys($flow->heads), array_values($flow->heads)),
+            'links' => array_map(
+                static fn(Link $link): array => [
+                    'name' => $link->id,
+                    'flow_l_h' => PipeInputs::litresPerHour($flow->flows[$link->id]),
+                ],
+                $links,
+            ),
+            'points' => array_map(
+                static fn(string $point, ?float $head): array => ['point' => $point, 'head_m' => $head],
+                array_keys($flow->heads),
+                array_values($flow->heads),
+            ),
         ]);
     }
 
@@ -89,8 +114,18 @@ final readonly class NetworkCalculator implements Calculator
         }
         $litres = Say::number(PipeInputs::litresPerHour($flow->flows[$link->id]), 5);
         $pump = $link->element instanceof PumpElement;
-        $work->step("Level at {$link->from} and at {$link->to}.", $pump ? 'what the pump adds' : 'what is lost on the way', Say::number($from, 4).' m, '.Say::number($to, 4).' m', Say::number($pump ? $to - $from : $from - $to, 4).' m');
-        $work->step($pump ? 'What its curve gives at this flow.' : 'What it loses at this flow.', $pump ? 'curve' : 'its own resistance', "{$litres} L/h", Say::number(abs($link->element->headLoss($flow->flows[$link->id])), 4).' m');
+        $work->step(
+            "Level at {$link->from} and at {$link->to}.",
+            $pump ? 'what the pump adds' : 'what is lost on the way',
+            Say::number($from, 4) . ' m, ' . Say::number($to, 4) . ' m',
+            Say::number($pump ? $to - $from : $from - $to, 4) . ' m',
+        );
+        $work->step(
+            $pump ? 'What its curve gives at this flow.' : 'What it loses at this flow.',
+            $pump ? 'curve' : 'its own resistance',
+            "{$litres} L/h",
+            Say::number(abs($link->element->headLoss($flow->flows[$link->id])), 4) . ' m',
+        );
 
         return $from - $to;
     }
@@ -98,7 +133,7 @@ final readonly class NetworkCalculator implements Calculator
     /** @param  list<Link>  $links */
     private function at(Working $work, string $point, array $links, NetworkFlow $flow, float $fallsIn): void
     {
-        $in = $fallsIn > 0 ? ['falls in '.Say::number(PipeInputs::litresPerHour($fallsIn), 5)] : [];
+        $in = $fallsIn > 0 ? ['falls in ' . Say::number(PipeInputs::litresPerHour($fallsIn), 5)] : [];
         $out = [];
         foreach ($links as $link) {
             $litres = PipeInputs::litresPerHour($flow->flows[$link->id]) * ($link->to === $point ? 1 : -1);
@@ -106,11 +141,17 @@ final readonly class NetworkCalculator implements Calculator
                 continue;
             }
             if ($litres > 0) {
-                $in[] = "{$link->id} ".Say::number($litres, 5);
+                $in[] = "{$link->id} " . Say::number($litres, 5);
             } else {
-                $out[] = "{$link->id} ".Say::number(-$litres, 5);
+                $out[] = "{$link->id} " . Say::number(-$litres, 5);
             }
         }
-        $work->step("What comes to {$point} leaves it.", 'in = out', 'in: '.(implode(', ', $in) ?: 'nothing').'; out: '.(implode(', ', $out) ?: 'nothing').' L/h', 'level '.($flow->heads[$point] === null ? 'cut off' : Say::number(1000 * $flow->heads[$point], 4).' mm'));
+        $work->step(
+            "What comes to {$point} leaves it.",
+            'in = out',
+            'in: ' . (implode(', ', $in) ?: 'nothing') . '; out: ' . (implode(', ', $out) ?: 'nothing') . ' L/h',
+            'level ' .
+                ($flow->heads[$point] === null ? 'cut off' : Say::number(1000 * $flow->heads[$point], 4) . ' mm'),
+        );
     }
 }

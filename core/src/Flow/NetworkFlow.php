@@ -11,7 +11,5 @@ final readonly class NetworkFlow
      * @param  array<string, float>  $flows  by link; 0 where nothing can flow
      * @param  array<string, ?float>  $heads  by point; null where it is cut off from all open water
      */
-    public function __construct(public array $flows, public array $heads)
-    {
-    }
+    public function __construct(public array $flows, public array $heads) {}
 }

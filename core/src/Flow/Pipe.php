@@ -26,7 +26,7 @@ final readonly class Pipe
         public float $roughnessM = 1.5e-6,
         float $tempC = 20.0,
     ) {
-        $this->area = M_PI / 4 * $boreM ** 2;
+        $this->area = (M_PI / 4) * $boreM ** 2;
         $this->viscosity = WaterProperties::kinematicViscosity($tempC);
     }
 
@@ -37,7 +37,7 @@ final readonly class Pipe
 
     public function reynolds(float $flow): float
     {
-        return abs($this->velocity($flow)) * $this->boreM / $this->viscosity;
+        return (abs($this->velocity($flow)) * $this->boreM) / $this->viscosity;
     }
 
     /** Darcy friction factor at this flow; null when nothing flows. */
@@ -57,6 +57,7 @@ final readonly class Pipe
         }
         $velocity = $this->velocity($flow);
 
-        return ($friction * $this->lengthM / $this->boreM + $this->fittingsK) * $velocity * abs($velocity) / (2 * WaterProperties::GRAVITY);
+        return ((($friction * $this->lengthM) / $this->boreM + $this->fittingsK) * $velocity * abs($velocity)) /
+            (2 * WaterProperties::GRAVITY);
     }
 }

@@ -40,8 +40,13 @@ final readonly class PipeInputs
     {
         $common ??= $line;
 
-        return new Pipe($line->number('bore_mm') / 1000, $line->number('length_m'), $line->number('fittings_k') + $extraK,
-            $common->number('roughness_mm') / 1000, $common->number('temp_c'));
+        return new Pipe(
+            $line->number('bore_mm') / 1000,
+            $line->number('length_m'),
+            $line->number('fittings_k') + $extraK,
+            $common->number('roughness_mm') / 1000,
+            $common->number('temp_c'),
+        );
     }
 
     public static function m3s(float $litresPerHour): float

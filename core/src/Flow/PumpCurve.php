@@ -49,7 +49,14 @@ final readonly class PumpCurve
     /** @return list<array{flow_l_h: float, head_m: float}> the points it was given by */
     public function points(): array
     {
-        return array_map(static fn (float $flow, float $head): array => ['flow_l_h' => PipeInputs::litresPerHour($flow), 'head_m' => $head], $this->flows, $this->heads);
+        return array_map(
+            static fn(float $flow, float $head): array => [
+                'flow_l_h' => PipeInputs::litresPerHour($flow),
+                'head_m' => $head,
+            ],
+            $this->flows,
+            $this->heads,
+        );
     }
 
     /** Beyond its ends the curve goes on along its end tangents, so that a search never falls off it. */
@@ -69,8 +76,10 @@ final readonly class PumpCurve
         $width = $this->flows[$i + 1] - $this->flows[$i];
         $t = ($flow - $this->flows[$i]) / $width;
 
-        return (1 + 2 * $t) * (1 - $t) ** 2 * $this->heads[$i] + $t * (1 - $t) ** 2 * $width * $this->slopes[$i]
-            + $t ** 2 * (3 - 2 * $t) * $this->heads[$i + 1] + $t ** 2 * ($t - 1) * $width * $this->slopes[$i + 1];
+        return (1 + 2 * $t) * (1 - $t) ** 2 * $this->heads[$i] +
+            $t * (1 - $t) ** 2 * $width * $this->slopes[$i] +
+            $t ** 2 * (3 - 2 * $t) * $this->heads[$i + 1] +
+            $t ** 2 * ($t - 1) * $width * $this->slopes[$i + 1];
     }
 
     /**

@@ -33,10 +33,13 @@ final readonly class PumpDutyCalculator implements Calculator
     public function inputs(): array
     {
         return [
-            Input::rows('curve', 'Curve', [
-                Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7),
-                Input::number('head_m', 'Head', 'm', 0, 200),
-            ], 2, 30),
+            Input::rows(
+                'curve',
+                'Curve',
+                [Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7), Input::number('head_m', 'Head', 'm', 0, 200)],
+                2,
+                30,
+            ),
             Input::number('static_head_m', 'Lift from level to level', 'm', -10, 200),
             ...PipeInputs::line(),
             ...PipeInputs::wallAndWater(),
@@ -47,7 +50,14 @@ final readonly class PumpDutyCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('flow_l_h', 'L/h'), new Output('head_m', 'm'), new Output('friction_head_m', 'm'), new Output('power_w', 'W'), new Output('kwh_d', 'kWh/d'), new Output('cost_d')];
+        return [
+            new Output('flow_l_h', 'L/h'),
+            new Output('head_m', 'm'),
+            new Output('friction_head_m', 'm'),
+            new Output('power_w', 'W'),
+            new Output('kwh_d', 'kWh/d'),
+            new Output('cost_d'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -56,24 +66,59 @@ final readonly class PumpDutyCalculator implements Calculator
         $static = $given->number('static_head_m');
         $pipe = PipeInputs::pipe($given);
         if ($curve->shutOffHead() <= $static) {
-            throw BadInput::at('static_head_m', 'The pump cannot lift that high: against a shut valve it reaches '.Say::number($curve->shutOffHead()).' m.');
+            throw BadInput::at(
+                'static_head_m',
+                'The pump cannot lift that high: against a shut valve it reaches ' .
+                    Say::number($curve->shutOffHead()) .
+                    ' m.',
+            );
         }
-        $spare = static fn (float $flow): float => $curve->head($flow) - $static - $pipe->headLoss($flow);
+        $spare = static fn(float $flow): float => $curve->head($flow) - $static - $pipe->headLoss($flow);
         $offTheEnd = $spare($curve->greatestFlow()) > 0;
         $flow = $offTheEnd ? $curve->greatestFlow() : Root::between($spare, 0.0, $curve->greatestFlow(), 1e-12);
         $head = $curve->head($flow);
         $power = $given->numberOrNull('power_w');
         $price = $given->numberOrNull('price_per_kwh');
 
-        $work = new Working;
-        $work->step('What the pipework asks at a flow.', 'H = lift + (f L/D + ΣK) v²/2g', 'lift '.Say::number($static).' m, bore '.Say::number($given->number('bore_mm')).' mm, length '.Say::number($pipe->lengthM).' m, ΣK '.Say::number($pipe->fittingsK), Say::number($static + $pipe->headLoss($flow)).' m at the duty point');
-        $work->step('What the pump gives, by its curve.', 'monotone cubic through the points', count($given->rows('curve')).' points', Say::number($head).' m');
-        $work->step('Where the two meet.', 'pump head = lift + losses', Say::number($head).' m', Say::number(PipeInputs::litresPerHour($flow), 5).' L/h');
+        $work = new Working();
+        $work->step(
+            'What the pipework asks at a flow.',
+            'H = lift + (f L/D + ΣK) v²/2g',
+            'lift ' .
+                Say::number($static) .
+                ' m, bore ' .
+                Say::number($given->number('bore_mm')) .
+                ' mm, length ' .
+                Say::number($pipe->lengthM) .
+                ' m, ΣK ' .
+                Say::number($pipe->fittingsK),
+            Say::number($static + $pipe->headLoss($flow)) . ' m at the duty point',
+        );
+        $work->step(
+            'What the pump gives, by its curve.',
+            'monotone cubic through the points',
+            count($given->rows('curve')) . ' points',
+            Say::number($head) . ' m',
+        );
+        $work->step(
+            'Where the two meet.',
+            'pump head = lift + losses',
+            Say::number($head) . ' m',
+            Say::number(PipeInputs::litresPerHour($flow), 5) . ' L/h',
+        );
         if ($power !== null) {
-            $work->step('Current used in a day.', 'power × 24 h / 1000', Say::number($power).' W', Say::number($power * 0.024).' kWh');
+            $work->step(
+                'Current used in a day.',
+                'power × 24 h / 1000',
+                Say::number($power) . ' W',
+                Say::number($power * 0.024) . ' kWh',
+            );
         }
         if ($offTheEnd) {
-            $work->watch('The pipework asks so little that the pump runs off the end of its curve: the flow is at least this, and the motor may run hot.');
+            $work->watch(
+                'The pipework asks so little that the pump runs off the end of its curve: the ' .
+                    'flow is at least this, and the motor may run hot.',
+            );
         }
         $work->cite('fritsch-carlson-1980', 'darcy-weisbach', 'colebrook-1939');
 

@@ -7,9 +7,7 @@ namespace Ironwort\Core\Flow;
 /** A running pump: it adds the head of its curve, and lets nothing back. */
 final readonly class PumpElement implements Element
 {
-    public function __construct(public PumpCurve $curve)
-    {
-    }
+    public function __construct(public PumpCurve $curve) {}
 
     public function headLoss(float $flow): float
     {

@@ -14,9 +14,7 @@ final readonly class PumpOff
 {
     public const FILTER_MIN = 240.0;
 
-    private function __construct(public float $minutes, public string $decides)
-    {
-    }
+    private function __construct(public float $minutes, public string $decides) {}
 
     /**
      * @param  ?float  $fishMinutes  of `fish.shut_off`; null where the fish set no bound
@@ -24,6 +22,8 @@ final readonly class PumpOff
      */
     public static function of(?float $fishMinutes, ?string $by): self
     {
-        return $fishMinutes !== null && $fishMinutes <= self::FILTER_MIN ? new self(max(1.0, $fishMinutes), $by ?? 'oxygen') : new self(self::FILTER_MIN, 'filter');
+        return $fishMinutes !== null && $fishMinutes <= self::FILTER_MIN
+            ? new self(max(1.0, $fishMinutes), $by ?? 'oxygen')
+            : new self(self::FILTER_MIN, 'filter');
     }
 }

@@ -14,9 +14,7 @@ final readonly class ResistanceElement implements Element
      * @param  float  $knownFlow  m³/s, above 0
      * @param  float  $knownLossM  m, 0 or more
      */
-    public function __construct(private float $knownFlow, private float $knownLossM)
-    {
-    }
+    public function __construct(private float $knownFlow, private float $knownLossM) {}
 
     public function headLoss(float $flow): float
     {

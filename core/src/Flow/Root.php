@@ -20,7 +20,10 @@ final readonly class Root
             throw new \DomainException('There is no crossing between the two ends.');
         }
         for ($i = 0; $i < 200 && abs($high - $low) > $tolerance; $i++) {
-            $middle = abs($atHigh - $atLow) > 0 ? $high - $atHigh * ($high - $low) / ($atHigh - $atLow) : ($low + $high) / 2;
+            $middle =
+                abs($atHigh - $atLow) > 0
+                    ? $high - ($atHigh * ($high - $low)) / ($atHigh - $atLow)
+                    : ($low + $high) / 2;
             // A secant that hugs one end is replaced by a halving every third step.
             if ($i % 3 === 2 || $middle <= min($low, $high) || $middle >= max($low, $high)) {
                 $middle = ($low + $high) / 2;

@@ -34,10 +34,13 @@ final readonly class SplitCalculator implements Calculator
     {
         return [
             PipeInputs::flow(),
-            Input::rows('branches', 'Branches', [
-                ...PipeInputs::line(),
-                Input::number('valve_open_pct', 'Valve', '%', 0, 100)->or(100.0),
-            ], 2, 20),
+            Input::rows(
+                'branches',
+                'Branches',
+                [...PipeInputs::line(), Input::number('valve_open_pct', 'Valve', '%', 0, 100)->or(100.0)],
+                2,
+                20,
+            ),
             ...PipeInputs::wallAndWater(),
         ];
     }
@@ -59,26 +62,55 @@ final readonly class SplitCalculator implements Calculator
         if ($open === []) {
             throw BadInput::at('branches', 'Every branch is shut: the water has nowhere to go.');
         }
-        $most = max(array_map(static fn (Pipe $pipe): float => $pipe->headLoss($total), $open));
-        $through = static fn (?Pipe $pipe, float $head): float => $pipe === null || $pipe->headLoss($total) <= 0 ? 0.0
-            : Root::between(static fn (float $flow): float => $pipe->headLoss($flow) - $head, 0.0, self::enough($pipe, $head, $total), 1e-13);
-        $head = Root::between(static fn (float $head): float => array_sum(array_map(static fn (Pipe $pipe): float => $through($pipe, $head), $open)) - $total, 0.0, $most, 1e-12);
-        $flows = array_map(static fn (?Pipe $pipe): float => $through($pipe, $head), $pipes);
+        $most = max(array_map(static fn(Pipe $pipe): float => $pipe->headLoss($total), $open));
+        $through = static fn(?Pipe $pipe, float $head): float => $pipe === null || $pipe->headLoss($total) <= 0
+            ? 0.0
+            : Root::between(
+                static fn(float $flow): float => $pipe->headLoss($flow) - $head,
+                0.0,
+                self::enough($pipe, $head, $total),
+                1e-13,
+            );
+        $head = Root::between(
+            static fn(float $head): float => array_sum(
+                array_map(static fn(Pipe $pipe): float => $through($pipe, $head), $open),
+            ) - $total,
+            0.0,
+            $most,
+            1e-12,
+        );
+        $flows = array_map(static fn(?Pipe $pipe): float => $through($pipe, $head), $pipes);
 
-        $work = new Working;
-        $work->step('All branches lose the same head from where they part to where they meet.', 'Σ flow(h) = total', Say::number($given->number('flow_l_h')).' L/h over '.count($open).' open branches', Say::number(1000 * $head).' mm');
+        $work = new Working();
+        $work->step(
+            'All branches lose the same head from where they part to where they meet.',
+            'Σ flow(h) = total',
+            Say::number($given->number('flow_l_h')) . ' L/h over ' . count($open) . ' open branches',
+            Say::number(1000 * $head) . ' mm',
+        );
         foreach ($flows as $i => $flow) {
-            $work->step('Branch '.($i + 1).'.', '(f L/D + ΣK + K valve) v²/2g = h', $pipes[$i] === null ? 'shut' : 'ΣK with its valve '.Say::number($pipes[$i]->fittingsK),
-                Say::number(PipeInputs::litresPerHour($flow)).' L/h, '.Say::number(100 * $flow / $total, 3).' %');
+            $work->step(
+                'Branch ' . ($i + 1) . '.',
+                '(f L/D + ΣK + K valve) v²/2g = h',
+                $pipes[$i] === null ? 'shut' : 'ΣK with its valve ' . Say::number($pipes[$i]->fittingsK),
+                Say::number(PipeInputs::litresPerHour($flow)) .
+                    ' L/h, ' .
+                    Say::number((100 * $flow) / $total, 3) .
+                    ' %',
+            );
         }
         $work->cite('darcy-weisbach', 'colebrook-1939', 'weisbach-cock');
 
         return $work->result([
-            'branches' => array_map(static fn (float $flow, ?Pipe $pipe): array => [
-                'flow_l_h' => PipeInputs::litresPerHour($flow),
-                'share_pct' => 100 * $flow / $total,
-                'velocity_m_s' => $pipe?->velocity($flow) ?? 0.0,
-            ], $flows, $pipes),
+            'branches' => array_map(
+                static fn(float $flow, ?Pipe $pipe): array => [
+                    'flow_l_h' => PipeInputs::litresPerHour($flow),
+                    'share_pct' => (100 * $flow) / $total,
+                    'velocity_m_s' => $pipe?->velocity($flow) ?? 0.0,
+                ],
+                $flows,
+                $pipes,
+            ),
             'head_m' => $head,
         ]);
     }

@@ -39,7 +39,11 @@ final readonly class TurnoverCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('turnovers_per_h', '1/h'), new Output('minutes', 'min'), new Output('passed_in_one_turnover_pct', '%')];
+        return [
+            new Output('turnovers_per_h', '1/h'),
+            new Output('minutes', 'min'),
+            new Output('passed_in_one_turnover_pct', '%'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -48,9 +52,17 @@ final readonly class TurnoverCalculator implements Calculator
         $flow = $given->number('flow_l_h');
         $turnovers = $flow / $volume;
 
-        $work = new Working;
-        $work->step('How often the volume passes.', 'flow / volume', Say::number($flow).' L/h / '.Say::number($volume).' L', Say::number($turnovers).' times an hour');
-        $work->note('After one turnover 63 % of the water has been through: what comes back mixes with what is there. Circulation within a vessel is another matter.');
+        $work = new Working();
+        $work->step(
+            'How often the volume passes.',
+            'flow / volume',
+            Say::number($flow) . ' L/h / ' . Say::number($volume) . ' L',
+            Say::number($turnovers) . ' times an hour',
+        );
+        $work->note(
+            'After one turnover 63 % of the water has been through: what comes back mixes with ' .
+                'what is there. Circulation within a vessel is another matter.',
+        );
         $work->cite('mixed-tank');
 
         return $work->result([

@@ -19,11 +19,23 @@ final class UnsolvableNetwork extends \RuntimeException
 
     public static function cannotLift(string $link, float $reachesM, float $needsM): self
     {
-        return new self($link, sprintf('The pump cannot lift that high: against a shut valve it reaches %.2f m, and %.2f m are needed before anything flows.', $reachesM, $needsM));
+        return new self(
+            $link,
+            sprintf(
+                'The pump cannot lift that high: against a shut valve it reaches %.2f m, and ' .
+                    '%.2f m are needed before anything flows.',
+                $reachesM,
+                $needsM,
+            ),
+        );
     }
 
     public static function unsettled(): self
     {
-        return new self(null, 'The flows of this loop do not settle: look for a line of no length and no fittings, or a curve that is nearly flat.');
+        return new self(
+            null,
+            'The flows of this loop do not settle: look for a line of no length and no fittings, ' .
+                'or a curve that is nearly flat.',
+        );
     }
 }

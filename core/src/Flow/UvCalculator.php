@@ -55,7 +55,13 @@ final readonly class UvCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('dose_mj_cm2', 'mJ/cm²'), new Output('w_per_m3', 'W/m³'), new Output('output_pct', '%'), new Output('clears_algae'), new Output('touches_parasites')];
+        return [
+            new Output('dose_mj_cm2', 'mJ/cm²'),
+            new Output('w_per_m3', 'W/m³'),
+            new Output('output_pct', '%'),
+            new Output('clears_algae'),
+            new Output('touches_parasites'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -63,26 +69,71 @@ final readonly class UvCalculator implements Calculator
         $lamp = $given->number('lamp_w');
         $hours = $given->number('lamp_hours');
         $days = $given->number('days_since_wiped');
-        $dose = UvDose::of($lamp, $hours, $days, $given->number('flow_l_h'), $given->number('transmittance_pct') / 100, $given->number('gap_cm'));
+        $dose = UvDose::of(
+            $lamp,
+            $hours,
+            $days,
+            $given->number('flow_l_h'),
+            $given->number('transmittance_pct') / 100,
+            $given->number('gap_cm'),
+        );
         $output = $dose->lampFactor * $dose->sleeveFactor;
-        $perM3 = $lamp * $output / ($given->number('volume_l') / 1000);
+        $perM3 = ($lamp * $output) / ($given->number('volume_l') / 1000);
 
-        $work = new Working;
-        $work->step('What age has left of the lamp.', '1 − 0.35 × hours / 9,000', Say::number($hours).' h', Say::number(100 * $dose->lampFactor, 3).' %');
-        $work->step('What the sleeve lets through.', '1 − 0.30 × days / 90', Say::number($days).' days wet', Say::number(100 * $dose->sleeveFactor, 3).' %');
-        $work->step('UV-C into the water.', 'W × 0.33 × lamp × sleeve', Say::number($lamp).' W', Say::number($dose->uvcW).' W');
-        $work->step('How far it goes before the water swallows it.', '(1 − T^gap) / −ln T', 'T = '.Say::number($given->number('transmittance_pct')).' % per cm', Say::number($dose->pathCm).' cm');
+        $work = new Working();
+        $work->step(
+            'What age has left of the lamp.',
+            '1 − 0.35 × hours / 9,000',
+            Say::number($hours) . ' h',
+            Say::number(100 * $dose->lampFactor, 3) . ' %',
+        );
+        $work->step(
+            'What the sleeve lets through.',
+            '1 − 0.30 × days / 90',
+            Say::number($days) . ' days wet',
+            Say::number(100 * $dose->sleeveFactor, 3) . ' %',
+        );
+        $work->step(
+            'UV-C into the water.',
+            'W × 0.33 × lamp × sleeve',
+            Say::number($lamp) . ' W',
+            Say::number($dose->uvcW) . ' W',
+        );
+        $work->step(
+            'How far it goes before the water swallows it.',
+            '(1 − T^gap) / −ln T',
+            'T = ' . Say::number($given->number('transmittance_pct')) . ' % per cm',
+            Say::number($dose->pathCm) . ' cm',
+        );
         if ($dose->doseMjCm2 !== null) {
-            $work->step('Dose to the water that passes.', 'power × path / flow', Say::number($given->number('flow_l_h')).' L/h', Say::number($dose->doseMjCm2, 3).' mJ/cm²');
+            $work->step(
+                'Dose to the water that passes.',
+                'power × path / flow',
+                Say::number($given->number('flow_l_h')) . ' L/h',
+                Say::number($dose->doseMjCm2, 3) . ' mJ/cm²',
+            );
         }
-        $work->step('Lamp by volume, as it burns now.', 'W × lamp × sleeve / m³', Say::number($given->number('volume_l')).' L', Say::number($perM3, 3).' W/m³');
+        $work->step(
+            'Lamp by volume, as it burns now.',
+            'W × lamp × sleeve / m³',
+            Say::number($given->number('volume_l')) . ' L',
+            Say::number($perM3, 3) . ' W/m³',
+        );
         $work->cite('uv-from-memory', 'cp-uv');
-        $work->note('An estimate: it says how things compare, not what a bench would measure. UV clears green water and does nothing for ammonia.');
+        $work->note(
+            'An estimate: it says how things compare, not what a bench would measure. UV clears ' .
+                'green water and does nothing for ammonia.',
+        );
         if ($hours >= self::CHANGE_AT_HOURS) {
-            $work->watch('The lamp is past 9,000 h: change it. Bare fingers off the quartz, current off first, and never look at a lit lamp.');
+            $work->watch(
+                'The lamp is past 9,000 h: change it. Bare fingers off the quartz, current off ' .
+                    'first, and never look at a lit lamp.',
+            );
         }
         if ($days >= self::WIPE_AFTER_DAYS) {
-            $work->watch('The sleeve has been wet for 90 days or more since it was wiped; it fouls with the lamp off too.');
+            $work->watch(
+                'The sleeve has been wet for 90 days or more since it was wiped; it fouls with the lamp off too.',
+            );
         }
 
         return $work->result([

@@ -21,7 +21,7 @@ final readonly class UvDose
 
     private const LOST_BY_9000_H = 0.35;
 
-    private const LOST_BY_90_D = 0.30;
+    private const LOST_BY_90_D = 0.3;
 
     private const LEAST = 0.2;
 
@@ -31,19 +31,24 @@ final readonly class UvDose
         public float $uvcW,
         public float $pathCm,
         public ?float $doseMjCm2,
-    ) {
-    }
+    ) {}
 
     /** @param  float  $transmittance  share of UV-C left after 1 cm of this water, above 0 and below 1 */
-    public static function of(float $lampW, float $lampHours, float $daysWet, float $flowLH, float $transmittance, float $gapCm): self
-    {
-        $lamp = max(self::LEAST, 1 - self::LOST_BY_9000_H * $lampHours / 9000);
-        $sleeve = max(self::LEAST, 1 - self::LOST_BY_90_D * $daysWet / 90);
+    public static function of(
+        float $lampW,
+        float $lampHours,
+        float $daysWet,
+        float $flowLH,
+        float $transmittance,
+        float $gapCm,
+    ): self {
+        $lamp = max(self::LEAST, 1 - (self::LOST_BY_9000_H * $lampHours) / 9000);
+        $sleeve = max(self::LEAST, 1 - (self::LOST_BY_90_D * $daysWet) / 90);
         $uvc = $lampW * self::UVC_SHARE * $lamp * $sleeve;
         $absorption = -log($transmittance);
         $path = (1 - exp(-$absorption * $gapCm)) / $absorption;
-        $cm3PerSecond = $flowLH * 1000 / 3600;
+        $cm3PerSecond = ($flowLH * 1000) / 3600;
 
-        return new self($lamp, $sleeve, $uvc, $path, $cm3PerSecond > 0 ? 1000 * $uvc * $path / $cm3PerSecond : null);
+        return new self($lamp, $sleeve, $uvc, $path, $cm3PerSecond > 0 ? (1000 * $uvc * $path) / $cm3PerSecond : null);
     }
 }

@@ -16,7 +16,22 @@ final readonly class Valve
 {
     private const SHUT_AT = 82.5;
 
-    private const K_BY_ANGLE = [0 => 0.05, 5 => 0.05, 10 => 0.29, 15 => 0.75, 20 => 1.56, 25 => 3.10, 30 => 5.47, 35 => 9.68, 40 => 17.3, 45 => 31.2, 50 => 52.6, 55 => 106.0, 60 => 206.0, 65 => 486.0];
+    private const K_BY_ANGLE = [
+        0 => 0.05,
+        5 => 0.05,
+        10 => 0.29,
+        15 => 0.75,
+        20 => 1.56,
+        25 => 3.1,
+        30 => 5.47,
+        35 => 9.68,
+        40 => 17.3,
+        45 => 31.2,
+        50 => 52.6,
+        55 => 106.0,
+        60 => 206.0,
+        65 => 486.0,
+    ];
 
     /** K of the valve; null when it is shut. */
     public static function k(float $openPct): ?float

@@ -19,7 +19,7 @@ final readonly class WaterProperties
     /** kg/m³. */
     public static function density(float $tempC): float
     {
-        return 1000 * (1 - ($tempC + 288.9414) / (508929.2 * ($tempC + 68.12963)) * ($tempC - 3.9863) ** 2);
+        return 1000 * (1 - (($tempC + 288.9414) / (508929.2 * ($tempC + 68.12963))) * ($tempC - 3.9863) ** 2);
     }
 
     /** m²/s. */

@@ -9,7 +9,9 @@ use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
-/** KH gone and pH falling: buffer slowly, for a fast rise with ammonia in the water kills. Common practice, no source. */
+/**
+ * KH gone and pH falling: buffer slowly, for a fast rise with ammonia in the water kills. Common practice, no source.
+ */
 final readonly class AcidAnswer
 {
     /** One step, two degrees, mg/L as CaCO3. */
@@ -22,16 +24,71 @@ final readonly class AcidAnswer
         $temp = $now->reading('temp_c') ?? 18.0;
         $tan = $now->reading('tan_mg_l');
         // Aired water with KH comes back to about 8.2, whatever it was before.
-        $then = $tan === null ? null : UnionisedAmmonia::of($tan, 8.2, $temp, $now->reading('salinity_g_l') ?? 0.0)->nh3N;
+        $then =
+            $tan === null ? null : UnionisedAmmonia::of($tan, 8.2, $temp, $now->reading('salinity_g_l') ?? 0.0)->nh3N;
         $burns = $then !== null && $then > 0.05;
-        $buffer = Step::to(Cause::Acid, 'Bicarbonate, dissolved, over an hour: 2 dKH now and no more today.', 'A fast rise of pH shocks, and turns harmless ammonium to ammonia.', 'buffer');
+        $buffer = Step::to(
+            Cause::Acid,
+            'Bicarbonate, dissolved, over an hour: 2 dKH now and no more today.',
+            'A fast rise of pH shocks, and turns harmless ammonium to ammonia.',
+            'buffer',
+        );
 
         return [
-            ...($tan === null ? [Step::to(Cause::Acid, 'Test ammonia before anything is buffered.', 'At this pH it is harmless; at a higher one it may not be.', 'test')] : []),
-            ...($burns ? [Step::to(Cause::Acid, 'Change water for the ammonia first: '.Say::number((float) $tan, 2).' mg/L would be '.Say::number((float) $then, 2).' un-ionised at pH 8.2.', 'Buffered as it is, it would burn them.', 'water')] : []),
-            ...($alkalinity === null ? [Step::to(Cause::Acid, 'Test KH.', 'How much buffer follows from it.', 'test')] : [$buffer->weighing(Worked::by(new BufferCalculator, ['volume_l' => max(1.0, $now->volumeL), 'alkalinity_mg_l' => $alkalinity, 'target_alkalinity_mg_l' => min(1000.0, $alkalinity + self::STEP_MG_L), 'agent' => 'sodium_bicarbonate', 'ph' => $now->reading('ph') ?? 6.5, 'temp_c' => $temp, 'tan_mg_l' => $tan ?? 0.0, 'max_step_mg_l' => 36.0], 'dose_g'), 'g')]),
+            ...$tan === null
+                ? [
+                    Step::to(
+                        Cause::Acid,
+                        'Test ammonia before anything is buffered.',
+                        'At this pH it is harmless; at a higher one it may not be.',
+                        'test',
+                    ),
+                ]
+                : [],
+            ...$burns
+                ? [
+                    Step::to(
+                        Cause::Acid,
+                        'Change water for the ammonia first: ' .
+                            Say::number((float) $tan, 2) .
+                            ' mg/L would be ' .
+                            Say::number((float) $then, 2) .
+                            ' un-ionised at pH 8.2.',
+                        'Buffered as it is, it would burn them.',
+                        'water',
+                    ),
+                ]
+                : [],
+            ...$alkalinity === null
+                ? [Step::to(Cause::Acid, 'Test KH.', 'How much buffer follows from it.', 'test')]
+                : [
+                    $buffer->weighing(
+                        Worked::by(
+                            new BufferCalculator(),
+                            [
+                                'volume_l' => max(1.0, $now->volumeL),
+                                'alkalinity_mg_l' => $alkalinity,
+                                'target_alkalinity_mg_l' => min(1000.0, $alkalinity + self::STEP_MG_L),
+                                'agent' => 'sodium_bicarbonate',
+                                'ph' => $now->reading('ph') ?? 6.5,
+                                'temp_c' => $temp,
+                                'tan_mg_l' => $tan ?? 0.0,
+                                'max_step_mg_l' => 36.0,
+                            ],
+                            'dose_g',
+                        ),
+                        'g',
+                    ),
+                ],
             Step::to(Cause::Acid, 'Break the surface: air drives off the carbon dioxide that holds pH down.'),
-            Step::to(Cause::Acid, 'pH and KH tomorrow, then another 2 dKH, up to 6 dKH; less feed until then.', $now->state('alkalinity_mg_l') === State::Emergency ? 'Without KH the filter stands still, and ammonia follows.' : '', 'test'),
+            Step::to(
+                Cause::Acid,
+                'pH and KH tomorrow, then another 2 dKH, up to 6 dKH; less feed until then.',
+                $now->state('alkalinity_mg_l') === State::Emergency
+                    ? 'Without KH the filter stands still, and ammonia follows.'
+                    : '',
+                'test',
+            ),
         ];
     }
 }

@@ -23,9 +23,7 @@ final readonly class Answer
      * @param  list<Step>  $steps
      * @param  list<string>  $tests  that would tell more, by name
      */
-    private function __construct(public array $causes, public array $steps, public array $tests)
-    {
-    }
+    private function __construct(public array $causes, public array $steps, public array $tests) {}
 
     /** @param  list<Seen>  $seen */
     public static function to(Situation $now, array $seen): self
@@ -35,13 +33,29 @@ final readonly class Answer
             array_push($found, ...$sign->pointsTo());
         }
         // Signs of want of oxygen where there is plenty of it come of something else.
-        $gills = array_intersect([Seen::Gasping->value, Seen::AtReturns->value], array_map(static fn (Seen $sign): string => $sign->value, $seen)) !== [];
-        $breathes = ! $now->atLeast('do_mg_l', State::Act) && ($now->reading('do_mg_l') ?? 0.0) >= $now->doLimit && ! in_array(Seen::PumpStopped, $seen, true);
+        $gills =
+            array_intersect(
+                [Seen::Gasping->value, Seen::AtReturns->value],
+                array_map(static fn(Seen $sign): string => $sign->value, $seen),
+            ) !== [];
+        $breathes =
+            !$now->atLeast('do_mg_l', State::Act) &&
+            ($now->reading('do_mg_l') ?? 0.0) >= $now->doLimit &&
+            !in_array(Seen::PumpStopped, $seen, true);
         if ($breathes) {
-            $found = [...array_filter($found, static fn (Cause $cause): bool => $cause !== Cause::Oxygen), ...($gills ? [Cause::Sickness] : [])];
+            $found = [
+                ...array_filter($found, static fn(Cause $cause): bool => $cause !== Cause::Oxygen),
+                ...$gills ? [Cause::Sickness] : [],
+            ];
         }
-        $causes = array_values(array_filter(Cause::cases(), static fn (Cause $cause): bool => in_array($cause, $found, true)));
-        $water = array_filter($causes, static fn (Cause $cause): bool => ! in_array($cause, [Cause::Sickness, Cause::Bloom], true)) === [];
+        $causes = array_values(
+            array_filter(Cause::cases(), static fn(Cause $cause): bool => in_array($cause, $found, true)),
+        );
+        $water =
+            array_filter(
+                $causes,
+                static fn(Cause $cause): bool => !in_array($cause, [Cause::Sickness, Cause::Bloom], true),
+            ) === [];
         $steps = [];
         foreach ($causes as $cause) {
             $told = match ($cause) {
@@ -54,12 +68,18 @@ final readonly class Answer
                 Cause::Heat => OtherAnswers::heat($now),
                 Cause::Shock => OtherAnswers::shock($now),
                 Cause::Nitrate => NitrateAnswer::steps($now),
-                Cause::Sickness => OtherAnswers::sickness($water, $breathes && $gills ? $now->reading('do_mg_l') : null),
+                Cause::Sickness => OtherAnswers::sickness(
+                    $water,
+                    $breathes && $gills ? $now->reading('do_mg_l') : null,
+                ),
                 Cause::Bloom => OtherAnswers::bloom(),
             };
             array_push($steps, ...$told);
-            $changed = array_map(static fn (Step $step): float => $step->changesPct, $told);
-            $now = $now->after($changed === [] ? 0.0 : max($changed), $cause === Cause::Ammonia || $cause === Cause::Oxygen);
+            $changed = array_map(static fn(Step $step): float => $step->changesPct, $told);
+            $now = $now->after(
+                $changed === [] ? 0.0 : max($changed),
+                $cause === Cause::Ammonia || $cause === Cause::Oxygen,
+            );
         }
 
         return new self($causes, $steps, self::tests($now, $seen !== [] || $causes !== []));
@@ -68,25 +88,45 @@ final readonly class Answer
     /** @return list<Cause> */
     private static function byReadings(Situation $now): array
     {
-        $acts = static fn (string $key): bool => $now->atLeast($key, State::Act);
+        $acts = static fn(string $key): bool => $now->atLeast($key, State::Act);
         $ammonia = $now->ammonia();
 
-        return array_values(array_filter([
-            $acts('do_mg_l') || $acts('do_sat_pct') ? Cause::Oxygen : null,
-            $acts('chlorine_mg_l') ? Cause::Chlorine : null,
-            $ammonia === State::Act || $ammonia === State::Emergency ? Cause::Ammonia : null,
-            $acts('no2_n_mg_l') ? Cause::Nitrite : null,
-            $acts('alkalinity_mg_l') || ($acts('ph') && ($now->reading('ph') ?? 7.0) < 7) ? Cause::Acid : null,
-            $acts('temp_c') && ($now->reading('temp_c') ?? 0.0) > 20 ? Cause::Heat : null,
-            $acts('no3_n_mg_l') ? Cause::Nitrate : null,
-        ]));
+        return array_values(
+            array_filter([
+                $acts('do_mg_l') || $acts('do_sat_pct') ? Cause::Oxygen : null,
+                $acts('chlorine_mg_l') ? Cause::Chlorine : null,
+                $ammonia === State::Act || $ammonia === State::Emergency ? Cause::Ammonia : null,
+                $acts('no2_n_mg_l') ? Cause::Nitrite : null,
+                $acts('alkalinity_mg_l') || ($acts('ph') && ($now->reading('ph') ?? 7.0) < 7) ? Cause::Acid : null,
+                $acts('temp_c') && ($now->reading('temp_c') ?? 0.0) > 20 ? Cause::Heat : null,
+                $acts('no3_n_mg_l') ? Cause::Nitrate : null,
+            ]),
+        );
     }
 
     /** @return list<string> */
     private static function tests(Situation $now, bool $asked): array
     {
-        $wanted = [Parameter::Oxygen, Parameter::Ammonia, Parameter::Nitrite, Parameter::Ph, Parameter::Temperature, Parameter::Alkalinity, Parameter::Nitrate];
+        $wanted = [
+            Parameter::Oxygen,
+            Parameter::Ammonia,
+            Parameter::Nitrite,
+            Parameter::Ph,
+            Parameter::Temperature,
+            Parameter::Alkalinity,
+            Parameter::Nitrate,
+        ];
 
-        return ! $asked ? [] : array_values(array_map(static fn (Parameter $parameter): string => $parameter->name(), array_filter($wanted, static fn (Parameter $parameter): bool => $now->reading($parameter->value) === null)));
+        return !$asked
+            ? []
+            : array_values(
+                array_map(
+                    static fn(Parameter $parameter): string => $parameter->name(),
+                    array_filter(
+                        $wanted,
+                        static fn(Parameter $parameter): bool => $now->reading($parameter->value) === null,
+                    ),
+                ),
+            );
     }
 }

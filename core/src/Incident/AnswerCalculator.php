@@ -29,9 +29,7 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class AnswerCalculator implements Calculator
 {
-    public function __construct(private LimitTable $limits)
-    {
-    }
+    public function __construct(private LimitTable $limits) {}
 
     public function name(): string
     {
@@ -54,7 +52,11 @@ final readonly class AnswerCalculator implements Calculator
             Input::number('source_chlorine_mg_l', 'Chlorine in new water', 'mg/L', 0, 20)->optional(),
             Input::flag('chloramine', 'It is chloramine')->or(false),
             Input::choice('life_stage', 'Limits of', array_keys($this->limits->stages))->or('adult'),
-            Input::choices('seen', 'What is seen', array_map(static fn (Seen $seen): string => $seen->value, Seen::cases()))->optional(),
+            Input::choices(
+                'seen',
+                'What is seen',
+                array_map(static fn(Seen $seen): string => $seen->value, Seen::cases()),
+            )->optional(),
             Input::number('tan_g_d', 'Ammonia made', 'g N/d', 0, 1e5)->or(0.0),
             Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
             Input::flag('fragile', 'Small or weak fish')->or(false),
@@ -75,31 +77,67 @@ final readonly class AnswerCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $stage = $given->text('life_stage');
-        $water = array_filter([...$given->object('now')?->numbers() ?? [], 'do_mg_l' => $given->numberOrNull('do_mg_l'), 'chlorine_mg_l' => $given->numberOrNull('chlorine_mg_l')], static fn (?float $value): bool => $value !== null);
-        $source = array_filter([...$given->object('source')?->numbers() ?? [], 'chlorine_mg_l' => $given->numberOrNull('source_chlorine_mg_l')], static fn (?float $value): bool => $value !== null);
+        $water = array_filter(
+            [
+                ...$given->object('now')?->numbers() ?? [],
+                'do_mg_l' => $given->numberOrNull('do_mg_l'),
+                'chlorine_mg_l' => $given->numberOrNull('chlorine_mg_l'),
+            ],
+            static fn(?float $value): bool => $value !== null,
+        );
+        $source = array_filter(
+            [
+                ...$given->object('source')?->numbers() ?? [],
+                'chlorine_mg_l' => $given->numberOrNull('source_chlorine_mg_l'),
+            ],
+            static fn(?float $value): bool => $value !== null,
+        );
         $free = $this->situation($given, $water, $source, [])->unionised();
         $judged = $free === null ? $water : [...$water, 'nh3_n_mg_l' => $free];
         $states = [];
         foreach ($judged as $key => $value) {
-            $states[$key] = $this->limits->for($stage, Parameter::from($key))->judge(Interval::between($value, $value))->state;
+            $states[$key] = $this->limits
+                ->for($stage, Parameter::from($key))
+                ->judge(Interval::between($value, $value))->state;
         }
-        $answer = Answer::to($this->situation($given, $water, $source, $states), array_map(Seen::from(...), $given->texts('seen')));
+        $answer = Answer::to(
+            $this->situation($given, $water, $source, $states),
+            array_map(Seen::from(...), $given->texts('seen')),
+        );
 
-        $work = new Working;
+        $work = new Working();
         foreach ($answer->causes as $cause) {
-            $work->step($cause->name().'.', 'a reading that is to be acted on, or what is seen', count($water).' readings', count(array_filter($answer->steps, static fn (Step $step): bool => $step->cause === $cause)).' steps');
+            $work->step(
+                $cause->name() . '.',
+                'a reading that is to be acted on, or what is seen',
+                count($water) . ' readings',
+                count(array_filter($answer->steps, static fn(Step $step): bool => $step->cause === $cause)) . ' steps',
+            );
         }
         $work->cite('cp-incident');
         if ($free !== null) {
-            $work->note('Un-ionised ammonia is '.Say::number($free, 2).' mg/L; total and un-ionised are both judged, and the worse decides.');
+            $work->note(
+                'Un-ionised ammonia is ' .
+                    Say::number($free, 2) .
+                    ' mg/L; total and un-ionised are both judged, and the worse decides.',
+            );
         }
         foreach ($answer->tests as $test) {
             $work->watch("{$test} is not known: test it.");
         }
 
         return $work->result([
-            'causes' => array_map(static fn (Cause $cause): string => $cause->value, $answer->causes),
-            'steps' => array_map(static fn (Step $step): array => ['cause' => $step->cause->value, 'do' => $step->do, 'why' => $step->why, 'amount' => $step->amount, 'caution' => $step->caution], $answer->steps),
+            'causes' => array_map(static fn(Cause $cause): string => $cause->value, $answer->causes),
+            'steps' => array_map(
+                static fn(Step $step): array => [
+                    'cause' => $step->cause->value,
+                    'do' => $step->do,
+                    'why' => $step->why,
+                    'amount' => $step->amount,
+                    'caution' => $step->caution,
+                ],
+                $answer->steps,
+            ),
             'tests' => $answer->tests,
         ]);
     }
@@ -112,13 +150,39 @@ final readonly class AnswerCalculator implements Calculator
     private function situation(Given $given, array $water, array $source, array $states): Situation
     {
         $stage = $given->text('life_stage');
-        $allowed = AllowedAmmonia::of($this->limits, $stage, $water['ph'] ?? 7.5, $water['temp_c'] ?? 18.0, $water['salinity_g_l'] ?? 0.0);
-        $watch = fn (Parameter $of): float => $this->limits->for($stage, $of)->above->watch ?? INF;
+        $allowed = AllowedAmmonia::of(
+            $this->limits,
+            $stage,
+            $water['ph'] ?? 7.5,
+            $water['temp_c'] ?? 18.0,
+            $water['salinity_g_l'] ?? 0.0,
+        );
+        $watch = fn(Parameter $of): float => $this->limits->for($stage, $of)->above->watch ?? INF;
 
         return new Situation(
-            $given->number('volume_l'), $water, $states, $source, $given->flag('chloramine'), $given->number('tan_g_d'), $given->number('feed_g_d'), true, $given->flag('fragile'), $given->flag('zeolite_in'),
-            $allowed->tan, $watch(Parameter::Nitrite), $watch(Parameter::Nitrate), $this->limits->for($stage, Parameter::Oxygen)->below->watch ?? 6.0, null, null,
-            ['bind' => $given->flag('bind'), 'bindFirst' => $given->flag('bind_first'), 'feedShare' => $given->number('feed_share'), 'feedDays' => $given->number('feed_days'), 'salt' => $given->flag('salt')],
+            $given->number('volume_l'),
+            $water,
+            $states,
+            $source,
+            $given->flag('chloramine'),
+            $given->number('tan_g_d'),
+            $given->number('feed_g_d'),
+            true,
+            $given->flag('fragile'),
+            $given->flag('zeolite_in'),
+            $allowed->tan,
+            $watch(Parameter::Nitrite),
+            $watch(Parameter::Nitrate),
+            $this->limits->for($stage, Parameter::Oxygen)->below->watch ?? 6.0,
+            null,
+            null,
+            [
+                'bind' => $given->flag('bind'),
+                'bindFirst' => $given->flag('bind_first'),
+                'feedShare' => $given->number('feed_share'),
+                'feedDays' => $given->number('feed_days'),
+                'salt' => $given->flag('salt'),
+            ],
         );
     }
 }

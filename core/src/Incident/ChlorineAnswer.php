@@ -6,26 +6,60 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Exchange\DechlorinateCalculator;
 
-/** After a fill, fish that push up into the returns: it looks like too little oxygen and is chlorine. Common practice, no source. */
+/**
+ * After a fill, fish that push up into the returns: it looks like too little oxygen and is chlorine. Common practice,
+ * no source.
+ */
 final readonly class ChlorineAnswer
 {
     /** @return list<Step> */
     public static function steps(Situation $now): array
     {
         // What the tap holds is the most that can be in the whole water; a reading of the water itself is better.
-        $chlorine = $now->reading('chlorine_mg_l') ?? $now->source['chlorine_mg_l'] ?? null;
-        $take = Step::to(Cause::Chlorine, 'Conditioner or thiosulfate for the whole water, over the returns.', $now->reading('chlorine_mg_l') === null ? 'Reckoned as if all of it held what the tap does: too much of it does no harm.' : 'For the chlorine that was read.', 'water');
-        $input = ['volume_l' => $now->volumeL, 'chlorine_mg_l' => $chlorine ?? 0.0, 'kind' => $now->chloramine ? 'chloramine' : 'free'];
+        $chlorine = $now->reading('chlorine_mg_l') ?? ($now->source['chlorine_mg_l'] ?? null);
+        $take = Step::to(
+            Cause::Chlorine,
+            'Conditioner or thiosulfate for the whole water, over the returns.',
+            $now->reading('chlorine_mg_l') === null
+                ? 'Reckoned as if all of it held what the tap does: too much of it does no harm.'
+                : 'For the chlorine that was read.',
+            'water',
+        );
+        $input = [
+            'volume_l' => $now->volumeL,
+            'chlorine_mg_l' => $chlorine ?? 0.0,
+            'kind' => $now->chloramine ? 'chloramine' : 'free',
+        ];
 
         return [
             Step::to(Cause::Chlorine, 'Shut the water off.', 'Chlorine burns gills and kills filter bacteria.'),
             match (true) {
-                $chlorine === null || $chlorine <= 0 => Step::to(Cause::Chlorine, 'Conditioner for the whole water, by its label.', 'Nobody has tested the tap for chlorine.', 'water'),
-                $now->conditioner !== null => $take->weighing(Worked::by(new DechlorinateCalculator, [...$input, ...$now->conditioner], 'conditioner_ml'), 'mL'),
-                default => $take->weighing(Worked::by(new DechlorinateCalculator, $input, 'thiosulfate_g'), 'g'),
+                $chlorine === null || $chlorine <= 0 => Step::to(
+                    Cause::Chlorine,
+                    'Conditioner for the whole water, by its label.',
+                    'Nobody has tested the tap for chlorine.',
+                    'water',
+                ),
+                $now->conditioner !== null => $take->weighing(
+                    Worked::by(new DechlorinateCalculator(), [...$input, ...$now->conditioner], 'conditioner_ml'),
+                    'mL',
+                ),
+                default => $take->weighing(Worked::by(new DechlorinateCalculator(), $input, 'thiosulfate_g'), 'g'),
             },
-            Step::to(Cause::Chlorine, 'Test chlorine in a quarter of an hour, and again.', 'It is out when the kit shows none twice.', 'test'),
-            Step::to(Cause::Chlorine, $now->chloramine ? 'Ammonia today and for a week: chloramine leaves it behind, and the filter was hurt.' : 'Ammonia for a week: the filter was hurt.', '', 'test'),
+            Step::to(
+                Cause::Chlorine,
+                'Test chlorine in a quarter of an hour, and again.',
+                'It is out when the kit shows none twice.',
+                'test',
+            ),
+            Step::to(
+                Cause::Chlorine,
+                $now->chloramine
+                    ? 'Ammonia today and for a week: chloramine leaves it behind, and the filter was hurt.'
+                    : 'Ammonia for a week: the filter was hurt.',
+                '',
+                'test',
+            ),
         ];
     }
 }

@@ -22,25 +22,78 @@ final readonly class NitrateAnswer
     {
         $nitrate = $now->reading('no3_n_mg_l') ?? 0.0;
         $source = $now->source['no3_n_mg_l'] ?? null;
-        $said = static fn (float $value): string => Say::number(Parameter::Nitrate->shown($value), 2).' mg/L';
+        $said = static fn(float $value): string => Say::number(Parameter::Nitrate->shown($value), 2) . ' mg/L';
         if ($source !== null && $source >= $now->no3Limit) {
             return [
-                Step::to(Cause::Nitrate, 'This water holds '.$said($source).' itself: changes with it cannot bring nitrate under '.$said($now->no3Limit).'.', 'Blend it with one that holds less, or plant.', 'water'),
+                Step::to(
+                    Cause::Nitrate,
+                    'This water holds ' .
+                        $said($source) .
+                        ' itself: changes with it cannot bring nitrate under ' .
+                        $said($now->no3Limit) .
+                        '.',
+                    'Blend it with one that holds less, or plant.',
+                    'water',
+                ),
                 ...self::feed($now),
             ];
         }
         if ($now->changedPct > 0) {
-            return [Step::to(Cause::Nitrate, 'The change above brings nitrate to '.$said($nitrate).'.', $nitrate > $now->no3Limit ? 'From tomorrow down in steps of its own, no more than '.$said(Shock::A_DAY['no3_n_mg_l']).' a day.' : 'Then see that less is made, or more changed each week.', 'water'), ...self::feed($now)];
+            return [
+                Step::to(
+                    Cause::Nitrate,
+                    'The change above brings nitrate to ' . $said($nitrate) . '.',
+                    $nitrate > $now->no3Limit
+                        ? 'From tomorrow down in steps of its own, no more than ' .
+                            $said(Shock::A_DAY['no3_n_mg_l']) .
+                            ' a day.'
+                        : 'Then see that less is made, or more changed each week.',
+                    'water',
+                ),
+                ...self::feed($now),
+            ];
         }
         $fall = max(1e-9, $nitrate - ($source ?? 0.0));
-        $pct = min(self::MOST_PCT, 100 * Shock::A_DAY['no3_n_mg_l'] / $fall);
-        $days = $nitrate <= $now->no3Limit ? 0 : (int) max(1, ceil(log(max(1e-9, $now->no3Limit - ($source ?? 0.0)) / $fall) / log(1 - $pct / 100)));
+        $pct = min(self::MOST_PCT, (100 * Shock::A_DAY['no3_n_mg_l']) / $fall);
+        $days =
+            $nitrate <= $now->no3Limit
+                ? 0
+                : (int) max(1, ceil(log(max(1e-9, $now->no3Limit - ($source ?? 0.0)) / $fall) / log(1 - $pct / 100)));
 
         return [
-            ...($source === null ? [Step::to(Cause::Nitrate, 'Test the tap for nitrate.', 'Changes cannot go below it. Reckoned here as if it held none.', 'test')] : []),
-            ...($days === 0 ? [] : [Step::to(Cause::Nitrate, 'Change '.Say::about($pct / 100 * $now->volumeL).' L, '.Say::number($pct, 2).' %, each day for '.$days.($days === 1 ? ' day.' : ' days.'), 'A fall of more than '.$said(Shock::A_DAY['no3_n_mg_l']).' a day shocks.', 'water')]),
+            ...$source === null
+                ? [
+                    Step::to(
+                        Cause::Nitrate,
+                        'Test the tap for nitrate.',
+                        'Changes cannot go below it. Reckoned here as if it held none.',
+                        'test',
+                    ),
+                ]
+                : [],
+            ...$days === 0
+                ? []
+                : [
+                    Step::to(
+                        Cause::Nitrate,
+                        'Change ' .
+                            Say::about(($pct / 100) * $now->volumeL) .
+                            ' L, ' .
+                            Say::number($pct, 2) .
+                            ' %, each day for ' .
+                            $days .
+                            ($days === 1 ? ' day.' : ' days.'),
+                        'A fall of more than ' . $said(Shock::A_DAY['no3_n_mg_l']) . ' a day shocks.',
+                        'water',
+                    ),
+                ],
             ...self::feed($now),
-            Step::to(Cause::Nitrate, 'Then what made it: stock, feed and upkeep, all three. Change more each week, or feed less.', 'It poisons over weeks: one or two ail first, the young worst.', 'water'),
+            Step::to(
+                Cause::Nitrate,
+                'Then what made it: stock, feed and upkeep, all three. Change more each week, or feed less.',
+                'It poisons over weeks: one or two ail first, the young worst.',
+                'water',
+            ),
         ];
     }
 

@@ -28,21 +28,75 @@ final readonly class NitriteAnswer
         // One change a day: what is changed for ammonia takes its share of nitrite with it.
         $wanted = $now->changedPct > 0 ? null : $now->share('no2_n_mg_l', $now->no2Limit);
         $pct = $wanted === null ? null : max(self::LEAST_PCT, min(self::MOST_PCT, $wanted));
-        $after = $pct === null ? $nitrite : $nitrite - $pct / 100 * ($nitrite - ($now->source['no2_n_mg_l'] ?? 0.0));
+        $after = $pct === null ? $nitrite : $nitrite - ($pct / 100) * ($nitrite - ($now->source['no2_n_mg_l'] ?? 0.0));
         $salt = ($now->reading('salinity_g_l') ?? 0.0) * (1 - ($pct ?? 0.0) / 100);
-        $guard = Worked::by(new ChlorideGuardCalculator, ['volume_l' => $now->volumeL, 'no2_n_mg_l' => $after, 'chloride_mg_l' => 1000 * self::CHLORIDE * $salt], 'salt_g');
+        $guard = Worked::by(
+            new ChlorideGuardCalculator(),
+            ['volume_l' => $now->volumeL, 'no2_n_mg_l' => $after, 'chloride_mg_l' => 1000 * self::CHLORIDE * $salt],
+            'salt_g',
+        );
 
         return [
-            ...($now->changedPct > 0 ? [Step::to(Cause::Nitrite, 'The change above brings nitrite to '.Say::number($nitrite, 2).' mg/L.', $nitrite > $now->no2Limit ? 'Another tomorrow, as large as today’s reading asks.' : '')] : []),
-            ...($pct === null ? [] : [Step::to(Cause::Nitrite, 'Change '.Say::about($pct / 100 * $now->volumeL).' L, '.Say::number($pct, 2).' % of the water, today and while it stands.', 'It leaves '.Say::number($after, 2).' mg/L.', 'water')->changing($pct)]),
+            ...$now->changedPct > 0
+                ? [
+                    Step::to(
+                        Cause::Nitrite,
+                        'The change above brings nitrite to ' . Say::number($nitrite, 2) . ' mg/L.',
+                        $nitrite > $now->no2Limit ? 'Another tomorrow, as large as today’s reading asks.' : '',
+                    ),
+                ]
+                : [],
+            ...$pct === null
+                ? []
+                : [
+                    Step::to(
+                        Cause::Nitrite,
+                        'Change ' .
+                            Say::about(($pct / 100) * $now->volumeL) .
+                            ' L, ' .
+                            Say::number($pct, 2) .
+                            ' % of the water, today and while it stands.',
+                        'It leaves ' . Say::number($after, 2) . ' mg/L.',
+                        'water',
+                    )->changing($pct),
+                ],
             ...match (true) {
-                ! $now->follows['salt'] => [],
-                $now->zeoliteIn => [Step::to(Cause::Nitrite, 'No salt while zeolite hangs in the loop: take it out first, or leave salt away.', 'Salt makes it let go of its ammonia.', 'dose')],
-                $guard->value > 0 => [Step::to(Cause::Nitrite, 'Salt, dissolved, over the day: ten of chloride to one of the nitrite that is left.', 'Chloride keeps nitrite out of the gills. The chloride of the tap is not counted.', 'dose')->weighing($guard, 'g')],
-                default => [Step::to(Cause::Nitrite, 'Salt enough is in the water already.', 'Chloride keeps nitrite out of the gills.')],
+                !$now->follows['salt'] => [],
+                $now->zeoliteIn => [
+                    Step::to(
+                        Cause::Nitrite,
+                        'No salt while zeolite hangs in the loop: take it out first, or leave salt away.',
+                        'Salt makes it let go of its ammonia.',
+                        'dose',
+                    ),
+                ],
+                $guard->value > 0 => [
+                    Step::to(
+                        Cause::Nitrite,
+                        'Salt, dissolved, over the day: ten of chloride to one of the nitrite that is left.',
+                        'Chloride keeps nitrite out of the gills. The chloride of the tap is not counted.',
+                        'dose',
+                    )->weighing($guard, 'g'),
+                ],
+                default => [
+                    Step::to(
+                        Cause::Nitrite,
+                        'Salt enough is in the water already.',
+                        'Chloride keeps nitrite out of the gills.',
+                    ),
+                ],
             },
-            Step::to(Cause::Nitrite, 'All the air there is.', 'Brown blood carries less oxygen: fish suffocate in water that has enough.'),
-            Step::to(Cause::Nitrite, ($now->feedTold ? 'Live' : 'Half the feed; live').' media or culture; fish out where another loop has room.', 'What takes nitrite grows more slowly than what makes it.'),
+            Step::to(
+                Cause::Nitrite,
+                'All the air there is.',
+                'Brown blood carries less oxygen: fish suffocate in water that has enough.',
+            ),
+            Step::to(
+                Cause::Nitrite,
+                ($now->feedTold ? 'Live' : 'Half the feed; live') .
+                    ' media or culture; fish out where another loop has room.',
+                'What takes nitrite grows more slowly than what makes it.',
+            ),
             Step::to(Cause::Nitrite, 'Nitrite every 12 h.', '', 'test'),
         ];
     }

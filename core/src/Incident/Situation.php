@@ -51,8 +51,7 @@ final readonly class Situation
         public ?string $treatment = null,
         public float $changedPct = 0.0,
         public bool $feedTold = false,
-    ) {
-    }
+    ) {}
 
     /** As it is after a step that was told: part of the water changed, and what is fed said once. */
     public function after(float $pct, bool $feedTold): self
@@ -60,11 +59,36 @@ final readonly class Situation
         $water = $this->water;
         foreach (['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l'] as $key) {
             if (isset($water[$key])) {
-                $water[$key] += $pct / 100 * (($this->source[$key] ?? ($key === 'alkalinity_mg_l' || $key === 'hardness_mg_l' ? $water[$key] : 0.0)) - $water[$key]);
+                $water[$key] +=
+                    ($pct / 100) *
+                    (($this->source[$key] ??
+                        ($key === 'alkalinity_mg_l' || $key === 'hardness_mg_l' ? $water[$key] : 0.0)) -
+                        $water[$key]);
             }
         }
 
-        return new self($this->volumeL, $water, $this->states, $this->source, $this->chloramine, $this->tanGD, $this->feedGD, $this->fish, $this->fragile, $this->zeoliteIn, $this->tanLimit, $this->no2Limit, $this->no3Limit, $this->doLimit, $this->binder, $this->conditioner, $this->follows, $this->treatment, max($pct, $this->changedPct), $this->feedTold || $feedTold);
+        return new self(
+            $this->volumeL,
+            $water,
+            $this->states,
+            $this->source,
+            $this->chloramine,
+            $this->tanGD,
+            $this->feedGD,
+            $this->fish,
+            $this->fragile,
+            $this->zeoliteIn,
+            $this->tanLimit,
+            $this->no2Limit,
+            $this->no3Limit,
+            $this->doLimit,
+            $this->binder,
+            $this->conditioner,
+            $this->follows,
+            $this->treatment,
+            max($pct, $this->changedPct),
+            $this->feedTold || $feedTold,
+        );
     }
 
     public function reading(string $key): ?float
@@ -98,15 +122,20 @@ final readonly class Situation
         $ph = $this->reading('ph');
         $temp = $this->reading('temp_c');
 
-        return $tan === null || $ph === null || $temp === null ? null : UnionisedAmmonia::of($tan, $ph, $temp, $this->reading('salinity_g_l') ?? 0.0)->nh3N;
+        return $tan === null || $ph === null || $temp === null
+            ? null
+            : UnionisedAmmonia::of($tan, $ph, $temp, $this->reading('salinity_g_l') ?? 0.0)->nh3N;
     }
 
-    /** Share of the water that must go to bring a reading down to a level, percent; null where the new water is no better. */
+    /**
+     * Share of the water that must go to bring a reading down to a level, percent; null where the new water is no
+     * better.
+     */
     public function share(string $key, float $to): ?float
     {
         $now = $this->reading($key) ?? 0.0;
         $new = $this->source[$key] ?? 0.0;
 
-        return $new >= $to || $now <= $to ? null : 100 * ($now - $to) / ($now - $new);
+        return $new >= $to || $now <= $to ? null : (100 * ($now - $to)) / ($now - $new);
     }
 }

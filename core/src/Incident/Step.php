@@ -12,12 +12,23 @@ namespace Ironwort\Core\Incident;
 final readonly class Step
 {
     /** @param  ?array{calc: string, key: string, input: array<string, mixed>, value: float, unit: string}  $amount */
-    private function __construct(public Cause $cause, public string $do, public string $why, public ?array $amount, public ?string $page, public ?string $caution, public float $changesPct = 0.0)
-    {
-    }
+    private function __construct(
+        public Cause $cause,
+        public string $do,
+        public string $why,
+        public ?array $amount,
+        public ?string $page,
+        public ?string $caution,
+        public float $changesPct = 0.0,
+    ) {}
 
-    public static function to(Cause $cause, string $do, string $why = '', ?string $page = null, ?string $caution = null): self
-    {
+    public static function to(
+        Cause $cause,
+        string $do,
+        string $why = '',
+        ?string $page = null,
+        ?string $caution = null,
+    ): self {
         return new self($cause, $do, $why, null, $page, $caution);
     }
 
@@ -29,6 +40,19 @@ final readonly class Step
 
     public function weighing(Worked $worked, string $unit): self
     {
-        return new self($this->cause, $this->do, $this->why, ['calc' => $worked->calc, 'key' => $worked->key, 'input' => $worked->input, 'value' => $worked->value, 'unit' => $unit], $this->page, $this->caution);
+        return new self(
+            $this->cause,
+            $this->do,
+            $this->why,
+            [
+                'calc' => $worked->calc,
+                'key' => $worked->key,
+                'input' => $worked->input,
+                'value' => $worked->value,
+                'unit' => $unit,
+            ],
+            $this->page,
+            $this->caution,
+        );
     }
 }

@@ -11,13 +11,16 @@ use Ironwort\Core\Calc\Intake;
 final readonly class Worked
 {
     /** @param  array<string, mixed>  $input */
-    private function __construct(public string $calc, public string $key, public array $input, public float $value)
-    {
-    }
+    private function __construct(public string $calc, public string $key, public array $input, public float $value) {}
 
     /** @param  array<string, mixed>  $input */
     public static function by(Calculator $calculator, array $input, string $key): self
     {
-        return new self($calculator->name(), $key, $input, $calculator->calculate((new Intake($calculator->inputs()))->read($input))->number($key));
+        return new self(
+            $calculator->name(),
+            $key,
+            $input,
+            $calculator->calculate((new Intake($calculator->inputs()))->read($input))->number($key),
+        );
     }
 }

@@ -23,9 +23,7 @@ final readonly class Advice
 
     private const NO3_PER_N = 4.4268;
 
-    private function __construct(public string $text, public string $rule, public string $from)
-    {
-    }
+    private function __construct(public string $text, public string $rule, public string $from) {}
 
     /**
      * @param  array<string, list<Point>>  $courses  by parameter, newest first
@@ -34,17 +32,27 @@ final readonly class Advice
      */
     public static function of(array $courses, LimitTable $limits, string $stage, ?float $sourceNitrate = null): array
     {
-        $course = static fn (Parameter $parameter): array => $courses[$parameter->value] ?? [];
+        $course = static fn(Parameter $parameter): array => $courses[$parameter->value] ?? [];
 
-        return array_values(array_filter([
-            self::nitriteToCome($course(Parameter::Ammonia), $course(Parameter::Nitrite), $limits, $stage),
-            self::nitriteAndSalt($course(Parameter::Nitrite), $course(Parameter::Salinity), $limits, $stage),
-            self::alkalinityFalls($course(Parameter::Alkalinity)),
-            self::ammoniaWithoutPh($course(Parameter::Ammonia), $course(Parameter::Ph), $course(Parameter::Temperature)),
-            self::oxygenAtNoon($course(Parameter::Oxygen), $course(Parameter::Temperature)),
-            self::nitrateOfTheSource($course(Parameter::Nitrate), $sourceNitrate, $limits, $stage),
-            self::absurdCarbonDioxide($course(Parameter::Ph), $course(Parameter::Alkalinity), $course(Parameter::Temperature)),
-        ]));
+        return array_values(
+            array_filter([
+                self::nitriteToCome($course(Parameter::Ammonia), $course(Parameter::Nitrite), $limits, $stage),
+                self::nitriteAndSalt($course(Parameter::Nitrite), $course(Parameter::Salinity), $limits, $stage),
+                self::alkalinityFalls($course(Parameter::Alkalinity)),
+                self::ammoniaWithoutPh(
+                    $course(Parameter::Ammonia),
+                    $course(Parameter::Ph),
+                    $course(Parameter::Temperature),
+                ),
+                self::oxygenAtNoon($course(Parameter::Oxygen), $course(Parameter::Temperature)),
+                self::nitrateOfTheSource($course(Parameter::Nitrate), $sourceNitrate, $limits, $stage),
+                self::absurdCarbonDioxide(
+                    $course(Parameter::Ph),
+                    $course(Parameter::Alkalinity),
+                    $course(Parameter::Temperature),
+                ),
+            ]),
+        );
     }
 
     /**
@@ -55,9 +63,29 @@ final readonly class Advice
     {
         $line = $limits->for($stage, Parameter::Ammonia)->above?->watch;
         foreach ($ammonia as $point) {
-            $low = $nitrite !== [] && $nitrite[0]->daysAgo < 3 && $nitrite[0]->high <= ($limits->for($stage, Parameter::Nitrite)->above->watch ?? INF);
-            if ($line !== null && $point->daysAgo >= 5 && $point->daysAgo <= 21 && $point->high > $line && $ammonia[0]->value < $point->value && ! $low) {
-                return new self('Ammonia stood at '.Say::number($point->value, 2).' mg/L '.self::ago($point->daysAgo).': expect nitrite now, and test for it.', 'Nitrite follows ammonia by one to three weeks, until its own oxidisers have grown.', 'ammonia '.self::ago($point->daysAgo).($nitrite === [] ? ', nitrite never tested' : ', nitrite '.self::ago($nitrite[0]->daysAgo)));
+            $low =
+                $nitrite !== [] &&
+                $nitrite[0]->daysAgo < 3 &&
+                $nitrite[0]->high <= ($limits->for($stage, Parameter::Nitrite)->above->watch ?? INF);
+            if (
+                $line !== null &&
+                $point->daysAgo >= 5 &&
+                $point->daysAgo <= 21 &&
+                $point->high > $line &&
+                $ammonia[0]->value < $point->value &&
+                !$low
+            ) {
+                return new self(
+                    'Ammonia stood at ' .
+                        Say::number($point->value, 2) .
+                        ' mg/L ' .
+                        self::ago($point->daysAgo) .
+                        ': expect nitrite now, and test for it.',
+                    'Nitrite follows ammonia by one to three weeks, until its own oxidisers have grown.',
+                    'ammonia ' .
+                        self::ago($point->daysAgo) .
+                        ($nitrite === [] ? ', nitrite never tested' : ', nitrite ' . self::ago($nitrite[0]->daysAgo)),
+                );
             }
         }
 
@@ -74,21 +102,41 @@ final readonly class Advice
         if ($nitrite === [] || $line === null || $nitrite[0]->high <= $line || $nitrite[0]->daysAgo > 7) {
             return null;
         }
-        $salt = array_values(array_filter($salt, static fn (Point $point): bool => $point->daysAgo <= Limits::SALT_STANDS_D));
+        $salt = array_values(
+            array_filter($salt, static fn(Point $point): bool => $point->daysAgo <= Limits::SALT_STANDS_D),
+        );
         // Salt is 60.7 % chloride by weight.
         $chloride = $salt === [] ? null : 606.6 * $salt[0]->value;
         $ratio = $chloride === null ? null : $chloride / max(1e-6, $nitrite[0]->value);
         if ($ratio !== null && $ratio >= 10) {
-            return new self('There is '.Say::number($ratio, 2).' times as much chloride as nitrite in the water: it keeps most of the nitrite out of the fish.', 'Ten parts of chloride to one of nitrite nitrogen are usually held to protect.', 'nitrite '.self::ago($nitrite[0]->daysAgo).', salt '.self::ago($salt[0]->daysAgo));
+            return new self(
+                'There is ' .
+                    Say::number($ratio, 2) .
+                    ' times as much chloride as nitrite in the water: it keeps most of the nitrite out of the fish.',
+                'Ten parts of chloride to one of nitrite nitrogen are usually held to protect.',
+                'nitrite ' . self::ago($nitrite[0]->daysAgo) . ', salt ' . self::ago($salt[0]->daysAgo),
+            );
         }
 
-        return new self('Nitrite is up'.($salt === [] ? ', and salt was not measured in two weeks' : ', with too little salt to shield the fish').': '.Say::number(max(0.0, 10 * $nitrite[0]->value / 606.6 - ($salt[0]->value ?? 0.0)), 2).' g/L of salt would.', 'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.', 'nitrite '.self::ago($nitrite[0]->daysAgo));
+        return new self(
+            'Nitrite is up' .
+                ($salt === []
+                    ? ', and salt was not measured in two weeks'
+                    : ', with too little salt to shield the fish') .
+                ': ' .
+                Say::number(max(0.0, (10 * $nitrite[0]->value) / 606.6 - ($salt[0]->value ?? 0.0)), 2) .
+                ' g/L of salt would.',
+            'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.',
+            'nitrite ' . self::ago($nitrite[0]->daysAgo),
+        );
     }
 
     /** @param  list<Point>  $alkalinity */
     private static function alkalinityFalls(array $alkalinity): ?self
     {
-        $run = self::sinceTheLastRise(array_values(array_filter($alkalinity, static fn (Point $point): bool => $point->daysAgo <= 60)));
+        $run = self::sinceTheLastRise(
+            array_values(array_filter($alkalinity, static fn(Point $point): bool => $point->daysAgo <= 60)),
+        );
         if (count($run) < 4 || $run[count($run) - 1]->daysAgo - $run[0]->daysAgo < 10) {
             return null;
         }
@@ -98,9 +146,16 @@ final readonly class Advice
             return null;
         }
         $weeks = ($now - self::KH_FLOOR) / $fall;
-        $left = $weeks <= 0 ? 'it is at 2.8 dKH already, where pH is no longer held' : Say::number(floor($weeks)).' weeks left until 2.8 dKH';
+        $left =
+            $weeks <= 0
+                ? 'it is at 2.8 dKH already, where pH is no longer held'
+                : Say::number(floor($weeks)) . ' weeks left until 2.8 dKH';
 
-        return new self('KH falls by '.Say::number($fall / self::MG_PER_DKH, 2)." dKH a week, {$left}.", 'A straight line through the readings since KH last rose, sixty days back at most; 2.8 dKH is 50 mg/L.', count($run).' readings of KH, the last '.self::ago($run[0]->daysAgo));
+        return new self(
+            'KH falls by ' . Say::number($fall / self::MG_PER_DKH, 2) . " dKH a week, {$left}.",
+            'A straight line through the readings since KH last rose, sixty days back at most; 2.8 dKH is 50 mg/L.',
+            count($run) . ' readings of KH, the last ' . self::ago($run[0]->daysAgo),
+        );
     }
 
     /**
@@ -111,9 +166,19 @@ final readonly class Advice
     private static function ammoniaWithoutPh(array $ammonia, array $ph, array $temperature): ?self
     {
         $tested = $ammonia !== [] && $ammonia[0]->daysAgo <= 7 && $ammonia[0]->value > 0.1;
-        $apart = max($ph === [] ? INF : abs($ph[0]->daysAgo - ($ammonia[0]->daysAgo ?? 0)), $temperature === [] ? INF : abs($temperature[0]->daysAgo - ($ammonia[0]->daysAgo ?? 0)));
+        $apart = max(
+            $ph === [] ? INF : abs($ph[0]->daysAgo - ($ammonia[0]->daysAgo ?? 0)),
+            $temperature === [] ? INF : abs($temperature[0]->daysAgo - ($ammonia[0]->daysAgo ?? 0)),
+        );
 
-        return $tested && $apart > 2 ? new self('Ammonia was tested without pH and temperature beside it: how much of it burns is anyone’s guess.', 'The un-ionised part follows pH and temperature of the same hours; more than two days apart they are not of one water.', 'ammonia '.self::ago($ammonia[0]->daysAgo)) : null;
+        return $tested && $apart > 2
+            ? new self(
+                'Ammonia was tested without pH and temperature beside it: how much of it burns is anyone’s guess.',
+                'The un-ionised part follows pH and temperature of the same hours; more than two ' .
+                    'days apart they are not of one water.',
+                'ammonia ' . self::ago($ammonia[0]->daysAgo),
+            )
+            : null;
     }
 
     /**
@@ -123,10 +188,23 @@ final readonly class Advice
     private static function oxygenAtNoon(array $oxygen, array $temperature): ?self
     {
         $warm = $temperature !== [] && $temperature[0]->value >= 18;
-        $recent = array_filter($oxygen, static fn (Point $point): bool => $point->daysAgo <= 14);
-        $dawn = array_filter($recent, static fn (Point $point): bool => $point->hour >= TestSchedule::DAWN_FROM && $point->hour < TestSchedule::DAWN_UNTIL);
+        $recent = array_filter($oxygen, static fn(Point $point): bool => $point->daysAgo <= 14);
+        $dawn = array_filter(
+            $recent,
+            static fn(Point $point): bool => $point->hour >= TestSchedule::DAWN_FROM &&
+                $point->hour < TestSchedule::DAWN_UNTIL,
+        );
 
-        return $warm && $recent !== [] && $dawn === [] ? new self('Oxygen was tested by day; it is lowest at dawn. In water this warm, test then.', 'Plants give by day and take by night; at 18 °C and above dawn is the reading that counts.', 'oxygen '.self::ago($oxygen[0]->daysAgo).' at '.sprintf('%02d:%02d', (int) $oxygen[0]->hour, (int) (60 * fmod($oxygen[0]->hour, 1)))) : null;
+        return $warm && $recent !== [] && $dawn === []
+            ? new self(
+                'Oxygen was tested by day; it is lowest at dawn. In water this warm, test then.',
+                'Plants give by day and take by night; at 18 °C and above dawn is the reading that counts.',
+                'oxygen ' .
+                    self::ago($oxygen[0]->daysAgo) .
+                    ' at ' .
+                    sprintf('%02d:%02d', (int) $oxygen[0]->hour, (int) (60 * fmod($oxygen[0]->hour, 1))),
+            )
+            : null;
     }
 
     /** @param  list<Point>  $nitrate */
@@ -139,8 +217,20 @@ final readonly class Advice
         $tap = Say::number($source * self::NO3_PER_N, 2);
 
         return $source >= $line
-            ? new self("The water it is filled from holds {$tap} mg/L of nitrate itself: changes cannot bring it below that. Blend with water that has less.", 'A change mixes towards its source and never past it.', 'nitrate '.self::ago($nitrate[0]->daysAgo).', source water as last tested')
-            : new self('Nitrate is up; the water it is filled from has '.$tap.' mg/L, so changes bring it down towards that, in steps.', 'A change mixes towards its source and never past it.', 'nitrate '.self::ago($nitrate[0]->daysAgo).', source water as last tested');
+            ? new self(
+                'The water it is filled ' .
+                    "from holds {$tap} mg/L of nitrate itself: changes cannot bring it below " .
+                    'that. Blend with water that has less.',
+                'A change mixes towards its source and never past it.',
+                'nitrate ' . self::ago($nitrate[0]->daysAgo) . ', source water as last tested',
+            )
+            : new self(
+                'Nitrate is up; the water it is filled from has ' .
+                    $tap .
+                    ' mg/L, so changes bring it down towards that, in steps.',
+                'A change mixes towards its source and never past it.',
+                'nitrate ' . self::ago($nitrate[0]->daysAgo) . ', source water as last tested',
+            );
     }
 
     /**
@@ -150,12 +240,26 @@ final readonly class Advice
      */
     private static function absurdCarbonDioxide(array $ph, array $alkalinity, array $temperature): ?self
     {
-        if ($ph === [] || $alkalinity === [] || abs($ph[0]->daysAgo - $alkalinity[0]->daysAgo) > 1 || $ph[0]->daysAgo > 7) {
+        if (
+            $ph === [] ||
+            $alkalinity === [] ||
+            abs($ph[0]->daysAgo - $alkalinity[0]->daysAgo) > 1 ||
+            $ph[0]->daysAgo > 7
+        ) {
             return null;
         }
         $co2 = (new Carbonate($temperature[0]->value ?? 20.0, $alkalinity[0]->value))->co2($ph[0]->value);
 
-        return $co2 > 40 ? new self('pH and KH together would mean '.Say::number($co2, 2).' mg/L of CO₂: either the surface is hardly broken, or one of the two was misread. Test both again.', 'CO₂ follows from pH and alkalinity; above 40 mg/L koi would gasp.', 'pH and KH '.self::ago($ph[0]->daysAgo)) : null;
+        return $co2 > 40
+            ? new self(
+                'pH and KH together would mean ' .
+                    Say::number($co2, 2) .
+                    ' mg/L of CO₂: either the surface is hardly broken, or one of the two was ' .
+                    'misread. Test both again.',
+                'CO₂ follows from pH and alkalinity; above 40 mg/L koi would gasp.',
+                'pH and KH ' . self::ago($ph[0]->daysAgo),
+            )
+            : null;
     }
 
     /**
@@ -184,10 +288,12 @@ final readonly class Advice
     private static function line(array $run): array
     {
         $n = count($run);
-        $x = array_sum(array_map(static fn (Point $point): float => -$point->daysAgo, $run)) / $n;
-        $y = array_sum(array_map(static fn (Point $point): float => $point->value, $run)) / $n;
-        $above = array_sum(array_map(static fn (Point $point): float => (-$point->daysAgo - $x) * ($point->value - $y), $run));
-        $below = array_sum(array_map(static fn (Point $point): float => (-$point->daysAgo - $x) ** 2, $run));
+        $x = array_sum(array_map(static fn(Point $point): float => -$point->daysAgo, $run)) / $n;
+        $y = array_sum(array_map(static fn(Point $point): float => $point->value, $run)) / $n;
+        $above = array_sum(
+            array_map(static fn(Point $point): float => (-$point->daysAgo - $x) * ($point->value - $y), $run),
+        );
+        $below = array_sum(array_map(static fn(Point $point): float => (-$point->daysAgo - $x) ** 2, $run));
         $slope = $below > 0 ? $above / $below : 0.0;
 
         return [$slope, $y - $slope * $x];
@@ -198,7 +304,7 @@ final readonly class Advice
         return match (true) {
             $days < 1 => 'today',
             $days < 2 => 'a day ago',
-            default => Say::number(floor($days)).' days ago',
+            default => Say::number(floor($days)) . ' days ago',
         };
     }
 }

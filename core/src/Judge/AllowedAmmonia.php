@@ -18,9 +18,7 @@ use Ironwort\Core\Water\UnionisedAmmonia;
  */
 final readonly class AllowedAmmonia
 {
-    private function __construct(public float $tan, public float $unionisedLimit, public bool $heldByUnionised)
-    {
-    }
+    private function __construct(public float $tan, public float $unionisedLimit, public bool $heldByUnionised) {}
 
     /** @throws \LogicException when either limit is missing from the table */
     public static function of(LimitTable $limits, string $stage, float $ph, float $tempC, float $salinityGL = 0.0): self

@@ -16,9 +16,18 @@ use Ironwort\Core\Water\UnionisedAmmonia;
  */
 final readonly class Derived
 {
-    public static function unionisedAmmonia(Reading $ammonia, Reading $ph, Reading $temperature, float $salinityGL): Reading
-    {
-        $at = static fn (float $tan, float $acidity, float $temp): float => UnionisedAmmonia::of($tan, $acidity, $temp, $salinityGL)->nh3N;
+    public static function unionisedAmmonia(
+        Reading $ammonia,
+        Reading $ph,
+        Reading $temperature,
+        float $salinityGL,
+    ): Reading {
+        $at = static fn(float $tan, float $acidity, float $temp): float => UnionisedAmmonia::of(
+            $tan,
+            $acidity,
+            $temp,
+            $salinityGL,
+        )->nh3N;
 
         return new Reading(
             Parameter::UnionisedAmmonia,
@@ -30,10 +39,15 @@ final readonly class Derived
         );
     }
 
-    public static function oxygenSaturation(Reading $oxygen, Reading $temperature, float $salinityGL, float $altitudeM): Reading
-    {
+    public static function oxygenSaturation(
+        Reading $oxygen,
+        Reading $temperature,
+        float $salinityGL,
+        float $altitudeM,
+    ): Reading {
         $pressure = Oxygen::pressureAtAltitude($altitudeM);
-        $at = static fn (float $do, float $temp): float => 100 * $do / Oxygen::saturation($temp, $salinityGL, $pressure);
+        $at = static fn(float $do, float $temp): float => (100 * $do) /
+            Oxygen::saturation($temp, $salinityGL, $pressure);
 
         return new Reading(
             Parameter::OxygenSaturation,
@@ -45,15 +59,25 @@ final readonly class Derived
         );
     }
 
-    public static function carbonDioxide(Reading $ph, Reading $alkalinity, Reading $temperature, float $salinityGL): Reading
-    {
-        $at = static fn (float $acidity, float $alk, float $temp): float => max(0.0, (new Carbonate($temp, $alk, $salinityGL))->co2($acidity));
+    public static function carbonDioxide(
+        Reading $ph,
+        Reading $alkalinity,
+        Reading $temperature,
+        float $salinityGL,
+    ): Reading {
+        $at = static fn(float $acidity, float $alk, float $temp): float => max(
+            0.0,
+            (new Carbonate($temp, $alk, $salinityGL))->co2($acidity),
+        );
         $low = $at($ph->interval->high, $alkalinity->interval->low, $temperature->interval->high);
 
         return new Reading(
             Parameter::CarbonDioxide,
             $at($ph->value, $alkalinity->value, $temperature->value),
-            Interval::between($low, max($low, $at($ph->interval->low, $alkalinity->interval->high, $temperature->interval->low))),
+            Interval::between(
+                $low,
+                max($low, $at($ph->interval->low, $alkalinity->interval->high, $temperature->interval->low)),
+            ),
         );
     }
 }

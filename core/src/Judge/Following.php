@@ -11,9 +11,7 @@ use Ironwort\Core\Measure\Unit;
 final readonly class Following
 {
     /** @param  array<string, string>  $chosen  school by topic; what is not chosen is as usual */
-    public function __construct(private SchoolTable $schools, private array $chosen = [])
-    {
-    }
+    public function __construct(private SchoolTable $schools, private array $chosen = []) {}
 
     public function in(string $topic): School
     {
@@ -26,13 +24,27 @@ final readonly class Following
      */
     public function limits(string $stage, Limits $limits): Limits
     {
-        if ($limits->parameter !== Parameter::Nitrate || $limits->above === null || ! isset($this->chosen['nitrate']) || $stage === 'starting') {
+        if (
+            $limits->parameter !== Parameter::Nitrate ||
+            $limits->above === null ||
+            !isset($this->chosen['nitrate']) ||
+            $stage === 'starting'
+        ) {
             return $limits;
         }
         $school = $this->in('nitrate');
-        $line = static fn (string $state, float $own): float => $stage === 'fry' ? min($own, self::nitrogen($school->figure($state))) : self::nitrogen($school->figure($state));
+        $line = static fn(string $state, float $own): float => $stage === 'fry'
+            ? min($own, self::nitrogen($school->figure($state)))
+            : self::nitrogen($school->figure($state));
 
-        return $limits->with(null, new Bounds($line('watch', $limits->above->watch), $line('act', $limits->above->act), $line('emergency', $limits->above->emergency)));
+        return $limits->with(
+            null,
+            new Bounds(
+                $line('watch', $limits->above->watch),
+                $line('act', $limits->above->act),
+                $line('emergency', $limits->above->emergency),
+            ),
+        );
     }
 
     private static function nitrogen(float $nitrate): float

@@ -22,8 +22,12 @@ final readonly class Kit
      * @param  ?float  $from  what a continuous kit reads from
      * @param  ?float  $to  and to
      */
-    public function __construct(public array $steps = [], public ?float $resolution = null, public ?float $from = null, public ?float $to = null)
-    {
+    public function __construct(
+        public array $steps = [],
+        public ?float $resolution = null,
+        public ?float $from = null,
+        public ?float $to = null,
+    ) {
         for ($i = 1; $i < count($steps); $i++) {
             if ($steps[$i] <= $steps[$i - 1]) {
                 throw new \InvalidArgumentException('The steps of a kit rise.');
@@ -38,10 +42,12 @@ final readonly class Kit
     public function interval(float $value): ?Interval
     {
         if ($this->steps === []) {
-            return $this->resolution === null ? null : Interval::between($value - $this->resolution / 2, $value + $this->resolution / 2);
+            return $this->resolution === null
+                ? null
+                : Interval::between($value - $this->resolution / 2, $value + $this->resolution / 2);
         }
-        $below = array_values(array_filter($this->steps, static fn (float $step): bool => $step < $value - 1e-9));
-        $above = array_values(array_filter($this->steps, static fn (float $step): bool => $step > $value + 1e-9));
+        $below = array_values(array_filter($this->steps, static fn(float $step): bool => $step < $value - 1e-9));
+        $above = array_values(array_filter($this->steps, static fn(float $step): bool => $step > $value + 1e-9));
         $on = count($below) + count($above) < count($this->steps);
         $low = $below === [] ? $value : ($on ? ($value + $below[count($below) - 1]) / 2 : $below[count($below) - 1]);
         $high = $above === [] ? $value : ($on ? ($value + $above[0]) / 2 : $above[0]);

@@ -14,9 +14,7 @@ final readonly class LimitTable
      * @param  array<string, array<string, Limits>>  $limits  by life stage and parameter
      * @param  array<string, string>  $stages  life stage to its name
      */
-    private function __construct(private array $limits, public array $stages)
-    {
-    }
+    private function __construct(private array $limits, public array $stages) {}
 
     public static function from(Row $table): self
     {
@@ -49,7 +47,7 @@ final readonly class LimitTable
      */
     public function for(string $stage, Parameter $parameter): Limits
     {
-        if (! isset($this->stages[$stage])) {
+        if (!isset($this->stages[$stage])) {
             throw new BrokenTable("There is no life stage {$stage}.");
         }
 
@@ -59,7 +57,10 @@ final readonly class LimitTable
     /** The same table with other limits for one life stage. */
     public function with(string $stage, Limits $limits): self
     {
-        return new self([...$this->limits, $stage => [...$this->limits[$stage] ?? [], $limits->parameter->value => $limits]], $this->stages);
+        return new self(
+            [...$this->limits, $stage => [...$this->limits[$stage] ?? [], $limits->parameter->value => $limits]],
+            $this->stages,
+        );
     }
 
     private static function bounds(?Row $row): ?Bounds

@@ -19,8 +19,7 @@ final readonly class Limits
         public float $scaleFrom,
         public float $scaleTo,
         public string $source,
-    ) {
-    }
+    ) {}
 
     /** What is written down and never raises a word: clarity is a taste, and hardness a habit. */
     public static function none(Parameter $parameter): self
@@ -39,9 +38,19 @@ final readonly class Limits
     /** The same with other lines; a side that is not given stays as it was. */
     public function with(?Bounds $below, ?Bounds $above): self
     {
-        $lines = array_filter([$below?->emergency, $above?->emergency], static fn (?float $line): bool => $line !== null);
+        $lines = array_filter(
+            [$below?->emergency, $above?->emergency],
+            static fn(?float $line): bool => $line !== null,
+        );
 
-        return new self($this->parameter, $below ?? $this->below, $above ?? $this->above, min([$this->scaleFrom, ...$lines]), max([$this->scaleTo, ...array_map(static fn (float $line): float => 1.2 * $line, $lines)]), $this->source);
+        return new self(
+            $this->parameter,
+            $below ?? $this->below,
+            $above ?? $this->above,
+            min([$this->scaleFrom, ...$lines]),
+            max([$this->scaleTo, ...array_map(static fn(float $line): float => 1.2 * $line, $lines)]),
+            $this->source,
+        );
     }
 
     /**
@@ -57,9 +66,11 @@ final readonly class Limits
         if ($this->parameter !== Parameter::Nitrite || $this->above === null) {
             return $this;
         }
-        $act = min($this->above->emergency, max($this->above->act, 606.6 * $salinityGL / 10));
+        $act = min($this->above->emergency, max($this->above->act, (606.6 * $salinityGL) / 10));
 
-        return $act === $this->above->act ? $this : $this->with($this->below, new Bounds($this->above->watch, $act, $this->above->emergency));
+        return $act === $this->above->act
+            ? $this
+            : $this->with($this->below, new Bounds($this->above->watch, $act, $this->above->emergency));
     }
 
     public function judge(Interval $reading): Verdict
@@ -79,10 +90,20 @@ final readonly class Limits
     {
         $edges = [[$this->scaleFrom, State::Good]];
         if ($this->below !== null) {
-            $edges = [[$this->scaleFrom, State::Emergency], [$this->below->emergency, State::Act], [$this->below->act, State::Watch], [$this->below->watch, State::Good]];
+            $edges = [
+                [$this->scaleFrom, State::Emergency],
+                [$this->below->emergency, State::Act],
+                [$this->below->act, State::Watch],
+                [$this->below->watch, State::Good],
+            ];
         }
         if ($this->above !== null) {
-            array_push($edges, [$this->above->watch, State::Watch], [$this->above->act, State::Act], [$this->above->emergency, State::Emergency]);
+            array_push(
+                $edges,
+                [$this->above->watch, State::Watch],
+                [$this->above->act, State::Act],
+                [$this->above->emergency, State::Emergency],
+            );
         }
         $bands = [];
         foreach ($edges as $i => [$from, $state]) {
@@ -100,7 +121,10 @@ final readonly class Limits
         if ($bounds === null) {
             return new Verdict(State::Good);
         }
-        foreach ([[State::Emergency, $bounds->emergency], [State::Act, $bounds->act], [State::Watch, $bounds->watch]] as [$state, $line]) {
+        foreach (
+            [[State::Emergency, $bounds->emergency], [State::Act, $bounds->act], [State::Watch, $bounds->watch]]
+            as [$state, $line]
+        ) {
             if ($worse > $sign * $line + 1e-9) {
                 return new Verdict($state, $line, $sign > 0 ? 'above' : 'below');
             }

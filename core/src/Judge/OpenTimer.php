@@ -14,16 +14,17 @@ final readonly class OpenTimer
 {
     private const ACT_AT_SHARE = 0.5;
 
-    private function __construct(public ?float $actAtMin, public ?float $emergencyAtMin)
-    {
-    }
+    private function __construct(public ?float $actAtMin, public ?float $emergencyAtMin) {}
 
     /** @param  ?float  $safeMin  null where nothing is in danger */
     public static function of(?float $safeMin, ?float $plannedMin): self
     {
         $half = $safeMin === null ? null : self::ACT_AT_SHARE * $safeMin;
 
-        return new self($plannedMin !== null && $safeMin !== null ? min($plannedMin, $safeMin) : $plannedMin ?? $half, $safeMin);
+        return new self(
+            $plannedMin !== null && $safeMin !== null ? min($plannedMin, $safeMin) : $plannedMin ?? $half,
+            $safeMin,
+        );
     }
 
     public function state(float $minutes): State

@@ -34,7 +34,21 @@ enum Parameter: string
     /** @return list<self> what is read off a kit or probe, in the order it is usually done */
     public static function measured(): array
     {
-        return [self::Ammonia, self::Nitrite, self::Nitrate, self::Ph, self::Temperature, self::Oxygen, self::Alkalinity, self::Hardness, self::Salinity, self::Chlorine, self::Redox, self::Clarity, self::Silt];
+        return [
+            self::Ammonia,
+            self::Nitrite,
+            self::Nitrate,
+            self::Ph,
+            self::Temperature,
+            self::Oxygen,
+            self::Alkalinity,
+            self::Hardness,
+            self::Salinity,
+            self::Chlorine,
+            self::Redox,
+            self::Clarity,
+            self::Silt,
+        ];
     }
 
     /** @return list<self> what follows from what is measured */

@@ -8,9 +8,13 @@ namespace Ironwort\Core\Judge;
 final readonly class School
 {
     /** @param  array<string, float>  $figures  what they are is said by the table they come from */
-    public function __construct(public string $id, public string $name, public string $says, public array $figures, public string $source)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $says,
+        public array $figures,
+        public string $source,
+    ) {}
 
     public function figure(string $key): float
     {

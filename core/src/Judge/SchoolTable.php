@@ -11,9 +11,7 @@ use Ironwort\Core\Data\Row;
 final readonly class SchoolTable
 {
     /** @param  array<string, Topic>  $topics  by id */
-    private function __construct(public array $topics)
-    {
-    }
+    private function __construct(public array $topics) {}
 
     public static function from(Row $table): self
     {
@@ -22,9 +20,19 @@ final readonly class SchoolTable
             $schools = [];
             foreach ($topic->rows('schools') as $row) {
                 $figures = $row->row('figures');
-                $schools[$row->text('id')] = new School($row->text('id'), $row->text('name'), $row->text('says'), array_combine($figures->keys(), array_map($figures->number(...), $figures->keys())), $row->text('source'));
+                $schools[$row->text('id')] = new School(
+                    $row->text('id'),
+                    $row->text('name'),
+                    $row->text('says'),
+                    array_combine($figures->keys(), array_map($figures->number(...), $figures->keys())),
+                    $row->text('source'),
+                );
             }
-            $topics[$topic->text('id')] = new Topic($topic->text('id'), $topic->text('name'), $schools === [] ? throw new BrokenTable('A topic without schools.') : $schools);
+            $topics[$topic->text('id')] = new Topic(
+                $topic->text('id'),
+                $topic->text('name'),
+                $schools === [] ? throw new BrokenTable('A topic without schools.') : $schools,
+            );
         }
 
         return new self($topics);

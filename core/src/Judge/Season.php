@@ -24,14 +24,13 @@ final readonly class Season
         private ?float $warmedByC,
         public array $hours,
         public array $dawn,
-    ) {
-    }
+    ) {}
 
     public function fits(float $nowC, ?float $monthAgoC): bool
     {
-        return ($this->fromC === null || $nowC >= $this->fromC)
-            && ($this->belowC === null || $nowC < $this->belowC)
-            && ($this->warmedByC === null || ($monthAgoC !== null && $nowC - $monthAgoC >= $this->warmedByC));
+        return ($this->fromC === null || $nowC >= $this->fromC) &&
+            ($this->belowC === null || $nowC < $this->belowC) &&
+            ($this->warmedByC === null || ($monthAgoC !== null && $nowC - $monthAgoC >= $this->warmedByC));
     }
 
     /** Whether only a reading at dawn counts. A parameter that is read daily or more often is read at any hour. */

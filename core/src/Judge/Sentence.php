@@ -15,12 +15,12 @@ final readonly class Sentence
         $parameter = $reading->parameter;
         $unit = $parameter->symbol();
         $value = Say::number($parameter->shown($reading->value), 3);
-        $text = "{$parameter->name()} {$value}".($unit === null ? '' : ' '.$unit);
+        $text = "{$parameter->name()} {$value}" . ($unit === null ? '' : ' ' . $unit);
         if ($verdict->passed === null) {
             return $text;
         }
 
-        return "{$text}: {$verdict->state->value} ".self::passed($reading, $verdict);
+        return "{$text}: {$verdict->state->value} " . self::passed($reading, $verdict);
     }
 
     /** The line that was passed, as “above 0.25”; “may be above” where only the worse end of the reading is past it. */
@@ -31,6 +31,9 @@ final readonly class Sentence
         }
         $past = $verdict->side === 'above' ? $reading->value > $verdict->passed : $reading->value < $verdict->passed;
 
-        return ($past ? '' : 'may be ').$verdict->side.' '.Say::number($reading->parameter->shown($verdict->passed), 3);
+        return ($past ? '' : 'may be ') .
+            $verdict->side .
+            ' ' .
+            Say::number($reading->parameter->shown($verdict->passed), 3);
     }
 }

@@ -12,7 +12,8 @@ use Ironwort\Core\Data\Row;
  *
  * Hours between tests. A test is due when so much time has gone, late when half as much again has.
  *
- * @source cp-test-schedule  every 12 h in a start or an incident, daily in quarantine, weekly in routine, nitrate monthly
+ * @source cp-test-schedule  every 12 h in a start or an incident, daily in quarantine, weekly in routine, nitrate
+ *     monthly
  * @source cp-test-seasons   less in cold water, more while it warms, oxygen at dawn in warm water
  */
 final readonly class TestSchedule
@@ -22,7 +23,10 @@ final readonly class TestSchedule
 
     public const DAWN_UNTIL = 8;
 
-    /** How long ago the water is looked at to tell whether it warms up, and how old a temperature may be to tell the season. */
+    /**
+     * How long ago the water is looked at to tell whether it warms up, and how old a temperature may be to tell the
+     * season.
+     */
     public const WEEKS_BACK = 4;
 
     public const KNOWN_FOR_D = 14;
@@ -31,9 +35,7 @@ final readonly class TestSchedule
      * @param  array<string, array{name: string, hours: array<string, float>}>  $contexts
      * @param  list<Season>  $seasons
      */
-    private function __construct(private array $contexts, private array $seasons)
-    {
-    }
+    private function __construct(private array $contexts, private array $seasons) {}
 
     /** @throws BrokenTable */
     public static function from(Row $table): self
@@ -48,8 +50,20 @@ final readonly class TestSchedule
             foreach (array_diff($hours->keys(), array_keys($contexts)) as $unknown) {
                 throw new BrokenTable("A season changes the context {$unknown}, which there is not.");
             }
-            $byContext = array_map(static fn (string $context): array => self::numbers($hours->row($context)), $hours->keys());
-            $seasons[] = new Season($row->text('id'), $row->text('name'), $row->text('says'), $row->numberOrNull('from_c'), $row->numberOrNull('below_c'), $row->numberOrNull('warmed_by_c'), array_combine($hours->keys(), $byContext), $row->texts('dawn'));
+            $byContext = array_map(
+                static fn(string $context): array => self::numbers($hours->row($context)),
+                $hours->keys(),
+            );
+            $seasons[] = new Season(
+                $row->text('id'),
+                $row->text('name'),
+                $row->text('says'),
+                $row->numberOrNull('from_c'),
+                $row->numberOrNull('below_c'),
+                $row->numberOrNull('warmed_by_c'),
+                array_combine($hours->keys(), $byContext),
+                $row->texts('dawn'),
+            );
         }
 
         return new self($contexts, $seasons);
@@ -86,7 +100,9 @@ final readonly class TestSchedule
     /** @return list<string> parameters that some season wants read at dawn */
     public function readAtDawn(): array
     {
-        return array_values(array_unique(array_merge(...array_map(static fn (Season $season): array => $season->dawn, $this->seasons))));
+        return array_values(
+            array_unique(array_merge(...array_map(static fn(Season $season): array => $season->dawn, $this->seasons))),
+        );
     }
 
     /** What a context is called in a sentence. */
@@ -103,7 +119,10 @@ final readonly class TestSchedule
     {
         $usual = $this->contexts[$context]['hours'] ?? throw new BrokenTable("There is no context {$context}.");
 
-        return array_filter([...$usual, ...$season->hours[$context] ?? [], ...$own], static fn (?float $every): bool => $every !== null);
+        return array_filter(
+            [...$usual, ...$season->hours[$context] ?? [], ...$own],
+            static fn(?float $every): bool => $every !== null,
+        );
     }
 
     /** `done`, `due` or `late`, by the hours since the last test; never tested is due. */

@@ -8,9 +8,7 @@ namespace Ironwort\Core\Judge;
 final readonly class Topic
 {
     /** @param  non-empty-array<string, School>  $schools  by id; the first holds when nothing is chosen */
-    public function __construct(public string $id, public string $name, public array $schools)
-    {
-    }
+    public function __construct(public string $id, public string $name, public array $schools) {}
 
     public function school(?string $id): School
     {

@@ -34,7 +34,9 @@ final readonly class TypedReading
             throw new UnreadableReading($fault->getMessage());
         }
         $quantity = $parameter->quantity();
-        $canonical = static fn (float $value): float => $chosen !== null && $quantity !== null ? $chosen->toCanonical($value, $quantity) : $value;
+        $canonical = static fn(float $value): float => $chosen !== null && $quantity !== null
+            ? $chosen->toCanonical($value, $quantity)
+            : $value;
         $value = $canonical($number->value * $thinned);
         [$least, $most] = $parameter->possible();
         if ($value < $least || $value > $most) {
@@ -46,14 +48,21 @@ final readonly class TypedReading
                 : new Reading($parameter, ($least + $value) / 2, Interval::between($least, $value));
         }
         $read = $kit?->interval($number->value);
-        $fineness = min(abs($canonical(($number->value + $number->halfStep) * $thinned) - $value), $thinned * $parameter->usualStep() / 2);
+        $fineness = min(
+            abs($canonical(($number->value + $number->halfStep) * $thinned) - $value),
+            ($thinned * $parameter->usualStep()) / 2,
+        );
         $low = $read === null ? $value - $fineness : $canonical($read->low * $thinned);
         $high = $read === null ? $value + $fineness : min($most, $canonical($read->high * $thinned));
 
-        return new Reading($parameter, $value, Interval::between(
-            $kit?->atItsStart($number->value) === true ? $least : min($value, max($least, $low)),
-            $kit?->atItsEnd($number->value) === true ? $most : max($value, $high),
-        ));
+        return new Reading(
+            $parameter,
+            $value,
+            Interval::between(
+                $kit?->atItsStart($number->value) === true ? $least : min($value, max($least, $low)),
+                $kit?->atItsEnd($number->value) === true ? $most : max($value, $high),
+            ),
+        );
     }
 
     /** @return array{string, ?string, float} the number, “>” or “<”, and how far the sample was thinned */
@@ -67,7 +76,13 @@ final readonly class TypedReading
             if ((int) $parts[2] < 1) {
                 throw new UnreadableReading('A sample is thinned one time or more.');
             }
-            if (in_array($parameter, [Parameter::Ph, Parameter::Temperature, Parameter::Redox, Parameter::Clarity, Parameter::Silt], true)) {
+            if (
+                in_array(
+                    $parameter,
+                    [Parameter::Ph, Parameter::Temperature, Parameter::Redox, Parameter::Clarity, Parameter::Silt],
+                    true,
+                )
+            ) {
                 throw new UnreadableReading("{$parameter->name()} cannot be read in a thinned sample.");
             }
 
@@ -90,12 +105,24 @@ final readonly class TypedReading
         throw new UnreadableReading("{$parameter->name()} is not read in {$id}.");
     }
 
-    private static function outOfRange(Parameter $parameter, float $typed, float $least, float $most, ?Unit $unit): string
-    {
+    private static function outOfRange(
+        Parameter $parameter,
+        float $typed,
+        float $least,
+        float $most,
+        ?Unit $unit,
+    ): string {
         $quantity = $parameter->quantity();
-        $shown = static fn (float $value): string => Say::number($unit !== null && $quantity !== null ? $unit->fromCanonical($value, $quantity) : $value, 3);
+        $shown = static fn(float $value): string => Say::number(
+            $unit !== null && $quantity !== null ? $unit->fromCanonical($value, $quantity) : $value,
+            3,
+        );
         $symbol = $unit === null ? $parameter->symbol() : $unit->symbol();
 
-        return "{$parameter->name()} cannot be ".Say::number($typed, 6).": it lies between {$shown($least)} and {$shown($most)}".($symbol === null ? '' : " {$symbol}").'.';
+        return "{$parameter->name()} cannot be " .
+            Say::number($typed, 6) .
+            ": it lies between {$shown($least)} and {$shown($most)}" .
+            ($symbol === null ? '' : " {$symbol}") .
+            '.';
     }
 }

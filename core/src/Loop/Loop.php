@@ -21,6 +21,5 @@ final readonly class Loop
         public array $lines,
         public float $tempC = 20.0,
         public array $airPumps = [],
-    ) {
-    }
+    ) {}
 }

@@ -31,9 +31,13 @@ final readonly class LoopFlow
      * @param  array<string, mixed>  $rows  the network as it was solved, input of `flow.network`
      * @param  array<string, float>  $spilt  by overflow line, L/h
      */
-    private function __construct(private Loop $loop, private LoopNetwork $network, private NetworkFlow $flow, public array $rows, private array $spilt)
-    {
-    }
+    private function __construct(
+        private Loop $loop,
+        private LoopNetwork $network,
+        private NetworkFlow $flow,
+        public array $rows,
+        private array $spilt,
+    ) {}
 
     /** @throws UnsolvableNetwork */
     public static function of(Loop $loop): self
@@ -43,10 +47,17 @@ final readonly class LoopFlow
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $rows = $network->rows(self::inflows($loop, $network, $spilt));
             $given = (new Intake([...NetworkRows::inputs(), WaterInputs::temperature()]))->read($rows);
-            $flow = (new Network(NetworkRows::surfaces($given), NetworkRows::links($given), NetworkRows::inflows($given)))->solve();
+            $flow = (new Network(
+                NetworkRows::surfaces($given),
+                NetworkRows::links($given),
+                NetworkRows::inflows($given),
+            ))->solve();
             $answer = new self($loop, $network, $flow, $rows, $spilt);
             $next = $answer->spilling();
-            $moved = max([0.0, ...array_map(static fn (string $id): float => abs($next[$id] - ($spilt[$id] ?? 0.0)), array_keys($next))]);
+            $moved = max([
+                0.0,
+                ...array_map(static fn(string $id): float => abs($next[$id] - ($spilt[$id] ?? 0.0)), array_keys($next)),
+            ]);
             $spilt = $next;
             if ($moved < self::SETTLED) {
                 return new self($loop, $network, $flow, $rows, $spilt);
@@ -66,7 +77,12 @@ final readonly class LoopFlow
     {
         $inflows = [];
         foreach ($loop->lines as $line) {
-            if ($network->overflows($line) && $line->open() && $line->to->kind !== PlaceKind::Vessel && ($spilt[$line->id] ?? 0.0) > 0) {
+            if (
+                $network->overflows($line) &&
+                $line->open() &&
+                $line->to->kind !== PlaceKind::Vessel &&
+                ($spilt[$line->id] ?? 0.0) > 0
+            ) {
                 $point = $network->point($line->to, false);
                 $inflows[$point] = ($inflows[$point] ?? 0.0) + $spilt[$line->id];
             }
@@ -80,11 +96,18 @@ final readonly class LoopFlow
     {
         $spilling = [];
         foreach ($this->loop->vessels as $vessel) {
-            $out = array_values(array_filter($this->loop->lines, fn (LoopLine $line): bool => $this->network->overflows($line) && $line->open() && $line->from->id === $vessel->id));
-            $rim = array_sum(array_map(static fn (LoopLine $line): float => $line->boreMm, $out));
+            $out = array_values(
+                array_filter(
+                    $this->loop->lines,
+                    fn(LoopLine $line): bool => $this->network->overflows($line) &&
+                        $line->open() &&
+                        $line->from->id === $vessel->id,
+                ),
+            );
+            $rim = array_sum(array_map(static fn(LoopLine $line): float => $line->boreMm, $out));
             $comes = $this->network->spills($vessel) ? max(0.0, $this->net($vessel)) : 0.0;
             foreach ($out as $line) {
-                $spilling[$line->id] = $comes * $line->boreMm / $rim;
+                $spilling[$line->id] = ($comes * $line->boreMm) / $rim;
             }
         }
 
@@ -99,7 +122,11 @@ final readonly class LoopFlow
             if ($line->to->kind === PlaceKind::Vessel && $line->to->id === $vessel->id) {
                 $sum += $this->lineFlow($line->id);
             }
-            if ($line->from->kind === PlaceKind::Vessel && $line->from->id === $vessel->id && ! $this->network->overflows($line)) {
+            if (
+                $line->from->kind === PlaceKind::Vessel &&
+                $line->from->id === $vessel->id &&
+                !$this->network->overflows($line)
+            ) {
                 $sum -= $this->lineFlow($line->id);
             }
         }
@@ -115,7 +142,7 @@ final readonly class LoopFlow
 
     public function lineVelocity(LoopLine $line): float
     {
-        return PipeInputs::m3s($this->lineFlow($line->id)) / (M_PI / 4 * ($line->boreMm / 1000) ** 2);
+        return PipeInputs::m3s($this->lineFlow($line->id)) / ((M_PI / 4) * ($line->boreMm / 1000) ** 2);
     }
 
     public function stageFlow(string $id): float
@@ -145,11 +172,16 @@ final readonly class LoopFlow
     /** How far a vessel that spills over stands above the lip of its overflow, m; null for any other. */
     public function riseOverLip(LoopVessel $vessel): ?float
     {
-        $out = array_filter($this->loop->lines, fn (LoopLine $line): bool => $this->network->overflows($line) && $line->open() && $line->from->id === $vessel->id);
-        $rim = array_sum(array_map(static fn (LoopLine $line): float => M_PI * $line->boreMm / 1000, $out));
-        $flow = array_sum(array_map(fn (LoopLine $line): float => $this->lineFlow($line->id), $out));
+        $out = array_filter(
+            $this->loop->lines,
+            fn(LoopLine $line): bool => $this->network->overflows($line) &&
+                $line->open() &&
+                $line->from->id === $vessel->id,
+        );
+        $rim = array_sum(array_map(static fn(LoopLine $line): float => (M_PI * $line->boreMm) / 1000, $out));
+        $flow = array_sum(array_map(fn(LoopLine $line): float => $this->lineFlow($line->id), $out));
 
-        return $out === [] || ! $this->network->spills($vessel) ? null : OverflowLip::rise(PipeInputs::m3s($flow), $rim);
+        return $out === [] || !$this->network->spills($vessel) ? null : OverflowLip::rise(PipeInputs::m3s($flow), $rim);
     }
 
     /**
@@ -186,7 +218,11 @@ final readonly class LoopFlow
             }
         }
         foreach ($this->loop->pumps as $pump) {
-            $piped = array_filter($this->loop->lines, static fn (LoopLine $line): bool => $line->from->kind === PlaceKind::Pump && $line->from->id === $pump->id);
+            $piped = array_filter(
+                $this->loop->lines,
+                static fn(LoopLine $line): bool => $line->from->kind === PlaceKind::Pump &&
+                    $line->from->id === $pump->id,
+            );
             $sum += $pump->insideVessel !== null && $piped === [] ? $this->pumpFlow($pump->id) : 0.0;
         }
 

@@ -32,8 +32,7 @@ final readonly class LoopLine
         public ?string $spot = null,
         public ?string $aim = null,
         public ?string $leadsTo = null,
-    ) {
-    }
+    ) {}
 
     public function shut(): bool
     {
@@ -43,6 +42,9 @@ final readonly class LoopLine
     /** Whether it can carry water round the loop as it stands now. */
     public function open(): bool
     {
-        return ! $this->shut() && ! $this->waste && $this->from->kind !== PlaceKind::Outside && $this->to->kind !== PlaceKind::Outside;
+        return !$this->shut() &&
+            !$this->waste &&
+            $this->from->kind !== PlaceKind::Outside &&
+            $this->to->kind !== PlaceKind::Outside;
     }
 }

@@ -24,11 +24,20 @@ final readonly class LoopNetwork
     public function __construct(private Loop $loop)
     {
         $names = $taken = [];
-        foreach (['vessel' => $loop->vessels, 'stage' => $loop->stages, 'pump' => $loop->pumps, 'line' => $loop->lines] as $kind => $parts) {
+        foreach (
+            [
+                'vessel' => $loop->vessels,
+                'stage' => $loop->stages,
+                'pump' => $loop->pumps,
+                'line' => $loop->lines,
+            ]
+            as $kind => $parts
+        ) {
             foreach ($parts as $part) {
                 $name = mb_substr($part->name, 0, 80);
                 $taken[mb_strtolower($name)] = ($taken[mb_strtolower($name)] ?? 0) + 1;
-                $names["{$kind} {$part->id}"] = $taken[mb_strtolower($name)] === 1 ? $name : "{$name} ({$taken[mb_strtolower($name)]})";
+                $names["{$kind} {$part->id}"] =
+                    $taken[mb_strtolower($name)] === 1 ? $name : "{$name} ({$taken[mb_strtolower($name)]})";
             }
         }
         $this->names = $names;
@@ -43,21 +52,26 @@ final readonly class LoopNetwork
     {
         $name = $this->link($place->kind->value, $place->id);
 
-        return $place->kind === PlaceKind::Vessel ? $name : "{$name}, ".($leaving ? 'out' : 'in');
+        return $place->kind === PlaceKind::Vessel ? $name : "{$name}, " . ($leaving ? 'out' : 'in');
     }
 
     /** The lip of a return that falls. */
     public function lip(LoopLine $line): string
     {
-        return 'lip of '.$this->link('line', $line->id);
+        return 'lip of ' . $this->link('line', $line->id);
     }
 
     /** Whether a vessel sends its water on only over an overflow, and so finds its own level. */
     public function spills(LoopVessel $vessel): bool
     {
-        $out = array_filter($this->loop->lines, static fn (LoopLine $line): bool => $line->open() && $line->from->kind === PlaceKind::Vessel && $line->from->id === $vessel->id);
+        $out = array_filter(
+            $this->loop->lines,
+            static fn(LoopLine $line): bool => $line->open() &&
+                $line->from->kind === PlaceKind::Vessel &&
+                $line->from->id === $vessel->id,
+        );
 
-        return $out !== [] && array_filter($out, static fn (LoopLine $line): bool => ! $line->overflow) === [];
+        return $out !== [] && array_filter($out, static fn(LoopLine $line): bool => !$line->overflow) === [];
     }
 
     /**
@@ -71,47 +85,100 @@ final readonly class LoopNetwork
             $surfaces[] = ['point' => $this->link('vessel', $vessel->id), 'head_m' => $vessel->levelM];
         }
         foreach ($this->loop->lines as $line) {
-            if (! $line->open() || $this->overflows($line)) {
+            if (!$line->open() || $this->overflows($line)) {
                 continue;
             }
             if ($this->falls($line)) {
-                $surfaces[] = ['point' => $this->lip($line), 'head_m' => $this->level($line->to->id) + $line->endsAboveM];
+                $surfaces[] = [
+                    'point' => $this->lip($line),
+                    'head_m' => $this->level($line->to->id) + $line->endsAboveM,
+                ];
             }
             $links[] = [
-                'name' => $this->link('line', $line->id), 'kind' => 'pipe', 'from' => $this->point($line->from, true), 'to' => $this->falls($line) ? $this->lip($line) : $this->point($line->to, false),
-                'bore_mm' => $line->boreMm, 'length_m' => $line->lengthM, 'fittings_k' => $line->fittingsK + ($line->valveOpenPct === null ? 0.0 : (float) Valve::k($line->valveOpenPct)),
-                ...($line->checkValve ? ['check_valve' => 'yes'] : []),
+                'name' => $this->link('line', $line->id),
+                'kind' => 'pipe',
+                'from' => $this->point($line->from, true),
+                'to' => $this->falls($line) ? $this->lip($line) : $this->point($line->to, false),
+                'bore_mm' => $line->boreMm,
+                'length_m' => $line->lengthM,
+                'fittings_k' =>
+                    $line->fittingsK + ($line->valveOpenPct === null ? 0.0 : (float) Valve::k($line->valveOpenPct)),
+                ...$line->checkValve ? ['check_valve' => 'yes'] : [],
             ];
         }
         foreach ($this->loop->stages as $stage) {
             $place = Place::stage($stage->id);
-            $links[] = ['name' => $this->link('stage', $stage->id), 'kind' => 'loss', 'from' => $this->point($place, false), 'to' => $this->point($place, true),
-                'loss_m' => $stage->bypassed ? 0.0 : $stage->lossM, 'loss_at_l_h' => PipeInputs::litresPerHour($stage->lossAtM3s)];
-            if ($stage->insideVessel !== null && ! $this->fed($place)) {
-                $links[] = ['name' => "into {$this->link('stage', $stage->id)}", 'from' => $this->link('vessel', $stage->insideVessel), 'to' => $this->point($place, false), ...self::JOIN];
+            $links[] = [
+                'name' => $this->link('stage', $stage->id),
+                'kind' => 'loss',
+                'from' => $this->point($place, false),
+                'to' => $this->point($place, true),
+                'loss_m' => $stage->bypassed ? 0.0 : $stage->lossM,
+                'loss_at_l_h' => PipeInputs::litresPerHour($stage->lossAtM3s),
+            ];
+            if ($stage->insideVessel !== null && !$this->fed($place)) {
+                $links[] = [
+                    'name' => "into {$this->link('stage', $stage->id)}",
+                    'from' => $this->link('vessel', $stage->insideVessel),
+                    'to' => $this->point($place, false),
+                    ...self::JOIN,
+                ];
             }
-            if ($stage->insideVessel !== null && ! $this->emptied($place)) {
-                $links[] = ['name' => "out of {$this->link('stage', $stage->id)}", 'from' => $this->point($place, true), 'to' => $this->link('vessel', $stage->insideVessel), ...self::JOIN];
+            if ($stage->insideVessel !== null && !$this->emptied($place)) {
+                $links[] = [
+                    'name' => "out of {$this->link('stage', $stage->id)}",
+                    'from' => $this->point($place, true),
+                    'to' => $this->link('vessel', $stage->insideVessel),
+                    ...self::JOIN,
+                ];
             }
         }
         foreach ($this->loop->pumps as $pump) {
-            if (! $pump->on) {
+            if (!$pump->on) {
                 continue;
             }
             $place = Place::pump($pump->id);
             $name = $this->link('pump', $pump->id);
-            $links[] = ['name' => $name, 'kind' => 'pump', 'from' => $this->point($place, false), 'to' => $this->point($place, true), 'curve' => $pump->curve->points()];
-            if ($pump->insideVessel !== null && ! $this->fed($place)) {
-                $links[] = ['name' => "into {$name}", 'from' => $this->link('vessel', $pump->insideVessel), 'to' => $this->point($place, false), ...self::JOIN];
+            $links[] = [
+                'name' => $name,
+                'kind' => 'pump',
+                'from' => $this->point($place, false),
+                'to' => $this->point($place, true),
+                'curve' => $pump->curve->points(),
+            ];
+            if ($pump->insideVessel !== null && !$this->fed($place)) {
+                $links[] = [
+                    'name' => "into {$name}",
+                    'from' => $this->link('vessel', $pump->insideVessel),
+                    'to' => $this->point($place, false),
+                    ...self::JOIN,
+                ];
             }
-            if ($pump->insideVessel !== null && ! $this->emptied($place)) {
-                $surfaces[] = ['point' => "lip of {$name}", 'head_m' => $this->level($pump->insideVessel) + $pump->lipM];
-                $links[] = ['name' => "out of {$name}", 'from' => $this->point($place, true), 'to' => "lip of {$name}", ...self::JOIN];
+            if ($pump->insideVessel !== null && !$this->emptied($place)) {
+                $surfaces[] = [
+                    'point' => "lip of {$name}",
+                    'head_m' => $this->level($pump->insideVessel) + $pump->lipM,
+                ];
+                $links[] = [
+                    'name' => "out of {$name}",
+                    'from' => $this->point($place, true),
+                    'to' => "lip of {$name}",
+                    ...self::JOIN,
+                ];
             }
         }
-        $falling = array_map(static fn (string $point, float $flow): array => ['point' => $point, 'flow_l_h' => $flow], array_keys($inflows), array_values($inflows));
+        $falling = array_map(
+            static fn(string $point, float $flow): array => ['point' => $point, 'flow_l_h' => $flow],
+            array_keys($inflows),
+            array_values($inflows),
+        );
 
-        return ['surfaces' => $surfaces, 'links' => $links, ...($falling === [] ? [] : ['inflows' => $falling]), 'temp_c' => $this->loop->tempC];
+        return [
+            'surfaces' => $surfaces,
+            'links' => $links,
+            ...$falling === [] ? [] : ['inflows' => $falling],
+            'temp_c' => $this->loop->tempC,
+        ];
     }
 
     /** Whether a return works against the height of its own lip. */
@@ -138,11 +205,19 @@ final readonly class LoopNetwork
 
     private function fed(Place $place): bool
     {
-        return array_filter($this->loop->lines, static fn (LoopLine $line): bool => $line->to->kind === $place->kind && $line->to->id === $place->id) !== [];
+        return array_filter(
+            $this->loop->lines,
+            static fn(LoopLine $line): bool => $line->to->kind === $place->kind && $line->to->id === $place->id,
+        ) !== [];
     }
 
     private function emptied(Place $place): bool
     {
-        return array_filter($this->loop->lines, static fn (LoopLine $line): bool => ! $line->waste && $line->from->kind === $place->kind && $line->from->id === $place->id) !== [];
+        return array_filter(
+            $this->loop->lines,
+            static fn(LoopLine $line): bool => !$line->waste &&
+                $line->from->kind === $place->kind &&
+                $line->from->id === $place->id,
+        ) !== [];
     }
 }

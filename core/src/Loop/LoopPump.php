@@ -23,6 +23,5 @@ final readonly class LoopPump
         public ?string $circuit = null,
         public ?string $insideVessel = null,
         public float $lipM = 0.0,
-    ) {
-    }
+    ) {}
 }

@@ -25,6 +25,5 @@ final readonly class LoopStage
         public bool $settles = false,
         public ?string $insideVessel = null,
         public bool $bypassed = false,
-    ) {
-    }
+    ) {}
 }

@@ -22,6 +22,5 @@ final readonly class LoopVessel
         public bool $overflow = true,
         public bool $floatValve = false,
         public bool $long = false,
-    ) {
-    }
+    ) {}
 }

@@ -7,9 +7,7 @@ namespace Ironwort\Core\Loop;
 /** Where a line begins or ends: a vessel, a stage, a pump, or outside the loop. */
 final readonly class Place
 {
-    private function __construct(public PlaceKind $kind, public string $id)
-    {
-    }
+    private function __construct(public PlaceKind $kind, public string $id) {}
 
     public static function vessel(string $id): self
     {

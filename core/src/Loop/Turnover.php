@@ -10,7 +10,8 @@ use Ironwort\Core\Judge\Following;
 use Ironwort\Core\Measure\Say;
 
 /**
- * How often a system of its kind should go through its filter, and be moved at all, times an hour, by the school it follows.
+ * How often a system of its kind should go through its filter, and be moved at all, times an hour, by the school it
+ * follows.
  *
  * @source cp-turnover, cp-circulation
  */
@@ -31,11 +32,27 @@ final readonly class Turnover
         $cautions = [];
         $target = self::target($kind, $following);
         if ($turnovers < $target) {
-            $cautions[] = new Caution(Level::Watch, 'The water comes round '.Say::number($turnovers, 2).' times an hour; '.Say::number($target).' or more is asked of this kind of system by the school it follows ('.lcfirst($following->in('turnover')->name).').');
+            $cautions[] = new Caution(
+                Level::Watch,
+                'The water comes round ' .
+                    Say::number($turnovers, 2) .
+                    ' times an hour; ' .
+                    Say::number($target) .
+                    ' or more is asked of this kind of system by the school it follows (' .
+                    lcfirst($following->in('turnover')->name) .
+                    ').',
+            );
         }
         $circulation = $following->in('circulation')->figure('volumes_per_h');
         if ($moved < $circulation) {
-            $cautions[] = new Caution(Level::Watch, 'Filter and circulation pumps move '.Say::number($moved, 2).' volumes an hour; the school followed here asks for '.Say::number($circulation).'.');
+            $cautions[] = new Caution(
+                Level::Watch,
+                'Filter and circulation pumps move ' .
+                    Say::number($moved, 2) .
+                    ' volumes an hour; the school followed here asks for ' .
+                    Say::number($circulation) .
+                    '.',
+            );
         }
 
         return $cautions;

@@ -22,11 +22,15 @@ final readonly class VesselCheck
     {
         $found = [];
         foreach ($loop->vessels as $vessel) {
-            if ($vessel->holdsFish && ! $vessel->netted) {
+            if ($vessel->holdsFish && !$vessel->netted) {
                 $found[] = new Caution(Level::Watch, "{$vessel->name} has no net: koi jump, most of all when new.");
             }
-            if ($vessel->floatValve && ! $vessel->overflow) {
-                $found[] = new Caution(Level::Watch, "{$vessel->name} has a float valve and no overflow: one that sticks open floods it, and thins every dose.");
+            if ($vessel->floatValve && !$vessel->overflow) {
+                $found[] = new Caution(
+                    Level::Watch,
+                    "{$vessel->name} has a float valve and no overflow: one that sticks open " .
+                        'floods it, and thins every dose.',
+                );
             }
             array_push($found, ...self::falls($loop, $flow, $vessel), ...self::through($loop, $vessel));
         }
@@ -40,16 +44,31 @@ final readonly class VesselCheck
         $found = [];
         $rise = $flow->riseOverLip($vessel);
         if ($rise !== null && $vessel->freeboardM > 0 && $rise > $vessel->freeboardM) {
-            $found[] = new Caution(Level::Danger, "{$vessel->name}: the water would stand ".Say::number(1000 * $rise, 2).' mm over the lip of its overflow, and run over its rim.');
+            $found[] = new Caution(
+                Level::Danger,
+                "{$vessel->name}: the water would stand " .
+                    Say::number(1000 * $rise, 2) .
+                    ' mm over the lip of its overflow, and run over its rim.',
+            );
         }
         foreach ($loop->lines as $line) {
             $below = self::levelAt($loop, $line->to);
-            if (! $line->overflow || ! $line->open() || $line->from->id !== $vessel->id || $below === null) {
+            if (!$line->overflow || !$line->open() || $line->from->id !== $vessel->id || $below === null) {
                 continue;
             }
             $carried = PipeInputs::m3s($flow->lineFlow($line->id));
-            if ((new Pipe($line->boreMm / 1000, $line->lengthM, $line->fittingsK, tempC: $loop->tempC))->headLoss($carried) > $vessel->levelM - $below) {
-                $found[] = new Caution(Level::Danger, "{$line->name}: a pipe this narrow cannot carry ".Say::number($flow->lineFlow($line->id), 3)." L/h down; {$vessel->name} would rise until it runs over.");
+            if (
+                (new Pipe($line->boreMm / 1000, $line->lengthM, $line->fittingsK, tempC: $loop->tempC))->headLoss(
+                    $carried,
+                ) >
+                $vessel->levelM - $below
+            ) {
+                $found[] = new Caution(
+                    Level::Danger,
+                    "{$line->name}: a pipe this narrow cannot carry " .
+                        Say::number($flow->lineFlow($line->id), 3) .
+                        " L/h down; {$vessel->name} would rise until it runs over.",
+                );
             }
         }
 
@@ -59,17 +78,29 @@ final readonly class VesselCheck
     /** @return list<Caution> dead ends and water that is sent across */
     private static function through(Loop $loop, LoopVessel $vessel): array
     {
-        $out = array_filter($loop->lines, static fn (LoopLine $line): bool => $line->open() && $line->from->id === $vessel->id);
-        $in = array_filter($loop->lines, static fn (LoopLine $line): bool => $line->open() && $line->to->id === $vessel->id);
+        $out = array_filter(
+            $loop->lines,
+            static fn(LoopLine $line): bool => $line->open() && $line->from->id === $vessel->id,
+        );
+        $in = array_filter(
+            $loop->lines,
+            static fn(LoopLine $line): bool => $line->open() && $line->to->id === $vessel->id,
+        );
         $comes = self::spots($in);
         $goes = self::spots($out);
         $found = [];
         if (count($comes) === 1 && $comes === $goes && $comes !== ['middle']) {
-            $found[] = new Caution(Level::Watch, "{$vessel->name}: water comes and goes at the same end; the other end stands still.");
+            $found[] = new Caution(
+                Level::Watch,
+                "{$vessel->name}: water comes and goes at the same end; the other end stands still.",
+            );
         }
         foreach ($in as $line) {
             if ($vessel->long && $line->aim === 'across') {
-                $found[] = new Caution(Level::Note, "{$line->name} blows across {$vessel->name}: along its length it would turn the whole of it.");
+                $found[] = new Caution(
+                    Level::Note,
+                    "{$line->name} blows across {$vessel->name}: along its length it would turn the whole of it.",
+                );
             }
         }
 

@@ -33,13 +33,17 @@ final readonly class ConvertUnitsCalculator implements Calculator
 
     public function inputs(): array
     {
-        $units = array_map(static fn (Unit $unit): string => $unit->value, Unit::cases());
+        $units = array_map(static fn(Unit $unit): string => $unit->value, Unit::cases());
 
         return [
             Input::number('value', 'Value', null, -1e9, 1e9),
             Input::choice('from', 'Unit it is in', $units),
             Input::choice('to', 'Unit wanted', $units),
-            Input::choice('of', 'What is measured', array_map(static fn (Quantity $q): string => $q->value, Quantity::cases())),
+            Input::choice(
+                'of',
+                'What is measured',
+                array_map(static fn(Quantity $q): string => $q->value, Quantity::cases()),
+            ),
         ];
     }
 
@@ -56,18 +60,27 @@ final readonly class ConvertUnitsCalculator implements Calculator
         $value = $given->number('value');
         $canonical = $from->toCanonical($value, $quantity);
         if ($quantity === Quantity::Temperature ? $canonical < -273.15 : $canonical < 0) {
-            throw BadInput::at('value', $quantity === Quantity::Temperature
-                ? 'This is below absolute zero.'
-                : 'There is no less than none of it: the value must not be negative.');
+            throw BadInput::at(
+                'value',
+                $quantity === Quantity::Temperature
+                    ? 'This is below absolute zero.'
+                    : 'There is no less than none of it: the value must not be negative.',
+            );
         }
         $converted = $to->fromCanonical($canonical, $quantity);
 
-        $work = new Working;
+        $work = new Working();
         $work->step(
             "From {$from->symbol()} to {$to->symbol()}.",
-            $quantity === Quantity::Temperature ? '(value − zero of from) × factor of from ÷ factor of to + zero of to' : 'value × factor of from ÷ factor of to',
-            Say::number($value, 6).' × '.Say::number((float) $from->factor($quantity), 6).' ÷ '.Say::number((float) $to->factor($quantity), 6),
-            Say::number($converted, 6).' '.$to->symbol(),
+            $quantity === Quantity::Temperature
+                ? '(value − zero of from) × factor of from ÷ factor of to + zero of to'
+                : 'value × factor of from ÷ factor of to',
+            Say::number($value, 6) .
+                ' × ' .
+                Say::number((float) $from->factor($quantity), 6) .
+                ' ÷ ' .
+                Say::number((float) $to->factor($quantity), 6),
+            Say::number($converted, 6) . ' ' . $to->symbol(),
         );
         $work->cite(...$this->sources($quantity, $from, $to));
         if ($from === Unit::TeaspoonOfSalt || $to === Unit::TeaspoonOfSalt) {
@@ -81,7 +94,7 @@ final readonly class ConvertUnitsCalculator implements Calculator
     {
         $unit = Unit::from($given->text($key));
         if ($unit->factor($quantity) === null) {
-            $fitting = implode(', ', array_map(static fn (Unit $u): string => $u->value, Unit::of($quantity)));
+            $fitting = implode(', ', array_map(static fn(Unit $u): string => $u->value, Unit::of($quantity)));
             throw BadInput::at($key, "{$unit->value} does not measure {$quantity->value}; these do: {$fitting}.");
         }
 

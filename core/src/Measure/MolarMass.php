@@ -23,7 +23,7 @@ final readonly class MolarMass
 
     public const NA = 22.98977;
 
-    public const MG = 24.3050;
+    public const MG = 24.305;
 
     public const S = 32.065;
 

@@ -15,7 +15,7 @@ final readonly class Say
         }
         $magnitude = (int) floor(log10(abs($value)));
         if ($magnitude < -5 || $magnitude > 9) {
-            return sprintf('%.'.max(0, $significant - 1).'e', $value);
+            return sprintf('%.' . max(0, $significant - 1) . 'e', $value);
         }
         $decimals = max(0, $significant - 1 - $magnitude);
         $text = number_format(round($value, $decimals), $decimals, '.', ',');
@@ -37,6 +37,6 @@ final readonly class Say
         [$count, $unit] = $days < 2 ? [max(0.0, 24 * $days), 'hour'] : [$days, 'day'];
         $said = $unit === 'hour' ? (string) (int) round($count) : self::number($count, 2);
 
-        return "{$said} {$unit}".($said === '1' ? '' : 's');
+        return "{$said} {$unit}" . ($said === '1' ? '' : 's');
     }
 }

@@ -13,9 +13,7 @@ namespace Ironwort\Core\Measure;
  */
 final readonly class TypedNumber
 {
-    private function __construct(public float $value, public float $halfStep)
-    {
-    }
+    private function __construct(public float $value, public float $halfStep) {}
 
     /** @throws UnreadableNumber */
     public static function read(string $typed): self
@@ -42,6 +40,9 @@ final readonly class TypedNumber
     {
         $low = $this->value - $this->halfStep;
 
-        return Interval::between($canBeNegative ? $low : max(0.0, min($low, $this->value)), $this->value + $this->halfStep);
+        return Interval::between(
+            $canBeNegative ? $low : max(0.0, min($low, $this->value)),
+            $this->value + $this->halfStep,
+        );
     }
 }

@@ -49,7 +49,7 @@ enum Unit: string
     /** How much of the canonical unit one of these is; null where the quantity does not use this unit. */
     public function factor(Quantity $quantity): ?float
     {
-        $degree = self::DEGREE_CAO_MG_L * MolarMass::CACO3 / MolarMass::CAO;
+        $degree = (self::DEGREE_CAO_MG_L * MolarMass::CACO3) / MolarMass::CAO;
 
         return match ($quantity) {
             Quantity::Volume => match ($this) {
@@ -134,7 +134,9 @@ enum Unit: string
     /** @return list<Unit> the units that measure a quantity */
     public static function of(Quantity $quantity): array
     {
-        return array_values(array_filter(self::cases(), static fn (Unit $unit): bool => $unit->factor($quantity) !== null));
+        return array_values(
+            array_filter(self::cases(), static fn(Unit $unit): bool => $unit->factor($quantity) !== null),
+        );
     }
 
     /**
@@ -155,6 +157,7 @@ enum Unit: string
 
     private function factorFor(Quantity $quantity): float
     {
-        return $this->factor($quantity) ?? throw new \LogicException("{$this->value} does not measure {$quantity->value}.");
+        return $this->factor($quantity) ??
+            throw new \LogicException("{$this->value} does not measure {$quantity->value}.");
     }
 }

@@ -14,11 +14,17 @@ final class UnreadableNumber extends \RuntimeException
 
     public static function notANumber(string $typed): self
     {
-        return new self('“'.mb_substr($typed, 0, 20).'” is not a number.');
+        return new self('“' . mb_substr($typed, 0, 20) . '” is not a number.');
     }
 
     public static function ambiguous(string $typed): self
     {
-        return new self("“{$typed}” can be read as a decimal or as thousands: write ".str_replace(',', '', $typed).' or '.str_replace(',', '.', $typed).'.');
+        return new self(
+            "“{$typed}” can be read as a decimal or as thousands: write " .
+                str_replace(',', '', $typed) .
+                ' or ' .
+                str_replace(',', '.', $typed) .
+                '.',
+        );
     }
 }

@@ -12,8 +12,13 @@ namespace Ironwort\Core\Model;
 final readonly class DormandPrince
 {
     private const A = [
-        [], [1 / 5], [3 / 40, 9 / 40], [44 / 45, -56 / 15, 32 / 9], [19372 / 6561, -25360 / 2187, 64448 / 6561, -212 / 729],
-        [9017 / 3168, -355 / 33, 46732 / 5247, 49 / 176, -5103 / 18656], [35 / 384, 0, 500 / 1113, 125 / 192, -2187 / 6784, 11 / 84],
+        [],
+        [1 / 5],
+        [3 / 40, 9 / 40],
+        [44 / 45, -56 / 15, 32 / 9],
+        [19372 / 6561, -25360 / 2187, 64448 / 6561, -212 / 729],
+        [9017 / 3168, -355 / 33, 46732 / 5247, 49 / 176, -5103 / 18656],
+        [35 / 384, 0, 500 / 1113, 125 / 192, -2187 / 6784, 11 / 84],
     ];
 
     private const C = [0, 1 / 5, 3 / 10, 4 / 5, 8 / 9, 1, 1];
@@ -23,9 +28,7 @@ final readonly class DormandPrince
 
     private const MOST_STEPS = 200000;
 
-    public function __construct(private float $relative = 1e-7, private float $absolute = 1e-9)
-    {
-    }
+    public function __construct(private float $relative = 1e-7, private float $absolute = 1e-9) {}
 
     /**
      * @param  \Closure(float, list<float>): list<float>  $rates
@@ -58,7 +61,10 @@ final readonly class DormandPrince
                 foreach (self::ERROR as $j => $e) {
                     $error += $e * $k[$j][$i];
                 }
-                $worst = max($worst, abs($step * $error) / ($this->absolute + $this->relative * max(abs($y[$i]), abs($next[$i]))));
+                $worst = max(
+                    $worst,
+                    abs($step * $error) / ($this->absolute + $this->relative * max(abs($y[$i]), abs($next[$i]))),
+                );
             }
             if ($worst <= 1.0) {
                 $t += $step;

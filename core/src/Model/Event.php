@@ -22,9 +22,13 @@ final readonly class Event
      * @param  float  $mgL  of ammonia dosed, as N
      * @param  ?float  $value  what holds from then on, or how much a seed brings, mg N/L/d
      */
-    private function __construct(public float $day, public string $kind, public float $share, public float $mgL, public ?float $value)
-    {
-    }
+    private function __construct(
+        public float $day,
+        public string $kind,
+        public float $share,
+        public float $mgL,
+        public ?float $value,
+    ) {}
 
     /** Another temperature from a day on, °C. */
     public static function temperature(float $day, float $tempC): self
@@ -40,13 +44,19 @@ final readonly class Event
 
     public static function input(): Input
     {
-        return Input::rows('events', 'Events', [
-            Input::number('at_d', 'On day', 'd', 0, 730),
-            Input::choice('kind', 'What', self::KINDS),
-            Input::number('pct', 'Share', '%', 0, 100)->optional(),
-            Input::number('mg_l', 'Ammonia', 'mg/L as N', 0, 100)->optional(),
-            Input::number('value', 'From then on', null, 0, 1e7)->optional(),
-        ], 0, 500)->optional();
+        return Input::rows(
+            'events',
+            'Events',
+            [
+                Input::number('at_d', 'On day', 'd', 0, 730),
+                Input::choice('kind', 'What', self::KINDS),
+                Input::number('pct', 'Share', '%', 0, 100)->optional(),
+                Input::number('mg_l', 'Ammonia', 'mg/L as N', 0, 100)->optional(),
+                Input::number('value', 'From then on', null, 0, 1e7)->optional(),
+            ],
+            0,
+            500,
+        )->optional();
     }
 
     /**
@@ -68,9 +78,15 @@ final readonly class Event
             if ($needs !== null && $row->numberOrNull($needs) === null) {
                 throw BadInput::at("events.{$i}.{$needs}", "A {$kind} needs this.");
             }
-            $events[] = new self($row->number('at_d'), $kind, ($row->numberOrNull('pct') ?? 0.0) / 100, $row->numberOrNull('mg_l') ?? 0.0, $row->numberOrNull('value'));
+            $events[] = new self(
+                $row->number('at_d'),
+                $kind,
+                ($row->numberOrNull('pct') ?? 0.0) / 100,
+                $row->numberOrNull('mg_l') ?? 0.0,
+                $row->numberOrNull('value'),
+            );
         }
-        usort($events, static fn (self $a, self $b): int => $a->day <=> $b->day);
+        usort($events, static fn(self $a, self $b): int => $a->day <=> $b->day);
 
         return $events;
     }

@@ -20,9 +20,7 @@ final readonly class Fit
     /** Of a power of ten; a hundredth is 2 %. */
     private const CLOSE = 0.002;
 
-    private function __construct(public float $best, public float $low, public float $high, public float $cost)
-    {
-    }
+    private function __construct(public float $best, public float $low, public float $high, public float $cost) {}
 
     /**
      * @param  \Closure(float): float  $cost  of a value
@@ -45,7 +43,12 @@ final readonly class Fit
         $best = self::golden($at, max($from, $best - $step), min($to, $best + $step));
         $enough = $at($best) + self::WITHIN;
 
-        return new self(10 ** $best, 10 ** self::edge($at, $best, $from, $enough, $step), 10 ** self::edge($at, $best, $to, $enough, $step), $at($best));
+        return new self(
+            10 ** $best,
+            10 ** self::edge($at, $best, $from, $enough, $step),
+            10 ** self::edge($at, $best, $to, $enough, $step),
+            $at($best),
+        );
     }
 
     /** @param  \Closure(float): float  $at */

@@ -23,7 +23,8 @@ final readonly class Hastening
     /**
      * @param  \Closure(Run): ?float  $ready  the day a run is ready on
      * @param  float  $grown  mg N/L/d at 20 °C
-     * @return list<array{what: string, ready_day: float, gained_d: float}> those that gain a day or more, the best first
+     * @return list<array{what: string, ready_day: float, gained_d: float}> those that gain a day or more, the best
+     *     first
      */
     public static function of(Run $run, float $today, float $grown, ?float $day, \Closure $ready): array
     {
@@ -36,8 +37,8 @@ final readonly class Hastening
         $warm = Event::temperature($today, $to);
         $tries = ['A seed of mature media, a twentieth of this filter' => [$seed]];
         if ($to >= $now + 1) {
-            $tries['Water at '.Say::number($to, 3).' °C'] = [$warm];
-            $tries['Both: the seed, and '.Say::number($to, 3).' °C'] = [$seed, $warm];
+            $tries['Water at ' . Say::number($to, 3) . ' °C'] = [$warm];
+            $tries['Both: the seed, and ' . Say::number($to, 3) . ' °C'] = [$seed, $warm];
         }
         $found = [];
         foreach ($tries as $what => $events) {
@@ -46,7 +47,7 @@ final readonly class Hastening
                 $found[] = ['what' => $what, 'ready_day' => $then, 'gained_d' => $day - $then];
             }
         }
-        usort($found, static fn (array $a, array $b): int => $b['gained_d'] <=> $a['gained_d']);
+        usort($found, static fn(array $a, array $b): int => $b['gained_d'] <=> $a['gained_d']);
 
         return $found;
     }

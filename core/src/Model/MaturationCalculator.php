@@ -21,7 +21,8 @@ use Ironwort\Core\Water\BufferCalculator;
  * and followed into the days to come.
  *
  * Readings are intervals; what the model says is held against their middles, in units of half their width (at least
- * 0.05 mg/L and a tenth of the value), of one that says “at least” only from below; what drifts in by itself counts as one more reading, known within a power of
+ * 0.05 mg/L and a tenth of the value), of one that says “at least” only from below; what drifts in by itself counts
+ * as one more reading, known within a power of
  * ten. First the ammonia oxidisers from the ammonia, then the nitrite oxidisers from
  * the nitrite. Ready is the day on which both have stayed under their limits for `hold_days`; in a start fed by doses
  * (`dose_to_mg_l`), the day after the first dose that is down to both limits within a day. The band is of two standard
@@ -66,14 +67,30 @@ final readonly class MaturationCalculator implements Calculator
 
     public function inputs(): array
     {
-        $reading = static fn (string $key, string $label): Input => Input::number($key, $label, 'mg/L as N', 0, 1000)->optional();
+        $reading = static fn(string $key, string $label): Input => Input::number(
+            $key,
+            $label,
+            'mg/L as N',
+            0,
+            1000,
+        )->optional();
 
         return [
             ...Run::inputs(),
             WaterMix::input('then', 'The water on day 0')->optional(),
-            Input::rows('readings', 'Readings since', [
-                Input::number('day', 'Day', 'd', 0, 365), $reading('tan_low_mg_l', 'Ammonia, at least'), $reading('tan_high_mg_l', 'Ammonia, at most'), $reading('no2_low_mg_l', 'Nitrite, at least'), $reading('no2_high_mg_l', 'Nitrite, at most'),
-            ], self::LEAST_READINGS, 400),
+            Input::rows(
+                'readings',
+                'Readings since',
+                [
+                    Input::number('day', 'Day', 'd', 0, 365),
+                    $reading('tan_low_mg_l', 'Ammonia, at least'),
+                    $reading('tan_high_mg_l', 'Ammonia, at most'),
+                    $reading('no2_low_mg_l', 'Nitrite, at least'),
+                    $reading('no2_high_mg_l', 'Nitrite, at most'),
+                ],
+                self::LEAST_READINGS,
+                400,
+            ),
             Input::number('hold_days', 'Under for', 'd', 0, 60)->or(self::HELD_D),
             Input::number('horizon_d', 'Looked ahead', 'd', 1, 365)->or(120.0),
             Input::number('hold_alkalinity_mg_l', 'KH kept at', 'mg/L as CaCO₃', 10, 1000)->optional(),
@@ -85,11 +102,30 @@ final readonly class MaturationCalculator implements Calculator
     public function outputs(): array
     {
         return [
-            new Output('today', 'd'), new Output('ready_day', 'd'), new Output('ready_early_day', 'd'), new Output('ready_late_day', 'd'), new Output('days_left', 'd'),
-            new Output('active_ammonia_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_ammonia_low_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_ammonia_high_mg_l_d', 'mg N/L/d at 20 °C'),
-            new Output('active_nitrite_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_nitrite_low_mg_l_d', 'mg N/L/d at 20 °C'), new Output('active_nitrite_high_mg_l_d', 'mg N/L/d at 20 °C'),
-            new Output('takes_g_d', 'g N/d'), new Output('stage'), new Output('peak_no2_n_mg_l', 'mg/L as N'), new Output('peak_no2_day', 'd'), new Output('misfit'), new Output('kh_low_day', 'd'), new Output('bicarbonate_g', 'g'),
-            new Output('start_ammonia_mg_l_d', 'mg N/L/d at 20 °C'), new Output('start_nitrite_mg_l_d', 'mg N/L/d at 20 °C'), new Output('ways'), new Output('series'), new Output('early'), new Output('late'),
+            new Output('today', 'd'),
+            new Output('ready_day', 'd'),
+            new Output('ready_early_day', 'd'),
+            new Output('ready_late_day', 'd'),
+            new Output('days_left', 'd'),
+            new Output('active_ammonia_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('active_ammonia_low_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('active_ammonia_high_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('active_nitrite_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('active_nitrite_low_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('active_nitrite_high_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('takes_g_d', 'g N/d'),
+            new Output('stage'),
+            new Output('peak_no2_n_mg_l', 'mg/L as N'),
+            new Output('peak_no2_day', 'd'),
+            new Output('misfit'),
+            new Output('kh_low_day', 'd'),
+            new Output('bicarbonate_g', 'g'),
+            new Output('start_ammonia_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('start_nitrite_mg_l_d', 'mg N/L/d at 20 °C'),
+            new Output('ways'),
+            new Output('series'),
+            new Output('early'),
+            new Output('late'),
         ];
     }
 
@@ -98,24 +134,43 @@ final readonly class MaturationCalculator implements Calculator
         $tan = $this->readings($given, 'tan');
         $no2 = $this->readings($given, 'no2');
         if (count($tan) < self::LEAST_READINGS) {
-            throw BadInput::at('readings', 'It takes '.self::LEAST_READINGS.' readings of ammonia at least; these hold '.count($tan).'.');
+            throw BadInput::at(
+                'readings',
+                'It takes ' . self::LEAST_READINGS . ' readings of ammonia at least; these hold ' . count($tan) . '.',
+            );
         }
         $today = max(array_column([...$tan, ...$no2], 0));
         $most = max(self::NONE * 10, $given->number('grown_mg_l_d'));
         $then = $given->object('then')?->numbers() ?? [];
         $quick = Run::from($given, new DormandPrince(1e-5, 1e-7));
-        $start = static fn (float $x1, float $x2): array => Run::state($then, 'then', $x1, $x2);
+        $start = static fn(float $x1, float $x2): array => Run::state($then, 'then', $x1, $x2);
         // What drifts in is known within a power of ten; readings that say otherwise soon outweigh that.
-        $usual = static fn (float $active): float => log10($active / Run::INOCULUM) ** 2;
-        $first = Fit::of(static fn (float $x1): float => $usual($x1) + self::cost($quick, $start($x1, Run::INOCULUM), $tan, 'tan_mg_l'), self::NONE, $most);
-        $second = count($no2) < 1 ? null : Fit::of(static fn (float $x2): float => $usual($x2) + self::cost($quick, $start($first->best, $x2), $no2, 'no2_n_mg_l'), self::NONE, $most);
+        $usual = static fn(float $active): float => log10($active / Run::INOCULUM) ** 2;
+        $first = Fit::of(
+            static fn(float $x1): float => $usual($x1) +
+                self::cost($quick, $start($x1, Run::INOCULUM), $tan, 'tan_mg_l'),
+            self::NONE,
+            $most,
+        );
+        $second =
+            count($no2) < 1
+                ? null
+                : Fit::of(
+                    static fn(float $x2): float => $usual($x2) +
+                        self::cost($quick, $start($first->best, $x2), $no2, 'no2_n_mg_l'),
+                    self::NONE,
+                    $most,
+                );
 
         $run = Run::from($given);
         $to = $given->numberOrNull('dose_to_mg_l');
         $held = $given->numberOrNull('hold_alkalinity_mg_l');
         $run = $run->tended(new Tending($today, $given->number('dose_below_mg_l'), $to, $held));
-        $marks = array_map(static fn (int $i): float => $i / self::MARKS_A_DAY, range(0, (int) ceil(self::MARKS_A_DAY * ($today + $given->number('horizon_d')))));
-        $follow = static fn (float $x1, float $x2): Trace => $run->through($start($x1, $x2), $marks);
+        $marks = array_map(
+            static fn(int $i): float => $i / self::MARKS_A_DAY,
+            range(0, (int) ceil(self::MARKS_A_DAY * ($today + $given->number('horizon_d')))),
+        );
+        $follow = static fn(float $x1, float $x2): Trace => $run->through($start($x1, $x2), $marks);
         $likely = $follow($first->best, $second->best ?? $first->best);
         $early = $follow($first->high, $second->high ?? $first->high);
         $late = $follow($first->low, $second->low ?? $first->low);
@@ -128,43 +183,140 @@ final readonly class MaturationCalculator implements Calculator
             return $trace->stayed($tanLimit, $no2Limit, $given->number('hold_days'));
         };
         $day = $ready($likely);
-        $ways = Hastening::of($run, $today, $given->number('grown_mg_l_d'), $day, static fn (Run $other): ?float => $ready($other->through($start($first->best, $second->best ?? $first->best), $marks)));
+        $ways = Hastening::of(
+            $run,
+            $today,
+            $given->number('grown_mg_l_d'),
+            $day,
+            static fn(Run $other): ?float => $ready(
+                $other->through($start($first->best, $second->best ?? $first->best), $marks),
+            ),
+        );
         $now = $likely->on($today);
         $readings = count($tan) + count($no2);
         $misfit = ($first->cost + ($second->cost ?? 0.0)) / $readings;
         $limit = $given->number('tan_limit_mg_l');
-        $takes = $now['active_ammonia_mg_l_d'] * $limit / (Water::K1 + $limit) * $given->number('volume_l') / 1000 * ArealRate::THETA ** ($run->temperature($today) - 20);
+        $takes =
+            (((($now['active_ammonia_mg_l_d'] * $limit) / (Water::K1 + $limit)) * $given->number('volume_l')) / 1000) *
+            ArealRate::THETA ** ($run->temperature($today) - 20);
         [$peak, $peakDay] = $likely->peak('no2_n_mg_l', $today);
-        $edge = static fn (Trace $trace, string $key): float => $trace->on($today)[$key];
+        $edge = static fn(Trace $trace, string $key): float => $trace->on($today)[$key];
 
         $dry = $likely->below('alkalinity_mg_l', self::STARVES_MG_L, $today);
-        $work = new Working;
-        $work->step('The ammonia oxidisers of day 0 that fit the ammonia since best.', 'least Σ ((model − reading)/half its width)²', count($tan).' readings of ammonia', Say::number($first->best, 2).' mg N/L/d, between '.Say::number($first->low, 2).' and '.Say::number($first->high, 2));
-        $work->step('The nitrite oxidisers that fit the nitrite.', 'the same', count($no2).' readings of nitrite', $second === null ? 'as many, it is assumed: nitrite was never tested' : Say::number($second->best, 2).' mg N/L/d, between '.Say::number($second->low, 2).' and '.Say::number($second->high, 2));
-        $work->step('Followed to today.', 'dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)', 'day '.Say::number($today, 3), Say::number($now['active_ammonia_mg_l_d'], 3).' and '.Say::number($now['active_nitrite_mg_l_d'], 3).' mg N/L/d');
-        $work->step('What they take today where ammonia stands at its limit.', 'X limit/(0.7 + limit) 1.09^(T − 20) × volume', Say::number($limit, 3).' mg/L, '.Say::number($run->temperature($today), 3).' °C', Say::number($takes, 3).' g N/d');
-        $work->step($to === null ? 'And on, until both have stayed under.' : 'And on, dosed again each time, until a dose is down in a day.', $to === null ? 'since + '.Say::number($given->number('hold_days')).' days' : 'ammonia and nitrite under their limits 24 h after', 'at most '.Say::number($given->number('horizon_d')).' days', $day === null ? 'not in that time' : 'day '.Say::number($day, 3));
+        $work = new Working();
+        $work->step(
+            'The ammonia oxidisers of day 0 that fit the ammonia since best.',
+            'least Σ ((model − reading)/half its width)²',
+            count($tan) . ' readings of ammonia',
+            Say::number($first->best, 2) .
+                ' mg N/L/d, between ' .
+                Say::number($first->low, 2) .
+                ' and ' .
+                Say::number($first->high, 2),
+        );
+        $work->step(
+            'The nitrite oxidisers that fit the nitrite.',
+            'the same',
+            count($no2) . ' readings of nitrite',
+            $second === null
+                ? 'as many, it is assumed: nitrite was never tested'
+                : Say::number($second->best, 2) .
+                    ' mg N/L/d, between ' .
+                    Say::number($second->low, 2) .
+                    ' and ' .
+                    Say::number($second->high, 2),
+        );
+        $work->step(
+            'Followed to today.',
+            'dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)',
+            'day ' . Say::number($today, 3),
+            Say::number($now['active_ammonia_mg_l_d'], 3) .
+                ' and ' .
+                Say::number($now['active_nitrite_mg_l_d'], 3) .
+                ' mg N/L/d',
+        );
+        $work->step(
+            'What they take today where ammonia stands at its limit.',
+            'X limit/(0.7 + limit) 1.09^(T − 20) × volume',
+            Say::number($limit, 3) . ' mg/L, ' . Say::number($run->temperature($today), 3) . ' °C',
+            Say::number($takes, 3) . ' g N/d',
+        );
+        $work->step(
+            $to === null
+                ? 'And on, until both have stayed under.'
+                : 'And on, dosed again each time, until a dose is down in a day.',
+            $to === null
+                ? 'since + ' . Say::number($given->number('hold_days')) . ' days'
+                : 'ammonia and nitrite under their limits 24 h after',
+            'at most ' . Say::number($given->number('horizon_d')) . ' days',
+            $day === null ? 'not in that time' : 'day ' . Say::number($day, 3),
+        );
         $work->cite('model-calibrated', 'dormand-prince-1980');
         if ($misfit > self::FITS) {
-            $work->watch('These readings tell another story than the model: something happened that is not in the book, or a kit is off. Do not go by the day.');
+            $work->watch(
+                'These readings tell another story than the model: something happened that is ' .
+                    'not in the book, or a kit is off. Do not go by the day.',
+            );
         }
         if ($held !== null) {
-            $work->step('KH kept up on the way, as bicarbonate.', 'sum of what is missing × volume × 1.6787', Say::number($held, 3).' mg/L as CaCO₃', Say::number($likely->buffered($day ?? INF) * $given->number('volume_l') / 1000 * BufferCalculator::BICARBONATE_PER_CACO3, 3).' g');
+            $work->step(
+                'KH kept up on the way, as bicarbonate.',
+                'sum of what is missing × volume × 1.6787',
+                Say::number($held, 3) . ' mg/L as CaCO₃',
+                Say::number(
+                    (($likely->buffered($day ?? INF) * $given->number('volume_l')) / 1000) *
+                        BufferCalculator::BICARBONATE_PER_CACO3,
+                    3,
+                ) . ' g',
+            );
         }
         if ($dry !== null && ($day === null || $dry < $day)) {
-            $work->watch('KH falls to 2.8 dKH on day '.Say::number($dry, 3).': buffer before, or the start stops there.');
+            $work->watch(
+                'KH falls to 2.8 dKH on day ' . Say::number($dry, 3) . ': buffer before, or the start stops there.',
+            );
         }
         if ($second === null) {
             $work->watch('Nitrite was never tested: its half of the start is guessed.');
         }
-        $work->note('The band is of the readings. How fast bacteria grow is calibrated to the usual six weeks (common practice), not published.');
+        $work->note(
+            'The band is of the readings. How fast bacteria grow is calibrated to the usual six ' .
+                'weeks (common practice), not published.',
+        );
 
         return $work->result([
-            'today' => $today, 'ready_day' => $day, 'ready_early_day' => $ready($early), 'ready_late_day' => $ready($late), 'days_left' => $day === null ? null : max(0.0, $day - $today),
-            'active_ammonia_mg_l_d' => $now['active_ammonia_mg_l_d'], 'active_ammonia_low_mg_l_d' => $edge($late, 'active_ammonia_mg_l_d'), 'active_ammonia_high_mg_l_d' => $edge($early, 'active_ammonia_mg_l_d'),
-            'active_nitrite_mg_l_d' => $now['active_nitrite_mg_l_d'], 'active_nitrite_low_mg_l_d' => $edge($late, 'active_nitrite_mg_l_d'), 'active_nitrite_high_mg_l_d' => $edge($early, 'active_nitrite_mg_l_d'),
-            'takes_g_d' => $takes, 'stage' => Stage::of($now, $given->number('tan_limit_mg_l'), $given->number('no2_limit_mg_l'), $day !== null && $day <= $today)->value, 'peak_no2_n_mg_l' => $peak, 'peak_no2_day' => $peakDay, 'misfit' => $misfit, 'kh_low_day' => $dry, 'bicarbonate_g' => $held === null ? null : $likely->buffered($day ?? INF) * $given->number('volume_l') / 1000 * BufferCalculator::BICARBONATE_PER_CACO3,
-            'start_ammonia_mg_l_d' => $first->best, 'start_nitrite_mg_l_d' => $second->best ?? $first->best, 'ways' => $ways, 'series' => $likely->points, 'early' => $early->points, 'late' => $late->points,
+            'today' => $today,
+            'ready_day' => $day,
+            'ready_early_day' => $ready($early),
+            'ready_late_day' => $ready($late),
+            'days_left' => $day === null ? null : max(0.0, $day - $today),
+            'active_ammonia_mg_l_d' => $now['active_ammonia_mg_l_d'],
+            'active_ammonia_low_mg_l_d' => $edge($late, 'active_ammonia_mg_l_d'),
+            'active_ammonia_high_mg_l_d' => $edge($early, 'active_ammonia_mg_l_d'),
+            'active_nitrite_mg_l_d' => $now['active_nitrite_mg_l_d'],
+            'active_nitrite_low_mg_l_d' => $edge($late, 'active_nitrite_mg_l_d'),
+            'active_nitrite_high_mg_l_d' => $edge($early, 'active_nitrite_mg_l_d'),
+            'takes_g_d' => $takes,
+            'stage' => Stage::of(
+                $now,
+                $given->number('tan_limit_mg_l'),
+                $given->number('no2_limit_mg_l'),
+                $day !== null && $day <= $today,
+            )->value,
+            'peak_no2_n_mg_l' => $peak,
+            'peak_no2_day' => $peakDay,
+            'misfit' => $misfit,
+            'kh_low_day' => $dry,
+            'bicarbonate_g' =>
+                $held === null
+                    ? null
+                    : (($likely->buffered($day ?? INF) * $given->number('volume_l')) / 1000) *
+                        BufferCalculator::BICARBONATE_PER_CACO3,
+            'start_ammonia_mg_l_d' => $first->best,
+            'start_nitrite_mg_l_d' => $second->best ?? $first->best,
+            'ways' => $ways,
+            'series' => $likely->points,
+            'early' => $early->points,
+            'late' => $late->points,
         ]);
     }
 
@@ -178,10 +330,22 @@ final readonly class MaturationCalculator implements Calculator
     {
         $trace = $run->through($state, array_values(array_unique(array_column($readings, 0), SORT_NUMERIC)));
 
-        return array_sum(array_map(static fn (array $reading): float => self::apart($trace->on($reading[0])[$key], $reading[1], $reading[2]) ** 2, $readings));
+        return array_sum(
+            array_map(
+                static fn(array $reading): float => self::apart(
+                    $trace->on($reading[0])[$key],
+                    $reading[1],
+                    $reading[2],
+                ) ** 2,
+                $readings,
+            ),
+        );
     }
 
-    /** How far a value is from a reading, in half its width; one at the end of its kit says “at least”, and more is no error. */
+    /**
+     * How far a value is from a reading, in half its width; one at the end of its kit says “at least”, and more is no
+     * error.
+     */
     private static function apart(float $value, float $low, float $high): float
     {
         if ($high > self::OPEN * max($low, 0.5)) {
@@ -210,7 +374,7 @@ final readonly class MaturationCalculator implements Calculator
             }
             $readings[] = [$row->number('day'), $low, $high];
         }
-        usort($readings, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        usort($readings, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
         return $readings;
     }

@@ -23,6 +23,5 @@ final readonly class Parameters
         /** @var array<string, float> by key, of the water that comes in */
         public array $source,
         public float $xMax,
-    ) {
-    }
+    ) {}
 }

@@ -46,8 +46,7 @@ final readonly class Run
         private array $events,
         private DormandPrince $solver,
         private ?Tending $tending = null,
-    ) {
-    }
+    ) {}
 
     /** @return list<Input> */
     public static function inputs(): array
@@ -70,31 +69,74 @@ final readonly class Run
     }
 
     /** @throws BadInput */
-    public static function from(Given $given, DormandPrince $solver = new DormandPrince): self
+    public static function from(Given $given, DormandPrince $solver = new DormandPrince()): self
     {
         $events = Event::read($given);
         $source = $given->object('source')?->numbers() ?? [];
-        $incoming = $given->number('flow_l_h') > 0 || array_filter($events, static fn (Event $event): bool => $event->bringsWater()) !== [];
-        if ($incoming && ! isset($source['alkalinity_mg_l'])) {
+        $incoming =
+            $given->number('flow_l_h') > 0 ||
+            array_filter($events, static fn(Event $event): bool => $event->bringsWater()) !== [];
+        if ($incoming && !isset($source['alkalinity_mg_l'])) {
             throw BadInput::at('source.alkalinity_mg_l', 'New water comes in: give its alkalinity.');
         }
 
-        return new self($given->number('volume_l'), $given->number('biomass_kg'), $given->number('protein_pct') / 100, $given->number('ph'), $given->numberOrNull('do_mg_l'), $source, $given->number('grown_mg_l_d'), $given->number('feed_g_d'), $given->number('temp_c'), $given->number('flow_l_h'), $events, $solver);
+        return new self(
+            $given->number('volume_l'),
+            $given->number('biomass_kg'),
+            $given->number('protein_pct') / 100,
+            $given->number('ph'),
+            $given->numberOrNull('do_mg_l'),
+            $source,
+            $given->number('grown_mg_l_d'),
+            $given->number('feed_g_d'),
+            $given->number('temp_c'),
+            $given->number('flow_l_h'),
+            $events,
+            $solver,
+        );
     }
 
     /** The same with a keeper who looks at it on each mark. */
     public function tended(Tending $tending): self
     {
-        return new self($this->volumeL, $this->biomassKg, $this->protein, $this->ph, $this->oxygen, $this->source, $this->grown, $this->feed, $this->tempC, $this->flow, $this->events, $this->solver, $tending);
+        return new self(
+            $this->volumeL,
+            $this->biomassKg,
+            $this->protein,
+            $this->ph,
+            $this->oxygen,
+            $this->source,
+            $this->grown,
+            $this->feed,
+            $this->tempC,
+            $this->flow,
+            $this->events,
+            $this->solver,
+            $tending,
+        );
     }
 
     /** The same with more happening to it. */
     public function with(Event ...$more): self
     {
         $events = [...$this->events, ...array_values($more)];
-        usort($events, static fn (Event $a, Event $b): int => $a->day <=> $b->day);
+        usort($events, static fn(Event $a, Event $b): int => $a->day <=> $b->day);
 
-        return new self($this->volumeL, $this->biomassKg, $this->protein, $this->ph, $this->oxygen, $this->source, $this->grown, $this->feed, $this->tempC, $this->flow, $events, $this->solver, $this->tending);
+        return new self(
+            $this->volumeL,
+            $this->biomassKg,
+            $this->protein,
+            $this->ph,
+            $this->oxygen,
+            $this->source,
+            $this->grown,
+            $this->feed,
+            $this->tempC,
+            $this->flow,
+            $events,
+            $this->solver,
+            $this->tending,
+        );
     }
 
     /** °C on a day. */
@@ -119,8 +161,15 @@ final readonly class Run
     public static function state(array $water, string $key, float $active1, float $active2): array
     {
         return [
-            $water['tan_mg_l'] ?? 0.0, $water['no2_n_mg_l'] ?? 0.0, $water['no3_n_mg_l'] ?? 0.0, $water['alkalinity_mg_l'] ?? throw BadInput::at("{$key}.alkalinity_mg_l", 'Give the alkalinity: nitrification stops without it.'),
-            $active1, $active2, 0.0, 0.0,
+            $water['tan_mg_l'] ?? 0.0,
+            $water['no2_n_mg_l'] ?? 0.0,
+            $water['no3_n_mg_l'] ?? 0.0,
+            $water['alkalinity_mg_l'] ??
+            throw BadInput::at("{$key}.alkalinity_mg_l", 'Give the alkalinity: nitrification stops without it.'),
+            $active1,
+            $active2,
+            0.0,
+            0.0,
         ];
     }
 
@@ -148,7 +197,9 @@ final readonly class Run
                 array_shift($marks);
                 $points[] = $this->point($t, $y, $forcing);
             }
-            if ($this->tending?->doses($t, $y[Water::TAN], $y[Water::NO2], $doses[count($doses) - 1] ?? null) === true) {
+            if (
+                $this->tending?->doses($t, $y[Water::TAN], $y[Water::NO2], $doses[count($doses) - 1] ?? null) === true
+            ) {
                 $moved += (float) $this->tending->doseTo - $y[Water::TAN];
                 $y[Water::TAN] = (float) $this->tending->doseTo;
                 $doses[] = $t;
@@ -163,8 +214,14 @@ final readonly class Run
             }
             $to = min($marks[0], $events === [] ? INF : $events[0]->day);
             $parameters = $this->parameters($forcing);
-            $y = array_map(static fn (float $value): float => max(0.0, $value), array_slice($y, 0, 6)) + $y;
-            $y = $this->solver->integrate(static fn (float $time, array $state): array => Water::rates($state, $parameters), $y, $t, $to, 0.01);
+            $y = array_map(static fn(float $value): float => max(0.0, $value), array_slice($y, 0, 6)) + $y;
+            $y = $this->solver->integrate(
+                static fn(float $time, array $state): array => Water::rates($state, $parameters),
+                $y,
+                $t,
+                $to,
+                0.01,
+            );
             $t = $to;
         }
     }
@@ -184,7 +241,15 @@ final readonly class Run
     {
         switch ($event->kind) {
             case 'change':
-                foreach ([Water::TAN => 'tan_mg_l', Water::NO2 => 'no2_n_mg_l', Water::NO3 => 'no3_n_mg_l', Water::ALK => 'alkalinity_mg_l'] as $i => $key) {
+                foreach (
+                    [
+                        Water::TAN => 'tan_mg_l',
+                        Water::NO2 => 'no2_n_mg_l',
+                        Water::NO3 => 'no3_n_mg_l',
+                        Water::ALK => 'alkalinity_mg_l',
+                    ]
+                    as $i => $key
+                ) {
                     $y[$i] = (1 - $event->share) * $y[$i] + $event->share * ($this->source[$key] ?? 0.0);
                 }
                 break;
@@ -217,9 +282,25 @@ final readonly class Run
     /** @param  array{feed: float, temperature: float, flow: float}  $forcing */
     private function parameters(array $forcing): Parameters
     {
-        $load = DailyLoad::of($this->biomassKg, $forcing['feed'], $this->protein, DailyLoad::USUAL_DIGESTIBILITY, 0.0, $forcing['temperature']);
+        $load = DailyLoad::of(
+            $this->biomassKg,
+            $forcing['feed'],
+            $this->protein,
+            DailyLoad::USUAL_DIGESTIBILITY,
+            0.0,
+            $forcing['temperature'],
+        );
 
-        return new Parameters(1000 * $load->tan() / $this->volumeL, $forcing['temperature'], $this->oxygen ?? 0.9 * Oxygen::saturation($forcing['temperature']), $this->ph, $this->source['salinity_g_l'] ?? 0.0, 24 * $forcing['flow'] / $this->volumeL, $this->source, $this->grown);
+        return new Parameters(
+            (1000 * $load->tan()) / $this->volumeL,
+            $forcing['temperature'],
+            $this->oxygen ?? 0.9 * Oxygen::saturation($forcing['temperature']),
+            $this->ph,
+            $this->source['salinity_g_l'] ?? 0.0,
+            (24 * $forcing['flow']) / $this->volumeL,
+            $this->source,
+            $this->grown,
+        );
     }
 
     /**
@@ -232,8 +313,14 @@ final readonly class Run
         $tan = max(0.0, $y[Water::TAN]);
 
         return [
-            'day' => $day, 'tan_mg_l' => $tan, 'no2_n_mg_l' => max(0.0, $y[Water::NO2]), 'no3_n_mg_l' => max(0.0, $y[Water::NO3]), 'alkalinity_mg_l' => max(0.0, $y[Water::ALK]),
-            'nh3_n_mg_l' => UnionisedAmmonia::of($tan, $this->ph, $forcing['temperature'])->nh3N, 'active_ammonia_mg_l_d' => $y[Water::X1], 'active_nitrite_mg_l_d' => $y[Water::X2],
+            'day' => $day,
+            'tan_mg_l' => $tan,
+            'no2_n_mg_l' => max(0.0, $y[Water::NO2]),
+            'no3_n_mg_l' => max(0.0, $y[Water::NO3]),
+            'alkalinity_mg_l' => max(0.0, $y[Water::ALK]),
+            'nh3_n_mg_l' => UnionisedAmmonia::of($tan, $this->ph, $forcing['temperature'])->nh3N,
+            'active_ammonia_mg_l_d' => $y[Water::X1],
+            'active_nitrite_mg_l_d' => $y[Water::X2],
         ];
     }
 }

@@ -43,8 +43,12 @@ final readonly class RunCalculator implements Calculator
             ...Run::inputs(),
             Input::number('days', 'Days', 'd', 0.1, 730),
             WaterMix::input('now', 'The water now')->optional(),
-            Input::number('active_ammonia_mg_l_d', 'Ammonia oxidisers now', 'mg N/L/d at 20 °C', 0, 10000)->or(Run::INOCULUM),
-            Input::number('active_nitrite_mg_l_d', 'Nitrite oxidisers now', 'mg N/L/d at 20 °C', 0, 10000)->or(Run::INOCULUM),
+            Input::number('active_ammonia_mg_l_d', 'Ammonia oxidisers now', 'mg N/L/d at 20 °C', 0, 10000)->or(
+                Run::INOCULUM,
+            ),
+            Input::number('active_nitrite_mg_l_d', 'Nitrite oxidisers now', 'mg N/L/d at 20 °C', 0, 10000)->or(
+                Run::INOCULUM,
+            ),
             Input::number('points_a_day', 'Points a day', null, 1, 48)->or(2.0),
         ];
     }
@@ -52,33 +56,94 @@ final readonly class RunCalculator implements Calculator
     public function outputs(): array
     {
         return [
-            new Output('series'), new Output('peak_tan_mg_l', 'mg/L as N'), new Output('peak_tan_day', 'd'), new Output('peak_no2_n_mg_l', 'mg/L as N'), new Output('peak_no2_day', 'd'),
-            new Output('complete_day', 'd'), new Output('nitrogen_balance'), new Output('end'),
+            new Output('series'),
+            new Output('peak_tan_mg_l', 'mg/L as N'),
+            new Output('peak_tan_day', 'd'),
+            new Output('peak_no2_n_mg_l', 'mg/L as N'),
+            new Output('peak_no2_day', 'd'),
+            new Output('complete_day', 'd'),
+            new Output('nitrogen_balance'),
+            new Output('end'),
         ];
     }
 
     public function calculate(Given $given): Result
     {
         $run = Run::from($given);
-        $state = Run::state($given->object('now')?->numbers() ?? [], 'now', $given->number('active_ammonia_mg_l_d'), $given->number('active_nitrite_mg_l_d'));
+        $state = Run::state(
+            $given->object('now')?->numbers() ?? [],
+            'now',
+            $given->number('active_ammonia_mg_l_d'),
+            $given->number('active_nitrite_mg_l_d'),
+        );
         $every = 1 / $given->number('points_a_day');
-        $trace = $run->through($state, [...array_map(static fn (int $i): float => $i * $every, range(0, (int) floor($given->number('days') / $every - 1e-9))), $given->number('days')]);
+        $trace = $run->through($state, [
+            ...array_map(
+                static fn(int $i): float => $i * $every,
+                range(0, (int) floor($given->number('days') / $every - 1e-9)),
+            ),
+            $given->number('days'),
+        ]);
         [$peakTan, $peakTanDay] = $trace->peak('tan_mg_l');
         [$peakNo2, $peakNo2Day] = $trace->peak('no2_n_mg_l');
         $complete = $trace->under($given->number('tan_limit_mg_l'), $given->number('no2_limit_mg_l'));
 
-        $work = new Working;
-        $work->step('Load of ammonia.', 'the larger of feed and fasting floor', Say::number($given->number('feed_g_d')).' g/d, '.Say::number($given->number('biomass_kg')).' kg, '.Say::number($given->number('volume_l'), 5).' L', Say::number($run->load(), 3).' mg N/L a day');
-        $work->step('Ammonia oxidisers take it, nitrite oxidisers what they leave; both grow on it and die.', 'r = X s 1.09^(T − 20); dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)', 'grown full '.Say::number($given->number('grown_mg_l_d')).' mg N/L/d', 'steps that keep to a ten-millionth');
-        $work->step('Ammonia and nitrite at their highest.', 'max', '', Say::number($peakTan, 3).' mg/L on day '.Say::number($peakTanDay, 3).', '.Say::number($peakNo2, 3).' on day '.Say::number($peakNo2Day, 3));
-        $work->step('Nitrogen in and out.', 'start + load + exchanged + events − end', '', Say::number($trace->missing(), 2).' mg/L missing');
+        $work = new Working();
+        $work->step(
+            'Load of ammonia.',
+            'the larger of feed and fasting floor',
+            Say::number($given->number('feed_g_d')) .
+                ' g/d, ' .
+                Say::number($given->number('biomass_kg')) .
+                ' kg, ' .
+                Say::number($given->number('volume_l'), 5) .
+                ' L',
+            Say::number($run->load(), 3) . ' mg N/L a day',
+        );
+        $work->step(
+            'Ammonia oxidisers take it, nitrite oxidisers what they leave; both grow on it and die.',
+            'r = X s 1.09^(T − 20); dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)',
+            'grown full ' . Say::number($given->number('grown_mg_l_d')) . ' mg N/L/d',
+            'steps that keep to a ten-millionth',
+        );
+        $work->step(
+            'Ammonia and nitrite at their highest.',
+            'max',
+            '',
+            Say::number($peakTan, 3) .
+                ' mg/L on day ' .
+                Say::number($peakTanDay, 3) .
+                ', ' .
+                Say::number($peakNo2, 3) .
+                ' on day ' .
+                Say::number($peakNo2Day, 3),
+        );
+        $work->step(
+            'Nitrogen in and out.',
+            'start + load + exchanged + events − end',
+            '',
+            Say::number($trace->missing(), 2) . ' mg/L missing',
+        );
         $work->cite('model-calibrated', 'dormand-prince-1980', 'timmons-ebeling', 'rusten-2006', 'emerson-1975');
-        $work->note($complete === null ? 'Within these days it is not complete.' : 'From day '.Say::number($complete, 3).' on both stay under their limits.');
-        $work->note('Calibrated to the usual six weeks of a start (common practice), not published: your own readings are worth more.');
+        $work->note(
+            $complete === null
+                ? 'Within these days it is not complete.'
+                : 'From day ' . Say::number($complete, 3) . ' on both stay under their limits.',
+        );
+        $work->note(
+            'Calibrated to the usual six weeks of a start (common practice), not published: your ' .
+                'own readings are worth more.',
+        );
 
         return $work->result([
-            'series' => $trace->points, 'peak_tan_mg_l' => $peakTan, 'peak_tan_day' => $peakTanDay, 'peak_no2_n_mg_l' => $peakNo2, 'peak_no2_day' => $peakNo2Day,
-            'complete_day' => $complete, 'nitrogen_balance' => $trace->missing() / max(1e-9, $trace->throughput()), 'end' => $trace->points[count($trace->points) - 1] ?? null,
+            'series' => $trace->points,
+            'peak_tan_mg_l' => $peakTan,
+            'peak_tan_day' => $peakTanDay,
+            'peak_no2_n_mg_l' => $peakNo2,
+            'peak_no2_day' => $peakNo2Day,
+            'complete_day' => $complete,
+            'nitrogen_balance' => $trace->missing() / max(1e-9, $trace->throughput()),
+            'end' => $trace->points[count($trace->points) - 1] ?? null,
         ]);
     }
 }

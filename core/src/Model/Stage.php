@@ -54,9 +54,21 @@ enum Stage: string
         $always = ['Ammonia and nitrite every 12 h; oxygen high; KH above 4 dKH.'];
 
         return match (true) {
-            $this === self::Ready => ['Feed it until the fish come: a filter without ammonia starves.', 'Ammonia and nitrite daily for a week after each step.'],
-            $fish => [...$always, 'Feed lightly. Change water before ammonia harms, and leave a trace of it: without any, nothing grows.', 'No wash of the filter, no new media, no treatment on it. UV off.'],
-            default => [...$always, 'Ammonia again when it is below a half, never above 5 mg/L, and not while nitrite stands above 5: more holds back what is to grow.', 'No change of water but to bring nitrite or KH back. UV off.'],
+            $this === self::Ready => [
+                'Feed it until the fish come: a filter without ammonia starves.',
+                'Ammonia and nitrite daily for a week after each step.',
+            ],
+            $fish => [
+                ...$always,
+                'Feed lightly. Change water before ammonia harms, and leave a trace of it: without any, nothing grows.',
+                'No wash of the filter, no new media, no treatment on it. UV off.',
+            ],
+            default => [
+                ...$always,
+                'Ammonia again when it is below a half, never above 5 mg/L, and not while ' .
+                'nitrite stands above 5: more holds back what is to grow.',
+                'No change of water but to bring nitrite or KH back. UV off.',
+            ],
         };
     }
 }

@@ -17,14 +17,21 @@ final readonly class Tending
     /** While more nitrite than this stands, ammonia waits, mg/L as N. */
     public const NITRITE_FIRST_MG_L = 5.0;
 
-    public function __construct(public float $fromDay, public ?float $doseBelow = null, public ?float $doseTo = null, public ?float $alkalinity = null)
-    {
-    }
+    public function __construct(
+        public float $fromDay,
+        public ?float $doseBelow = null,
+        public ?float $doseTo = null,
+        public ?float $alkalinity = null,
+    ) {}
 
     /** @param  ?float  $last  day of the dose before */
     public function doses(float $day, float $tan, float $no2, ?float $last): bool
     {
-        return $this->doseTo !== null && $day >= $this->fromDay && $no2 <= self::NITRITE_FIRST_MG_L && ($last === null || $day - $last > 1 - 1e-9) && $tan < min($this->doseTo, $this->doseBelow ?? $this->doseTo);
+        return $this->doseTo !== null &&
+            $day >= $this->fromDay &&
+            $no2 <= self::NITRITE_FIRST_MG_L &&
+            ($last === null || $day - $last > 1 - 1e-9) &&
+            $tan < min($this->doseTo, $this->doseBelow ?? $this->doseTo);
     }
 
     public function buffers(float $day, float $alkalinity): bool

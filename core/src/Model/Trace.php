@@ -15,9 +15,14 @@ final readonly class Trace
      * @param  list<float>  $doses  days on which ammonia was dosed again
      * @param  list<array{float, float}>  $buffered  days on which KH was buffered, and by how much, mg/L
      */
-    public function __construct(public array $points, private array $end, private float $start, private float $moved, private array $doses = [], private array $buffered = [])
-    {
-    }
+    public function __construct(
+        public array $points,
+        private array $end,
+        private float $start,
+        private float $moved,
+        private array $doses = [],
+        private array $buffered = [],
+    ) {}
 
     /** @param  list<float>  $y */
     public static function nitrogen(array $y): float
@@ -65,7 +70,8 @@ final readonly class Trace
     {
         $since = null;
         foreach ($this->points as $point) {
-            $since = $point['tan_mg_l'] <= $tanLimit && $point['no2_n_mg_l'] <= $no2Limit ? $since ?? $point['day'] : null;
+            $since =
+                $point['tan_mg_l'] <= $tanLimit && $point['no2_n_mg_l'] <= $no2Limit ? $since ?? $point['day'] : null;
         }
 
         return $since;
@@ -81,7 +87,7 @@ final readonly class Trace
         $risen = $this->under($tanLimit, $no2Limit) === ($this->points[0]['day'] ?? null);
         foreach ($this->points as $point) {
             $under = $point['tan_mg_l'] <= $tanLimit && $point['no2_n_mg_l'] <= $no2Limit;
-            $risen = $risen || ! $under;
+            $risen = $risen || !$under;
             $since = $under && $risen ? $since ?? $point['day'] : null;
             if ($since !== null && $point['day'] >= $since + $days - 1e-9) {
                 return $since + $days;
@@ -123,13 +129,19 @@ final readonly class Trace
     /** Alkalinity that was added by buffering before a day, mg/L as CaCO3. */
     public function buffered(float $until): float
     {
-        return array_sum(array_map(static fn (array $step): float => $step[0] < $until ? $step[1] : 0.0, $this->buffered));
+        return array_sum(
+            array_map(static fn(array $step): float => $step[0] < $until ? $step[1] : 0.0, $this->buffered),
+        );
     }
 
     /** Nitrogen that came in and is neither there nor gone out, mg N/L: nothing, but for rounding. */
     public function missing(): float
     {
-        return $this->start + $this->end[Water::LOADED] + $this->end[Water::EXCHANGED] + $this->moved - self::nitrogen($this->end);
+        return $this->start +
+            $this->end[Water::LOADED] +
+            $this->end[Water::EXCHANGED] +
+            $this->moved -
+            self::nitrogen($this->end);
     }
 
     /** All nitrogen that took part, mg N/L. */

@@ -51,16 +51,21 @@ final readonly class Water
      */
     public static function rates(array $y, Parameters $p): array
     {
-        [$tan, $no2, $no3, $alk] = [max(0.0, $y[self::TAN]), max(0.0, $y[self::NO2]), max(0.0, $y[self::NO3]), max(0.0, $y[self::ALK])];
+        [$tan, $no2, $no3, $alk] = [
+            max(0.0, $y[self::TAN]),
+            max(0.0, $y[self::NO2]),
+            max(0.0, $y[self::NO3]),
+            max(0.0, $y[self::ALK]),
+        ];
         $nh3 = $tan * UnionisedAmmonia::of(1.0, $p->ph, $p->tempC, $p->salinity)->fraction;
-        $s1 = $tan / (self::K1 + $tan) * $p->oxygen / (0.5 + $p->oxygen) * $alk / (15 + $alk);
-        $s2 = $no2 / (self::K2 + $no2) * $p->oxygen / (1 + $p->oxygen) / (1 + $nh3 / self::KI);
+        $s1 = (((($tan / (self::K1 + $tan)) * $p->oxygen) / (0.5 + $p->oxygen)) * $alk) / (15 + $alk);
+        $s2 = (($no2 / (self::K2 + $no2)) * $p->oxygen) / (1 + $p->oxygen) / (1 + $nh3 / self::KI);
         $warm = ArealRate::THETA ** ($p->tempC - 20);
         $growth = ArealRate::THETA ** ($p->tempC - 25);
         $r1 = $y[self::X1] * $s1 * $warm;
         $r2 = $y[self::X2] * $s2 * $warm;
-        $room = static fn (float $x): float => $p->xMax > 0 ? 1 - $x / $p->xMax : 0.0;
-        $comes = static fn (string $key, float $now): float => $p->flow * (($p->source[$key] ?? 0.0) - $now);
+        $room = static fn(float $x): float => $p->xMax > 0 ? 1 - $x / $p->xMax : 0.0;
+        $comes = static fn(string $key, float $now): float => $p->flow * (($p->source[$key] ?? 0.0) - $now);
 
         return [
             $p->load - $r1 + $comes('tan_mg_l', $y[self::TAN]),
@@ -70,7 +75,9 @@ final readonly class Water
             (Colony::MU1 * $s1 * $room($y[self::X1]) - Colony::B1) * $y[self::X1] * $growth,
             (Colony::MU2 * $s2 * $room($y[self::X2]) - Colony::B2) * $y[self::X2] * $growth,
             $p->load,
-            $comes('tan_mg_l', $y[self::TAN]) + $comes('no2_n_mg_l', $y[self::NO2]) + $comes('no3_n_mg_l', $y[self::NO3]),
+            $comes('tan_mg_l', $y[self::TAN]) +
+            $comes('no2_n_mg_l', $y[self::NO2]) +
+            $comes('no3_n_mg_l', $y[self::NO3]),
         ];
     }
 }

@@ -12,9 +12,7 @@ namespace Ironwort\Core\Vessel;
  */
 final readonly class Geometry
 {
-    private function __construct(public float $volumeL, public float $surfaceM2)
-    {
-    }
+    private function __construct(public float $volumeL, public float $surfaceM2) {}
 
     /** A vessel with upright walls on any plan. */
     public static function prism(float $planM2, float $depthM, float $freeboardM): self
@@ -26,10 +24,10 @@ final readonly class Geometry
     public static function coneFrustum(float $topM, float $bottomM, float $depthM, float $freeboardM): self
     {
         $height = $depthM - $freeboardM;
-        $atWater = $bottomM + ($topM - $bottomM) * $height / $depthM;
+        $atWater = $bottomM + (($topM - $bottomM) * $height) / $depthM;
 
         return new self(
-            1000 * M_PI * $height / 12 * ($atWater ** 2 + $atWater * $bottomM + $bottomM ** 2),
+            ((1000 * M_PI * $height) / 12) * ($atWater ** 2 + $atWater * $bottomM + $bottomM ** 2),
             self::circle($atWater),
         );
     }
@@ -37,7 +35,7 @@ final readonly class Geometry
     /** A round tub whose bottom is a spherical cap. */
     public static function dishedCylinder(float $diameterM, float $sideM, float $dishM, float $freeboardM): self
     {
-        $cap = M_PI * $dishM / 6 * (3 * ($diameterM / 2) ** 2 + $dishM ** 2);
+        $cap = ((M_PI * $dishM) / 6) * (3 * ($diameterM / 2) ** 2 + $dishM ** 2);
 
         return new self(1000 * (self::circle($diameterM) * ($sideM - $freeboardM) + $cap), self::circle($diameterM));
     }
@@ -45,12 +43,15 @@ final readonly class Geometry
     /** A round tub whose bottom runs to a point. */
     public static function conedCylinder(float $diameterM, float $sideM, float $coneM, float $freeboardM): self
     {
-        return new self(1000 * self::circle($diameterM) * ($sideM - $freeboardM + $coneM / 3), self::circle($diameterM));
+        return new self(
+            1000 * self::circle($diameterM) * ($sideM - $freeboardM + $coneM / 3),
+            self::circle($diameterM),
+        );
     }
 
     public static function circle(float $diameterM): float
     {
-        return M_PI / 4 * $diameterM ** 2;
+        return (M_PI / 4) * $diameterM ** 2;
     }
 
     /** Regular octagon measured across its flats: 2(√2 − 1) s². */

@@ -14,9 +14,7 @@ namespace Ironwort\Core\Vessel;
  */
 final readonly class SectionRule
 {
-    private function __construct(public float $volumeM3, public bool $simpson)
-    {
-    }
+    private function __construct(public float $volumeM3, public bool $simpson) {}
 
     /**
      * @param  list<float>  $at  positions in m, rising, two or more
@@ -36,11 +34,11 @@ final readonly class SectionRule
                 $sum += ($i === 0 || $i === $last ? 1 : ($i % 2 === 1 ? 4 : 2)) * $area;
             }
 
-            return new self($step / 3 * $sum, true);
+            return new self(($step / 3) * $sum, true);
         }
         $volume = 0.0;
         for ($i = 1; $i <= $last; $i++) {
-            $volume += ($areas[$i] + $areas[$i - 1]) / 2 * ($at[$i] - $at[$i - 1]);
+            $volume += (($areas[$i] + $areas[$i - 1]) / 2) * ($at[$i] - $at[$i - 1]);
         }
 
         return new self($volume, false);

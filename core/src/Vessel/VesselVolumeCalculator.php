@@ -35,12 +35,21 @@ final readonly class VesselVolumeCalculator implements Calculator
     public function inputs(): array
     {
         return [
-            Input::choice('shape', 'Shape', array_map(static fn (Shape $s): string => $s->value, Shape::cases())),
-            ...array_map(static fn (Dimension $d): Input => Input::number($d->value, $d->label(), 'm', 0.01, 100)->optional(), Dimension::cases()),
-            Input::rows('stations', 'Stations', [
-                Input::number('at_m', 'Position', 'm', 0, 1000),
-                Input::number('area_m2', 'Wetted area', 'm²', 0, 1000),
-            ], 2, 200)->optional(),
+            Input::choice('shape', 'Shape', array_map(static fn(Shape $s): string => $s->value, Shape::cases())),
+            ...array_map(
+                static fn(Dimension $d): Input => Input::number($d->value, $d->label(), 'm', 0.01, 100)->optional(),
+                Dimension::cases(),
+            ),
+            Input::rows(
+                'stations',
+                'Stations',
+                [
+                    Input::number('at_m', 'Position', 'm', 0, 1000),
+                    Input::number('area_m2', 'Wetted area', 'm²', 0, 1000),
+                ],
+                2,
+                200,
+            )->optional(),
             Input::number('freeboard_m', 'Freeboard', 'm', 0, 100)->or(0.0),
             Input::number('displaced_l', 'Displaced', 'L', 0, 1e7)->or(0.0),
         ];
@@ -55,7 +64,7 @@ final readonly class VesselVolumeCalculator implements Calculator
     {
         $shape = Shape::from($given->text('shape'));
         $this->checkDimensions($shape, $given);
-        $work = new Working;
+        $work = new Working();
         if ($shape === Shape::Sections) {
             $gross = $this->bySections($given, $work);
             $surface = null;
@@ -64,15 +73,33 @@ final readonly class VesselVolumeCalculator implements Calculator
             $filled = $this->fill($shape, $given);
             $gross = $filled->volumeL;
             $surface = $filled->surfaceM2;
-            $work->step('Water in the shape, filled to the freeboard.', self::formula($shape), $this->measures($shape, $given), Say::number($gross, 5).' L');
-            $work->step('What one centimetre of level is worth.', 'surface × 0.01 m × 1000', Say::number($surface).' m²', Say::number(10 * $surface).' L');
+            $work->step(
+                'Water in the shape, filled to the freeboard.',
+                self::formula($shape),
+                $this->measures($shape, $given),
+                Say::number($gross, 5) . ' L',
+            );
+            $work->step(
+                'What one centimetre of level is worth.',
+                'surface × 0.01 m × 1000',
+                Say::number($surface) . ' m²',
+                Say::number(10 * $surface) . ' L',
+            );
         }
         $displaced = $given->number('displaced_l');
         if ($displaced > $gross) {
-            throw BadInput::at('displaced_l', 'More is displaced than the vessel holds ('.Say::number($gross).' L).');
+            throw BadInput::at(
+                'displaced_l',
+                'More is displaced than the vessel holds (' . Say::number($gross) . ' L).',
+            );
         }
         if ($displaced > 0) {
-            $work->step('Less what media, stones and fittings displace.', 'volume − displaced', Say::number($gross, 5).' − '.Say::number($displaced, 5).' L', Say::number($gross - $displaced, 5).' L');
+            $work->step(
+                'Less what media, stones and fittings displace.',
+                'volume − displaced',
+                Say::number($gross, 5) . ' − ' . Say::number($displaced, 5) . ' L',
+                Say::number($gross - $displaced, 5) . ' L',
+            );
         }
         $work->cite('geometry');
 
@@ -89,13 +116,13 @@ final readonly class VesselVolumeCalculator implements Calculator
         $errors = [];
         foreach (Dimension::cases() as $dimension) {
             $needed = in_array($dimension, $shape->dimensions(), true);
-            if ($needed && ! $given->has($dimension->value)) {
+            if ($needed && !$given->has($dimension->value)) {
                 $errors[$dimension->value] = "{$dimension->label()} is needed for this shape.";
-            } elseif (! $needed && $given->has($dimension->value)) {
+            } elseif (!$needed && $given->has($dimension->value)) {
                 $errors[$dimension->value] = "{$dimension->label()} does not belong to this shape.";
             }
         }
-        if ($shape === Shape::Sections && ! $given->has('stations')) {
+        if ($shape === Shape::Sections && !$given->has('stations')) {
             $errors['stations'] = 'At least two stations are needed.';
         } elseif ($shape !== Shape::Sections && $given->has('stations')) {
             $errors['stations'] = 'Stations do not belong to this shape.';
@@ -103,7 +130,11 @@ final readonly class VesselVolumeCalculator implements Calculator
         if ($shape === Shape::Sections && $given->number('freeboard_m') > 0) {
             $errors['freeboard_m'] = 'Sections are wetted areas already: freeboard must be 0.';
         }
-        if ($shape === Shape::DishedCylinder && $errors === [] && $given->number('dish_depth_m') > $given->number('diameter_m') / 2) {
+        if (
+            $shape === Shape::DishedCylinder &&
+            $errors === [] &&
+            $given->number('dish_depth_m') > $given->number('diameter_m') / 2
+        ) {
             $errors['dish_depth_m'] = 'A dish is at most half as deep as it is wide.';
         }
         if ($errors !== []) {
@@ -113,26 +144,66 @@ final readonly class VesselVolumeCalculator implements Calculator
 
     private function checkFreeboard(Shape $shape, Given $given): void
     {
-        $side = $given->number(in_array($shape, [Shape::DishedCylinder, Shape::ConedCylinder], true) ? 'side_depth_m' : 'depth_m');
+        $side = $given->number(
+            in_array($shape, [Shape::DishedCylinder, Shape::ConedCylinder], true) ? 'side_depth_m' : 'depth_m',
+        );
         if ($given->number('freeboard_m') > $side) {
-            throw BadInput::at('freeboard_m', 'Freeboard is more than the side is deep ('.Say::number($side).' m).');
+            throw BadInput::at(
+                'freeboard_m',
+                'Freeboard is more than the side is deep (' . Say::number($side) . ' m).',
+            );
         }
     }
 
     private function fill(Shape $shape, Given $given): Geometry
     {
-        $m = static fn (Dimension $dimension): float => $given->number($dimension->value);
+        $m = static fn(Dimension $dimension): float => $given->number($dimension->value);
         $freeboard = $given->number('freeboard_m');
 
         return match ($shape) {
-            Shape::Box => Geometry::prism($m(Dimension::Length) * $m(Dimension::Width), $m(Dimension::Depth), $freeboard),
-            Shape::Ellipse => Geometry::prism(M_PI / 4 * $m(Dimension::Length) * $m(Dimension::Width), $m(Dimension::Depth), $freeboard),
-            Shape::Wedge => Geometry::prism($m(Dimension::Length) * ($m(Dimension::WidthA) + $m(Dimension::WidthB)) / 2, $m(Dimension::Depth), $freeboard),
-            Shape::Cylinder => Geometry::prism(Geometry::circle($m(Dimension::Diameter)), $m(Dimension::Depth), $freeboard),
-            Shape::Octagon => Geometry::prism(Geometry::octagon($m(Dimension::AcrossFlats)), $m(Dimension::Depth), $freeboard),
-            Shape::ConeFrustum => Geometry::coneFrustum($m(Dimension::TopDiameter), $m(Dimension::BottomDiameter), $m(Dimension::Depth), $freeboard),
-            Shape::DishedCylinder => Geometry::dishedCylinder($m(Dimension::Diameter), $m(Dimension::SideDepth), $m(Dimension::DishDepth), $freeboard),
-            Shape::ConedCylinder => Geometry::conedCylinder($m(Dimension::Diameter), $m(Dimension::SideDepth), $m(Dimension::ConeDepth), $freeboard),
+            Shape::Box => Geometry::prism(
+                $m(Dimension::Length) * $m(Dimension::Width),
+                $m(Dimension::Depth),
+                $freeboard,
+            ),
+            Shape::Ellipse => Geometry::prism(
+                (M_PI / 4) * $m(Dimension::Length) * $m(Dimension::Width),
+                $m(Dimension::Depth),
+                $freeboard,
+            ),
+            Shape::Wedge => Geometry::prism(
+                ($m(Dimension::Length) * ($m(Dimension::WidthA) + $m(Dimension::WidthB))) / 2,
+                $m(Dimension::Depth),
+                $freeboard,
+            ),
+            Shape::Cylinder => Geometry::prism(
+                Geometry::circle($m(Dimension::Diameter)),
+                $m(Dimension::Depth),
+                $freeboard,
+            ),
+            Shape::Octagon => Geometry::prism(
+                Geometry::octagon($m(Dimension::AcrossFlats)),
+                $m(Dimension::Depth),
+                $freeboard,
+            ),
+            Shape::ConeFrustum => Geometry::coneFrustum(
+                $m(Dimension::TopDiameter),
+                $m(Dimension::BottomDiameter),
+                $m(Dimension::Depth),
+                $freeboard,
+            ),
+            Shape::DishedCylinder => Geometry::dishedCylinder(
+                $m(Dimension::Diameter),
+                $m(Dimension::SideDepth),
+                $m(Dimension::DishDepth),
+                $freeboard,
+            ),
+            Shape::ConedCylinder => Geometry::conedCylinder(
+                $m(Dimension::Diameter),
+                $m(Dimension::SideDepth),
+                $m(Dimension::ConeDepth),
+                $freeboard,
+            ),
             Shape::Sections => throw new \LogicException('Sections are not a filled shape.'),
         };
     }
@@ -151,9 +222,14 @@ final readonly class VesselVolumeCalculator implements Calculator
         }
         $rule = SectionRule::of($at, $areas);
         $volume = 1000 * $rule->volumeM3;
-        $work->step($rule->simpson ? 'Evenly spaced sections, odd in number: Simpson’s rule.' : 'Mean of neighbouring sections times their distance.',
+        $work->step(
+            $rule->simpson
+                ? 'Evenly spaced sections, odd in number: Simpson’s rule.'
+                : 'Mean of neighbouring sections times their distance.',
             $rule->simpson ? 'V = h/3 (A₀ + 4A₁ + 2A₂ + … + Aₙ)' : 'V = Σ (Aᵢ + Aᵢ₊₁)/2 × distance',
-            count($at).' sections over '.Say::number($at[count($at) - 1] - $at[0]).' m', Say::number($volume, 5).' L');
+            count($at) . ' sections over ' . Say::number($at[count($at) - 1] - $at[0]) . ' m',
+            Say::number($volume, 5) . ' L',
+        );
         $work->cite('surveying-sections');
 
         return $volume;
@@ -161,9 +237,15 @@ final readonly class VesselVolumeCalculator implements Calculator
 
     private function measures(Shape $shape, Given $given): string
     {
-        $parts = array_map(static fn (Dimension $d): string => lcfirst($d->label()).' '.Say::number($given->number($d->value)).' m', $shape->dimensions());
+        $parts = array_map(
+            static fn(Dimension $d): string => lcfirst($d->label()) .
+                ' ' .
+                Say::number($given->number($d->value)) .
+                ' m',
+            $shape->dimensions(),
+        );
 
-        return implode(', ', [...$parts, 'freeboard '.Say::number($given->number('freeboard_m')).' m']);
+        return implode(', ', [...$parts, 'freeboard ' . Say::number($given->number('freeboard_m')) . ' m']);
     }
 
     private static function formula(Shape $shape): string
@@ -174,7 +256,8 @@ final readonly class VesselVolumeCalculator implements Calculator
             Shape::Cylinder => 'π/4 × diameter² × (depth − freeboard) × 1000',
             Shape::Ellipse => 'π/4 × length × width × (depth − freeboard) × 1000',
             Shape::Octagon => '2(√2 − 1) × across flats² × (depth − freeboard) × 1000',
-            Shape::ConeFrustum => 'πh/12 (d² + d·b + b²) × 1000, with h = depth − freeboard and d the diameter at the water',
+            Shape::ConeFrustum
+                => 'πh/12 (d² + d·b + b²) × 1000, with h = depth − freeboard and d the diameter at the water',
             Shape::DishedCylinder => '[π/4 × diameter² × (side − freeboard) + πh/6 (3r² + h²)] × 1000, with h the dish',
             Shape::ConedCylinder => 'π/4 × diameter² × (side − freeboard + cone/3) × 1000',
             Shape::Sections => '',

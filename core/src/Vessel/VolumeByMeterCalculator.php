@@ -52,16 +52,33 @@ final readonly class VolumeByMeterCalculator implements Calculator
     {
         $metered = $given->number('meter_after_l') - $given->number('meter_before_l') - $given->number('elsewhere_l');
         if ($metered <= 0) {
-            throw BadInput::at('meter_after_l', 'Nothing ran in: the meter after, less what went elsewhere, must be above the meter before.');
+            throw BadInput::at(
+                'meter_after_l',
+                'Nothing ran in: the meter after, less what went elsewhere, must be above the meter before.',
+            );
         }
         $already = $given->number('already_l');
-        $error = $metered * $given->number('error_pct') / 100;
+        $error = ($metered * $given->number('error_pct')) / 100;
 
-        $work = new Working;
-        $work->step('What ran in, and what was there.', 'after − before − elsewhere + already', Say::number($metered, 6).' + '.Say::number($already, 6).' L', Say::number($metered + $already, 6).' L');
-        $work->step('What the meter may be off by.', '± error × metered', Say::number($given->number('error_pct')).' %', '± '.Say::number($error).' L');
+        $work = new Working();
+        $work->step(
+            'What ran in, and what was there.',
+            'after − before − elsewhere + already',
+            Say::number($metered, 6) . ' + ' . Say::number($already, 6) . ' L',
+            Say::number($metered + $already, 6) . ' L',
+        );
+        $work->step(
+            'What the meter may be off by.',
+            '± error × metered',
+            Say::number($given->number('error_pct')) . ' %',
+            '± ' . Say::number($error) . ' L',
+        );
         $work->cite('cp-meter-error');
 
-        return $work->result(['volume_l' => $metered + $already, 'low_l' => $metered - $error + $already, 'high_l' => $metered + $error + $already]);
+        return $work->result([
+            'volume_l' => $metered + $already,
+            'low_l' => $metered - $error + $already,
+            'high_l' => $metered + $error + $already,
+        ]);
     }
 }

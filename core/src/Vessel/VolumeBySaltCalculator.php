@@ -64,21 +64,50 @@ final readonly class VolumeBySaltCalculator implements Calculator
             throw BadInput::at($field, 'Salt was added, so the reading after must be the higher one.');
         }
         if ($rise <= $error) {
-            throw BadInput::at($field, 'The rise of '.Say::number($rise).' g/L is within the error of the two readings ('.Say::number($error).' g/L): add more salt, or read more finely.');
+            throw BadInput::at(
+                $field,
+                'The rise of ' .
+                    Say::number($rise) .
+                    ' g/L is within the error of the two readings (' .
+                    Say::number($error) .
+                    ' g/L): add more salt, or read more finely.',
+            );
         }
         $salt = $given->number('salt_g');
 
-        $work = new Working;
-        $work->step('The rise the salt made.', 'after − before', Say::number($after).' − '.Say::number($before).' g/L', Say::number($rise).' g/L');
-        $work->step('The water it is dissolved in.', 'volume = salt / rise', Say::number($salt).' g / '.Say::number($rise).' g/L', Say::number($salt / $rise).' L');
-        $work->step('Between which it lies, each reading being off either way.', 'salt / (rise ± 2 × error)', 'error '.Say::number($given->number('reading_error_g_l')).' g/L', Say::number($salt / ($rise + $error)).' to '.Say::number($salt / ($rise - $error)).' L');
+        $work = new Working();
+        $work->step(
+            'The rise the salt made.',
+            'after − before',
+            Say::number($after) . ' − ' . Say::number($before) . ' g/L',
+            Say::number($rise) . ' g/L',
+        );
+        $work->step(
+            'The water it is dissolved in.',
+            'volume = salt / rise',
+            Say::number($salt) . ' g / ' . Say::number($rise) . ' g/L',
+            Say::number($salt / $rise) . ' L',
+        );
+        $work->step(
+            'Between which it lies, each reading being off either way.',
+            'salt / (rise ± 2 × error)',
+            'error ' . Say::number($given->number('reading_error_g_l')) . ' g/L',
+            Say::number($salt / ($rise + $error)) . ' to ' . Say::number($salt / ($rise - $error)) . ' L',
+        );
         $work->cite('salt-balance');
         if ($given->has('before_us_cm') || $given->has('after_us_cm')) {
             $work->cite('salt-conductivity');
         }
-        $work->note('Only when all of it is dissolved and mixed, pipes and filters too: wait some hours with the pump running. No salt with zeolite in the system.');
+        $work->note(
+            'Only when all of it is dissolved and mixed, pipes and filters too: wait some hours ' .
+                'with the pump running. No salt with zeolite in the system.',
+        );
 
-        return $work->result(['volume_l' => $salt / $rise, 'low_l' => $salt / ($rise + $error), 'high_l' => $salt / ($rise - $error)]);
+        return $work->result([
+            'volume_l' => $salt / $rise,
+            'low_l' => $salt / ($rise + $error),
+            'high_l' => $salt / ($rise - $error),
+        ]);
     }
 
     private function salinity(Given $given, string $when): float
@@ -89,7 +118,10 @@ final readonly class VolumeBySaltCalculator implements Calculator
         return match (true) {
             $direct !== null => $direct,
             $conductivity !== null => $conductivity * $given->number('factor_g_l_per_us_cm'),
-            default => throw BadInput::at("{$when}_g_l", "The reading {$when} is needed, as salinity or as conductivity."),
+            default => throw BadInput::at(
+                "{$when}_g_l",
+                "The reading {$when} is needed, as salinity or as conductivity.",
+            ),
         };
     }
 }

@@ -26,18 +26,27 @@ final readonly class VolumeComparison
 
     private const IMPERIAL = 4.54609;
 
-    private function __construct(public string $sentence, public bool $mixUp, public bool $agree)
-    {
-    }
+    private function __construct(public string $sentence, public bool $mixUp, public bool $agree) {}
 
     /** @param  float  $oneL  above 0 @param  float  $otherL  above 0 */
     public static function of(string $one, float $oneL, string $other, float $otherL): self
     {
         [$larger, $smaller] = $oneL >= $otherL ? [$one, $other] : [$other, $one];
         $ratio = max($oneL, $otherL) / min($oneL, $otherL);
-        foreach ([[self::US, 'US gallons were taken for litres'], [self::IMPERIAL, 'imperial gallons were taken for litres'], [self::IMPERIAL / self::US, 'US and imperial gallons were taken for one another']] as [$mark, $mixUp]) {
+        foreach (
+            [
+                [self::US, 'US gallons were taken for litres'],
+                [self::IMPERIAL, 'imperial gallons were taken for litres'],
+                [self::IMPERIAL / self::US, 'US and imperial gallons were taken for one another'],
+            ]
+            as [$mark, $mixUp]
+        ) {
             if (abs($ratio / $mark - 1) <= self::NEAR) {
-                return new self("{$larger} is ".Say::number($ratio, 3)." times {$smaller}: it looks as if {$mixUp}.", true, false);
+                return new self(
+                    "{$larger} is " . Say::number($ratio, 3) . " times {$smaller}: it looks as if {$mixUp}.",
+                    true,
+                    false,
+                );
             }
         }
         $apart = Say::number(100 * ($ratio - 1), 2);

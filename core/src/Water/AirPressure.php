@@ -16,9 +16,7 @@ use Ironwort\Core\Measure\Say;
  */
 final readonly class AirPressure
 {
-    private function __construct(public float $atm, private ?float $altitudeM, private ?float $stationHpa)
-    {
-    }
+    private function __construct(public float $atm, private ?float $altitudeM, private ?float $stationHpa) {}
 
     /** @return list<Input> */
     public static function inputs(): array
@@ -41,9 +39,19 @@ final readonly class AirPressure
     public function explain(Working $work): void
     {
         if ($this->stationHpa !== null) {
-            $work->step('Air pressure from the barometer.', 'P = hPa / 1013.25', Say::number($this->stationHpa, 5).' hPa', Say::number($this->atm, 5).' atm');
+            $work->step(
+                'Air pressure from the barometer.',
+                'P = hPa / 1013.25',
+                Say::number($this->stationHpa, 5) . ' hPa',
+                Say::number($this->atm, 5) . ' atm',
+            );
         } elseif ($this->altitudeM !== null && abs($this->altitudeM) > 0) {
-            $work->step('Air pressure at this altitude.', 'P = (1 − 2.25577e-5 h)^5.25588', 'h = '.Say::number($this->altitudeM).' m', Say::number($this->atm, 5).' atm');
+            $work->step(
+                'Air pressure at this altitude.',
+                'P = (1 − 2.25577e-5 h)^5.25588',
+                'h = ' . Say::number($this->altitudeM) . ' m',
+                Say::number($this->atm, 5) . ' atm',
+            );
             $work->cite('standard-atmosphere');
         }
     }

@@ -26,7 +26,7 @@ final readonly class BufferCalculator implements Calculator
     /** Grams of sodium bicarbonate, and of sodium carbonate, for a gram of alkalinity as CaCO3. */
     public const BICARBONATE_PER_CACO3 = 1.6787;
 
-    public const CARBONATE_PER_CACO3 = 1.0590;
+    public const CARBONATE_PER_CACO3 = 1.059;
 
     public function name(): string
     {
@@ -55,7 +55,14 @@ final readonly class BufferCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('dose_g', 'g'), new Output('steps'), new Output('ph_after'), new Output('ph_aired'), new Output('nh3_n_now_mg_l', 'mg/L as N'), new Output('nh3_n_after_mg_l', 'mg/L as N')];
+        return [
+            new Output('dose_g', 'g'),
+            new Output('steps'),
+            new Output('ph_after'),
+            new Output('ph_aired'),
+            new Output('nh3_n_now_mg_l', 'mg/L as N'),
+            new Output('nh3_n_after_mg_l', 'mg/L as N'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -63,11 +70,16 @@ final readonly class BufferCalculator implements Calculator
         $now = $given->number('alkalinity_mg_l');
         $target = $given->number('target_alkalinity_mg_l');
         if ($target < $now) {
-            throw BadInput::at('target_alkalinity_mg_l', 'There is more than that already ('.Say::number($now).' mg/L): only changes bring it down.');
+            throw BadInput::at(
+                'target_alkalinity_mg_l',
+                'There is more than that already (' . Say::number($now) . ' mg/L): only changes bring it down.',
+            );
         }
         $soda = $given->text('agent') === 'sodium_carbonate';
-        $mass = $soda ? 2 * MolarMass::NA + MolarMass::C + 3 * MolarMass::O : 2 * (MolarMass::NA + MolarMass::H + MolarMass::C + 3 * MolarMass::O);
-        $dose = ($target - $now) * $given->number('volume_l') / 1000 * $mass / MolarMass::CACO3;
+        $mass = $soda
+            ? 2 * MolarMass::NA + MolarMass::C + 3 * MolarMass::O
+            : 2 * (MolarMass::NA + MolarMass::H + MolarMass::C + 3 * MolarMass::O);
+        $dose = (((($target - $now) * $given->number('volume_l')) / 1000) * $mass) / MolarMass::CACO3;
         $count = (int) ceil(($target - $now) / $given->number('max_step_mg_l') - 1e-9);
         $steps = $count === 0 ? [] : array_fill(0, $count, $dose / $count);
 
@@ -75,7 +87,7 @@ final readonly class BufferCalculator implements Calculator
         $ph = $given->number('ph');
         $before = new Carbonate($temp, $now);
         // An equivalent of bicarbonate brings a mole of carbon, one of carbonate half as much.
-        $carbon = $before->totalCarbon($ph) + ($target - $now) / 1000 / MolarMass::CACO3 * ($soda ? 1.0 : 2.0);
+        $carbon = $before->totalCarbon($ph) + (($target - $now) / 1000 / MolarMass::CACO3) * ($soda ? 1.0 : 2.0);
         $after = new Carbonate($temp, $target);
         $closed = $after->phWithTotalCarbon($carbon);
         $aired = $after->phWithCo2(0.5);
@@ -83,24 +95,69 @@ final readonly class BufferCalculator implements Calculator
         $nh3Now = UnionisedAmmonia::of($tan, $ph, $temp)->nh3N;
         $nh3 = UnionisedAmmonia::of($tan, max($closed, $aired), $temp)->nh3N;
 
-        $work = new Working;
-        $work->step('Grams for so much alkalinity.', 'Δ × volume × '.($soda ? '105.99' : '168.01').' / 100.09', Say::number($target - $now).' mg/L, '.Say::number($given->number('volume_l'), 5).' L', Say::number($dose, 4).' g');
-        $work->step('In equal steps, one a day.', 'Δ / most at once, rounded up', Say::number($given->number('max_step_mg_l')).' mg/L', $count.($count === 1 ? ' step' : ' steps'));
-        $work->step('pH right after, before any CO₂ is lost.', 'alkalinity and carbon in balance', Say::number($ph).' before', Say::number($closed, 3));
-        $work->step('pH once it is aired to 0.5 mg/L of CO₂.', 'K1, K2', Say::number($target).' mg/L', Say::number($aired, 3));
+        $work = new Working();
+        $work->step(
+            'Grams for so much alkalinity.',
+            'Δ × volume × ' . ($soda ? '105.99' : '168.01') . ' / 100.09',
+            Say::number($target - $now) . ' mg/L, ' . Say::number($given->number('volume_l'), 5) . ' L',
+            Say::number($dose, 4) . ' g',
+        );
+        $work->step(
+            'In equal steps, one a day.',
+            'Δ / most at once, rounded up',
+            Say::number($given->number('max_step_mg_l')) . ' mg/L',
+            $count . ($count === 1 ? ' step' : ' steps'),
+        );
+        $work->step(
+            'pH right after, before any CO₂ is lost.',
+            'alkalinity and carbon in balance',
+            Say::number($ph) . ' before',
+            Say::number($closed, 3),
+        );
+        $work->step(
+            'pH once it is aired to 0.5 mg/L of CO₂.',
+            'K1, K2',
+            Say::number($target) . ' mg/L',
+            Say::number($aired, 3),
+        );
         if ($tan > 0) {
-            $work->step('Un-ionised ammonia at the higher of the two.', 'TAN × share', Say::number($tan).' mg/L', Say::number($nh3, 3).' mg/L, from '.Say::number($nh3Now, 3));
+            $work->step(
+                'Un-ionised ammonia at the higher of the two.',
+                'TAN × share',
+                Say::number($tan) . ' mg/L',
+                Say::number($nh3, 3) . ' mg/L, from ' . Say::number($nh3Now, 3),
+            );
         }
-        $work->cite('iupac-2007', 'plummer-busenberg-1982', 'water-ion-product', 'davies-1962', 'emerson-1975', 'cp-alkalinity-fall');
+        $work->cite(
+            'iupac-2007',
+            'plummer-busenberg-1982',
+            'water-ion-product',
+            'davies-1962',
+            'emerson-1975',
+            'cp-alkalinity-fall',
+        );
         if ($nh3 > $given->number('nh3_limit_mg_l') && $nh3 > $nh3Now) {
-            $work->danger('As pH rises the ammonia that is there burns: bring it down first, by a change and a binder, then buffer in small steps.');
+            $work->danger(
+                'As pH rises the ammonia that is there burns: bring it down first, by a change ' .
+                    'and a binder, then buffer in small steps.',
+            );
         }
         if ($soda) {
-            $work->watch('Soda lifts pH at once. Gloves and eye protection; dissolve it in a bucket, powder into water, and give it slowly where flow is strong, away from fish.');
+            $work->watch(
+                'Soda lifts pH at once. Gloves and eye protection; dissolve it in a bucket, ' .
+                    'powder into water, and give it slowly where flow is strong, away from fish.',
+            );
         } else {
             $work->note('Dissolve it in a bucket of system water and give it slowly where flow is strong.');
         }
 
-        return $work->result(['dose_g' => $dose, 'steps' => $steps, 'ph_after' => $closed, 'ph_aired' => $aired, 'nh3_n_now_mg_l' => $nh3Now, 'nh3_n_after_mg_l' => $nh3]);
+        return $work->result([
+            'dose_g' => $dose,
+            'steps' => $steps,
+            'ph_after' => $closed,
+            'ph_aired' => $aired,
+            'nh3_n_now_mg_l' => $nh3Now,
+            'nh3_n_after_mg_l' => $nh3,
+        ]);
     }
 }

@@ -53,12 +53,31 @@ final readonly class CarbonDioxideCalculator implements Calculator
         $dkh = Unit::CarbonateDegree->fromCanonical($alkalinity, Quantity::Alkalinity);
         $rule = 3 * $dkh * 10 ** (7 - $ph);
 
-        $work = new Working;
-        $work->step('CO₂ in balance with pH and bicarbonate at this temperature; carbonate and hydroxide taken off first.', '{H} γ [HCO₃] / K1', 'pH '.Say::number($ph).', alkalinity '.Say::number($alkalinity).' mg/L, '.Say::number($given->number('temp_c')).' °C', Say::number($co2).' mg/L');
-        $work->step('The rule of thumb, which reads low: by about 40 % at 5 °C, 15 % at 20 °C, 5 % at 30 °C.', '3 × dKH × 10^(7 − pH)', Say::number($dkh).' dKH', Say::number($rule).' mg/L');
+        $work = new Working();
+        $work->step(
+            'CO₂ in balance with pH and bicarbonate at this temperature; carbonate and hydroxide taken off first.',
+            '{H} γ [HCO₃] / K1',
+            'pH ' .
+                Say::number($ph) .
+                ', alkalinity ' .
+                Say::number($alkalinity) .
+                ' mg/L, ' .
+                Say::number($given->number('temp_c')) .
+                ' °C',
+            Say::number($co2) . ' mg/L',
+        );
+        $work->step(
+            'The rule of thumb, which reads low: by about 40 % at 5 °C, 15 % at 20 °C, 5 % at 30 °C.',
+            '3 × dKH × 10^(7 − pH)',
+            Say::number($dkh) . ' dKH',
+            Say::number($rule) . ' mg/L',
+        );
         $work->cite('plummer-busenberg-1982', 'water-ion-product', 'davies-1962', 'cp-co2-rule');
         if ($co2 > self::WATCH) {
-            $work->watch('Above 20 mg/L koi breathe hard: break the surface more. If the reading is absurd, look at pH and KH again.');
+            $work->watch(
+                'Above 20 mg/L koi breathe hard: break the surface more. If the reading is ' .
+                    'absurd, look at pH and KH again.',
+            );
             $work->cite('co2-limit');
         }
 

@@ -22,7 +22,7 @@ use Ironwort\Core\Measure\MolarMass;
 final readonly class Carbonate
 {
     /** mg of CaCO3 that neutralise as much acid as one equivalent. */
-    private const MG_PER_EQ = 1000 * MolarMass::CACO3 / 2;
+    private const MG_PER_EQ = (1000 * MolarMass::CACO3) / 2;
 
     private const SALT_G_PER_MOL = 58.44;
 
@@ -44,8 +44,8 @@ final readonly class Carbonate
         $log = log10($t);
         $this->k1 = 10 ** -(356.3094 + 0.06091964 * $t - 21834.37 / $t - 126.8339 * $log + 1684915 / $t ** 2);
         $this->k2 = 10 ** -(107.8871 + 0.03252849 * $t - 5151.79 / $t - 38.92561 * $log + 563713.9 / $t ** 2);
-        $this->kw = 10 ** -(283.9710 + 0.05069842 * $t - 13323.00 / $t - 102.24447 * $log + 1119669 / $t ** 2);
-        $strength = 1.5 * $alkalinity / self::MG_PER_EQ + $salinityGL / self::SALT_G_PER_MOL;
+        $this->kw = 10 ** -(283.971 + 0.05069842 * $t - 13323.0 / $t - 102.24447 * $log + 1119669 / $t ** 2);
+        $strength = (1.5 * $alkalinity) / self::MG_PER_EQ + $salinityGL / self::SALT_G_PER_MOL;
         $a = 0.4883 + 8.074e-4 * $tempC;
         $this->gamma1 = 10 ** (-$a * (sqrt($strength) / (1 + sqrt($strength)) - 0.3 * $strength));
         $this->gamma2 = $this->gamma1 ** 4;
@@ -55,7 +55,7 @@ final readonly class Carbonate
     /** mg/L of dissolved CO2 at a pH; 0 where the pH is higher than the alkalinity can account for. */
     public function co2(float $ph): float
     {
-        return 1000 * MolarMass::CO2 * max(0.0, 10 ** -$ph * $this->bicarbonate($ph) * $this->gamma1 / $this->k1);
+        return 1000 * MolarMass::CO2 * max(0.0, (10 ** -$ph * $this->bicarbonate($ph) * $this->gamma1) / $this->k1);
     }
 
     /** All inorganic carbon, mol/L. */
@@ -63,19 +63,20 @@ final readonly class Carbonate
     {
         $bicarbonate = $this->bicarbonate($ph);
 
-        return $bicarbonate * (1 + 10 ** -$ph * $this->gamma1 / $this->k1 + $this->k2 * $this->gamma1 / (10 ** -$ph * $this->gamma2));
+        return $bicarbonate *
+            (1 + (10 ** -$ph * $this->gamma1) / $this->k1 + ($this->k2 * $this->gamma1) / (10 ** -$ph * $this->gamma2));
     }
 
     /** The pH at which so much CO2 is dissolved, held to 4–11. */
     public function phWithCo2(float $co2): float
     {
-        return $this->phWhere(fn (float $ph): float => $this->co2($ph) - $co2);
+        return $this->phWhere(fn(float $ph): float => $this->co2($ph) - $co2);
     }
 
     /** The pH at which so much inorganic carbon is there, held to 4–11. */
     public function phWithTotalCarbon(float $mol): float
     {
-        return $this->phWhere(fn (float $ph): float => $this->totalCarbon($ph) - $mol);
+        return $this->phWhere(fn(float $ph): float => $this->totalCarbon($ph) - $mol);
     }
 
     /** @param  \Closure(float): float  $surplus  falls with pH */
@@ -93,6 +94,6 @@ final readonly class Carbonate
         $h = 10 ** -$ph;
         $net = $this->equivalents - $this->kw / ($h * $this->gamma1) + $h / $this->gamma1;
 
-        return max(0.0, $net) / (1 + 2 * $this->k2 * $this->gamma1 / ($h * $this->gamma2));
+        return max(0.0, $net) / (1 + (2 * $this->k2 * $this->gamma1) / ($h * $this->gamma2));
     }
 }

@@ -50,15 +50,31 @@ final readonly class HardnessDoseCalculator implements Calculator
     {
         $by = $given->number('target_hardness_mg_l') - $given->number('hardness_mg_l');
         if ($by < 0) {
-            throw BadInput::at('target_hardness_mg_l', 'There is more than that already: only changes with softer water bring it down.');
+            throw BadInput::at(
+                'target_hardness_mg_l',
+                'There is more than that already: only changes with softer water bring it down.',
+            );
         }
         $factor = self::masses()[$given->text('agent')] / MolarMass::CACO3;
-        $dose = $by * $given->number('volume_l') / 1000 * $factor;
-        $work = new Working;
-        $work->step('Grams of the salt for so much hardness.', 'Δ × volume × molar mass / 100.09', Say::number($by).' mg/L, '.Say::number($given->number('volume_l'), 5).' L, '.Say::number($factor, 5).' g a gram', Say::number($dose, 4).' g');
+        $dose = (($by * $given->number('volume_l')) / 1000) * $factor;
+        $work = new Working();
+        $work->step(
+            'Grams of the salt for so much hardness.',
+            'Δ × volume × molar mass / 100.09',
+            Say::number($by) .
+                ' mg/L, ' .
+                Say::number($given->number('volume_l'), 5) .
+                ' L, ' .
+                Say::number($factor, 5) .
+                ' g a gram',
+            Say::number($dose, 4) . ' g',
+        );
         $work->cite('iupac-2007');
         match ($given->text('agent')) {
-            'calcium_chloride', 'calcium_chloride_dihydrate' => $work->watch('It heats as it dissolves: salt into water, a little at a time, with gloves and eye protection. It brings chloride too.'),
+            'calcium_chloride', 'calcium_chloride_dihydrate' => $work->watch(
+                'It heats as it dissolves: salt into water, a little at a time, with gloves and ' .
+                    'eye protection. It brings chloride too.',
+            ),
             'magnesium_sulfate_heptahydrate' => $work->note('It raises magnesium only: koi want calcium as well.'),
             default => $work->note('Gypsum dissolves slowly, over days, and about 2 g a litre at most.'),
         };

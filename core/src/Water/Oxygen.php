@@ -29,7 +29,7 @@ final readonly class Oxygen
     public static function saturationAtOneAtmosphere(float $tempC, float $salinityGL = 0.0): float
     {
         $t = $tempC + 273.15;
-        $fresh = -139.34411 + 1.575701e5 / $t - 6.642308e7 / $t ** 2 + 1.243800e10 / $t ** 3 - 8.621949e11 / $t ** 4;
+        $fresh = -139.34411 + 1.575701e5 / $t - 6.642308e7 / $t ** 2 + 1.2438e10 / $t ** 3 - 8.621949e11 / $t ** 4;
         $salt = 1.7674e-2 - 1.0754e1 / $t + 2.1407e3 / $t ** 2;
 
         return exp($fresh - $salinityGL * $salt);
@@ -39,10 +39,11 @@ final readonly class Oxygen
     public static function pressureFactor(float $tempC, float $pressureAtm): float
     {
         $t = $tempC + 273.15;
-        $vapour = exp(11.8571 - 3840.70 / $t - 216961 / $t ** 2);
+        $vapour = exp(11.8571 - 3840.7 / $t - 216961 / $t ** 2);
         $theta = 0.000975 - 1.426e-5 * $tempC + 6.436e-8 * $tempC ** 2;
 
-        return $pressureAtm * (1 - $vapour / $pressureAtm) * (1 - $theta * $pressureAtm) / ((1 - $vapour) * (1 - $theta));
+        return ($pressureAtm * (1 - $vapour / $pressureAtm) * (1 - $theta * $pressureAtm)) /
+            ((1 - $vapour) * (1 - $theta));
     }
 
     /** Air pressure at an altitude in metres in the standard atmosphere, atm. */

@@ -56,14 +56,24 @@ final readonly class OxygenPercentCalculator implements Calculator
             throw BadInput::at('do_mg_l', 'Oxygen is needed, in mg/L or in percent of saturation.');
         }
 
-        $work = new Working;
+        $work = new Working();
         $saturation = OxygenSaturationCalculator::work($work, $given);
         if ($reading !== null) {
-            $percent = 100 * $reading / $saturation;
-            $work->step('The reading as a share of that.', '% = 100 × DO / C', Say::number($reading).' / '.Say::number($saturation).' mg/L', Say::number($percent).' %');
+            $percent = (100 * $reading) / $saturation;
+            $work->step(
+                'The reading as a share of that.',
+                '% = 100 × DO / C',
+                Say::number($reading) . ' / ' . Say::number($saturation) . ' mg/L',
+                Say::number($percent) . ' %',
+            );
         } else {
-            $reading = $percent * $saturation / 100;
-            $work->step('That share of saturation in mg/L.', 'DO = % × C / 100', Say::number((float) $percent).' % of '.Say::number($saturation).' mg/L', Say::number($reading).' mg/L');
+            $reading = ($percent * $saturation) / 100;
+            $work->step(
+                'That share of saturation in mg/L.',
+                'DO = % × C / 100',
+                Say::number((float) $percent) . ' % of ' . Say::number($saturation) . ' mg/L',
+                Say::number($reading) . ' mg/L',
+            );
         }
         if ($percent > 150) {
             $work->watch('Above 150 % is rare outside thick green water in full sun: check the probe.');

@@ -36,7 +36,7 @@ final readonly class OxygenSaturationCalculator implements Calculator
 
     public function calculate(Given $given): Result
     {
-        $work = new Working;
+        $work = new Working();
         $saturation = self::work($work, $given);
 
         return $work->result(['do_sat_mg_l' => $saturation]);
@@ -52,13 +52,19 @@ final readonly class OxygenSaturationCalculator implements Calculator
 
         $work->cite('benson-krause-1984', 'standard-methods-4500-o');
         $pressure->explain($work);
-        $work->step('What this water holds at one atmosphere.',
-            'ln C* = −139.34411 + 1.575701e5/T − 6.642308e7/T² + 1.2438e10/T³ − 8.621949e11/T⁴ − S (0.017674 − 10.754/T + 2140.7/T²)',
-            'T = '.Say::number($temp + 273.15, 5).' K, S = '.Say::number($salinity).' g/L',
-            Say::number(Oxygen::saturationAtOneAtmosphere($temp, $salinity)).' mg/L');
-        $work->step('Corrected for the air pressure and the vapour in it.',
+        $work->step(
+            'What this water holds at one atmosphere.',
+            'ln C* = −139.34411 + 1.575701e5/T − 6.642308e7/T² + 1.2438e10/T³ − 8.621949e11/T⁴ − ' .
+                'S (0.017674 − 10.754/T + 2140.7/T²)',
+            'T = ' . Say::number($temp + 273.15, 5) . ' K, S = ' . Say::number($salinity) . ' g/L',
+            Say::number(Oxygen::saturationAtOneAtmosphere($temp, $salinity)) . ' mg/L',
+        );
+        $work->step(
+            'Corrected for the air pressure and the vapour in it.',
             'C = C* P (1 − Pwv/P)(1 − θP) / ((1 − Pwv)(1 − θ))',
-            'P = '.Say::number($pressure->atm, 5).' atm', Say::number($saturation).' mg/L');
+            'P = ' . Say::number($pressure->atm, 5) . ' atm',
+            Say::number($saturation) . ' mg/L',
+        );
 
         return $saturation;
     }

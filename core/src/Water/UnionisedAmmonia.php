@@ -23,12 +23,11 @@ final readonly class UnionisedAmmonia
         public float $fraction,
         public float $nh3N,
         public float $nh4N,
-    ) {
-    }
+    ) {}
 
     public static function of(float $tan, float $ph, float $tempC, float $salinityGL = 0.0): self
     {
-        $ionicStrength = 19.9273 * $salinityGL / (1000 - 1.005109 * $salinityGL);
+        $ionicStrength = (19.9273 * $salinityGL) / (1000 - 1.005109 * $salinityGL);
         $pka = 0.09018 + 2729.92 / ($tempC + 273.2) + 0.116 * $ionicStrength;
         $fraction = 1 / (10 ** ($pka - $ph) + 1);
 

@@ -47,22 +47,36 @@ final readonly class UnionisedAmmoniaCalculator implements Calculator
         $salinity = $given->number('salinity_g_l');
         $ammonia = UnionisedAmmonia::of($tan, $ph, $temp, $salinity);
 
-        $work = new Working;
+        $work = new Working();
         $work->cite('emerson-1975');
         if ($salinity > 0) {
-            $work->step('Ionic strength of the salt in the water.', 'I = 19.9273 S / (1000 − 1.005109 S)',
-                'S = '.Say::number($salinity).' g/L', Say::number($ammonia->ionicStrength).' mol/kg');
+            $work->step(
+                'Ionic strength of the salt in the water.',
+                'I = 19.9273 S / (1000 − 1.005109 S)',
+                'S = ' . Say::number($salinity) . ' g/L',
+                Say::number($ammonia->ionicStrength) . ' mol/kg',
+            );
             $work->cite('epa-1989-salt');
             $work->note('The shift with salt was fitted to sea salt; pond salt is treated alike.');
         }
-        $work->step('Where ammonium lets go of its hydrogen at this temperature.',
+        $work->step(
+            'Where ammonium lets go of its hydrogen at this temperature.',
             'pKa = 0.09018 + 2729.92 / (t + 273.2) + 0.116 I',
-            't = '.Say::number($temp).' °C, I = '.Say::number($ammonia->ionicStrength), Say::number($ammonia->pka, 5));
-        $work->step('The share of the ammonia that is un-ionised, the part that burns.',
+            't = ' . Say::number($temp) . ' °C, I = ' . Say::number($ammonia->ionicStrength),
+            Say::number($ammonia->pka, 5),
+        );
+        $work->step(
+            'The share of the ammonia that is un-ionised, the part that burns.',
             'fraction = 1 / (10^(pKa − pH) + 1)',
-            'pKa = '.Say::number($ammonia->pka, 5).', pH = '.Say::number($ph), Say::number(100 * $ammonia->fraction).' %');
-        $work->step('Un-ionised ammonia.', 'NH3-N = total ammonia × fraction',
-            Say::number($tan).' mg/L × '.Say::number(100 * $ammonia->fraction).' %', Say::number($ammonia->nh3N).' mg/L as N');
+            'pKa = ' . Say::number($ammonia->pka, 5) . ', pH = ' . Say::number($ph),
+            Say::number(100 * $ammonia->fraction) . ' %',
+        );
+        $work->step(
+            'Un-ionised ammonia.',
+            'NH3-N = total ammonia × fraction',
+            Say::number($tan) . ' mg/L × ' . Say::number(100 * $ammonia->fraction) . ' %',
+            Say::number($ammonia->nh3N) . ' mg/L as N',
+        );
         if ($temp > 30 || $ph < 6 || $ph > 10) {
             $work->note('Outside the table of 1975 (0 to 30 °C, pH 6 to 10): the formula is carried on.');
         }

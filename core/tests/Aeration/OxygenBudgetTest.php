@@ -14,7 +14,16 @@ final class OxygenBudgetTest extends TestCase
 {
     use Calculations;
 
-    private const POND = ['volume_l' => 29000, 'temp_c' => 24, 'biomass_kg' => 75, 'feed_g_d' => 300, 'nitrified_g_d' => 10, 'surface_m2' => 24, 'plants_m2' => 6, 'night_h' => 8];
+    private const POND = [
+        'volume_l' => 29000,
+        'temp_c' => 24,
+        'biomass_kg' => 75,
+        'feed_g_d' => 300,
+        'nitrified_g_d' => 10,
+        'surface_m2' => 24,
+        'plants_m2' => 6,
+        'night_h' => 8,
+    ];
 
     /** The standard field correction by hand: SOTR α (βC* − C)/9.09 · 1.024^(t − 20). */
     public function test_an_air_pump_gives_what_the_field_correction_says(): void
@@ -22,7 +31,7 @@ final class OxygenBudgetTest extends TestCase
         $stone = Library::shipped()->aerators()->get('stone');
         $device = Device::air('stones', $stone, true, 60.0, 1.0, 25.0);
         self::assertEqualsWithDelta(60 * 0.0167 * 0.025, $device->sotrKgH, 1e-9);
-        $field = 60 * 0.0167 * 0.025 * 0.9 * (0.98 * 8.263 - 5.0) / 9.09 * 1.024 ** 5;
+        $field = ((60 * 0.0167 * 0.025 * 0.9 * (0.98 * 8.263 - 5.0)) / 9.09) * 1.024 ** 5;
         self::assertEqualsWithDelta($field, $device->gives(5.0, 8.263) / 1000, 1e-6);
         // By the current it draws the same pump lands within its table's range: 45 W at 0.4 to 0.8 kg/kWh.
         self::assertEqualsWithDelta(0.045 * 0.6, Device::power('stones', $stone, true, 45.0, 25.0)->sotrKgH, 1e-9);
@@ -40,11 +49,11 @@ final class OxygenBudgetTest extends TestCase
         $air = new Aeration([], 50.0, 20.0);
         $demand = 5.0;
         $end = $air->settles($demand);
-        self::assertEqualsWithDelta($demand, $air->conductance * ($air->ceiling() - $end) / 1000, 1e-9);
+        self::assertEqualsWithDelta($demand, ($air->conductance * ($air->ceiling() - $end)) / 1000, 1e-9);
         // The same by small steps.
         $oxygen = 8.0;
         for ($i = 0; $i < 6000; $i++) {
-            $oxygen += 0.001 * ($air->conductance * ($air->ceiling() - $oxygen) - 1000 * $demand) / 10000;
+            $oxygen += (0.001 * ($air->conductance * ($air->ceiling() - $oxygen) - 1000 * $demand)) / 10000;
         }
         self::assertEqualsWithDelta($oxygen, $air->after(8.0, $demand, 10000.0, 6.0), 1e-3);
         $hours = $air->hoursTo(5.0, 8.0, 30.0, 10000.0);
@@ -54,12 +63,24 @@ final class OxygenBudgetTest extends TestCase
 
     public function test_plants_help_by_day_and_take_by_night_and_dawn_is_worst_in_summer(): void
     {
-        $devices = ['devices' => [['kind' => 'stone', 'air_l_min' => 60, 'depth_m' => 1.2], ['kind' => 'waterfall', 'flow_l_h' => 14000, 'fall_m' => 0.2, 'name' => 'Return']]];
+        $devices = [
+            'devices' => [
+                ['kind' => 'stone', 'air_l_min' => 60, 'depth_m' => 1.2],
+                ['kind' => 'waterfall', 'flow_l_h' => 14000, 'fall_m' => 0.2, 'name' => 'Return'],
+            ],
+        ];
         $planted = $this->calculate('oxygen.budget', [...self::POND, ...$devices]);
         $bare = $this->calculate('oxygen.budget', [...self::POND, ...$devices, 'plants_m2' => 0]);
         self::assertGreaterThan($bare->number('do_day_mg_l'), $planted->number('do_day_mg_l'));
         self::assertLessThan($bare->number('do_dawn_mg_l'), $planted->number('do_dawn_mg_l'));
-        $winter = $this->calculate('oxygen.budget', [...self::POND, ...$devices, 'temp_c' => 6, 'feed_g_d' => 0, 'season' => 'winter', 'night_h' => 16]);
+        $winter = $this->calculate('oxygen.budget', [
+            ...self::POND,
+            ...$devices,
+            'temp_c' => 6,
+            'feed_g_d' => 0,
+            'season' => 'winter',
+            'night_h' => 16,
+        ]);
         self::assertGreaterThan($planted->number('do_dawn_mg_l') + 2, $winter->number('do_dawn_mg_l'));
         foreach ($planted->figures['devices'] as $device) {
             self::assertLessThan($planted->number('do_dawn_mg_l'), $device['do_dawn_without_mg_l'], $device['name']);
@@ -69,7 +90,16 @@ final class OxygenBudgetTest extends TestCase
 
     public function test_with_everything_off_there_are_minutes_and_the_air_asked_for_holds_the_target(): void
     {
-        $crowded = ['volume_l' => 3000, 'temp_c' => 22, 'biomass_kg' => 60, 'feed_g_d' => 400, 'nitrified_g_d' => 13, 'surface_m2' => 4, 'target_mg_l' => 6, 'devices' => [['kind' => 'stone', 'air_l_min' => 40, 'depth_m' => 0.8]]];
+        $crowded = [
+            'volume_l' => 3000,
+            'temp_c' => 22,
+            'biomass_kg' => 60,
+            'feed_g_d' => 400,
+            'nitrified_g_d' => 13,
+            'surface_m2' => 4,
+            'target_mg_l' => 6,
+            'devices' => [['kind' => 'stone', 'air_l_min' => 40, 'depth_m' => 0.8]],
+        ];
         $now = $this->calculate('oxygen.budget', $crowded);
         self::assertLessThan(6, $now->number('do_dawn_mg_l'));
         self::assertGreaterThan(0, $needed = $now->number('air_needed_l_min'));
@@ -77,7 +107,14 @@ final class OxygenBudgetTest extends TestCase
         $helped = $this->calculate('oxygen.budget', $crowded);
         self::assertEqualsWithDelta(6.0, $helped->number('do_dawn_mg_l'), 0.01);
         self::assertLessThan(120, $helped->number('minutes_to_danger'));
-        self::assertSame(['devices.0.depth_m'], array_keys($this->errors('oxygen.budget', [...self::POND, 'devices' => [['kind' => 'stone', 'air_l_min' => 40]]])));
-        self::assertNull($this->calculate('oxygen.budget', [...self::POND, 'target_mg_l' => 12])->figures['air_needed_l_min']);
+        self::assertSame(
+            ['devices.0.depth_m'],
+            array_keys(
+                $this->errors('oxygen.budget', [...self::POND, 'devices' => [['kind' => 'stone', 'air_l_min' => 40]]]),
+            ),
+        );
+        self::assertNull(
+            $this->calculate('oxygen.budget', [...self::POND, 'target_mg_l' => 12])->figures['air_needed_l_min'],
+        );
     }
 }

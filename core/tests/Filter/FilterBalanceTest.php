@@ -16,10 +16,23 @@ final class FilterBalanceTest extends TestCase
     use Calculations;
 
     private const HOUSE = [
-        'volume_l' => 9000, 'biomass_kg' => 50, 'feed_g_d' => 220, 'temp_c' => 18, 'ph' => 7.5, 'alkalinity_mg_l' => 90, 'walls_m2' => 30, 'do_mg_l' => 7.8,
+        'volume_l' => 9000,
+        'biomass_kg' => 50,
+        'feed_g_d' => 220,
+        'temp_c' => 18,
+        'ph' => 7.5,
+        'alkalinity_mg_l' => 90,
+        'walls_m2' => 30,
+        'do_mg_l' => 7.8,
         'stages' => [
             ['kind' => 'brush', 'medium' => 'brush', 'media_l' => 200, 'flow_l_h' => 9000, 'fouling_pct' => 20],
-            ['kind' => 'moving_bed', 'medium' => 'small_carrier', 'media_l' => 300, 'flow_l_h' => 9000, 'air_l_min' => 60],
+            [
+                'kind' => 'moving_bed',
+                'medium' => 'small_carrier',
+                'media_l' => 300,
+                'flow_l_h' => 9000,
+                'air_l_min' => 60,
+            ],
         ],
     ];
 
@@ -27,19 +40,46 @@ final class FilterBalanceTest extends TestCase
     public static function systems(): iterable
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937(7));
-        $between = static fn (float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 10000) / 10000;
-        $kinds = ['static_bed' => 'floating_bead', 'moving_bed' => 'moving_carrier', 'matting' => 'coarse_matting', 'shower' => 'ball', 'sponge' => 'foam_20ppi', 'gravel' => 'gravel_10_20'];
+        $between = static fn(float $low, float $high): float => $low +
+            (($high - $low) * $random->getInt(0, 10000)) / 10000;
+        $kinds = [
+            'static_bed' => 'floating_bead',
+            'moving_bed' => 'moving_carrier',
+            'matting' => 'coarse_matting',
+            'shower' => 'ball',
+            'sponge' => 'foam_20ppi',
+            'gravel' => 'gravel_10_20',
+        ];
         for ($i = 0; $i < 40; $i++) {
             $stages = [];
             for ($n = 0; $n <= $random->getInt(0, 5); $n++) {
                 $kind = array_keys($kinds)[$random->getInt(0, 5)];
-                $stages[] = ['kind' => $kind, 'medium' => $kinds[$kind], 'media_l' => $between(20, 500), 'flow_l_h' => $between(1000, 15000), 'air_l_min' => 40, 'fouling_pct' => $between(0, 60), ...($random->getInt(0, 2) === 0 ? ['branch' => "b{$n}"] : [])];
+                $stages[] = [
+                    'kind' => $kind,
+                    'medium' => $kinds[$kind],
+                    'media_l' => $between(20, 500),
+                    'flow_l_h' => $between(1000, 15000),
+                    'air_l_min' => 40,
+                    'fouling_pct' => $between(0, 60),
+                    ...$random->getInt(0, 2) === 0 ? ['branch' => "b{$n}"] : [],
+                ];
             }
-            yield [[
-                'volume_l' => $between(600, 30000), 'biomass_kg' => $between(1, 80), 'feed_g_d' => $between(5, 500), 'temp_c' => $between(6, 28), 'ph' => $between(6.9, 8.4), 'alkalinity_mg_l' => $between(20, 250),
-                'walls_m2' => $between(0, 40), 'change_l_d' => $random->getInt(0, 1) * $between(10, 3000), 'source_tan_mg_l' => $random->getInt(0, 1) * 0.1,
-                'surface_m2' => 8, 'devices' => [['kind' => 'stone', 'air_l_min' => $between(40, 600), 'depth_m' => 1]], 'stages' => $stages,
-            ]];
+            yield [
+                [
+                    'volume_l' => $between(600, 30000),
+                    'biomass_kg' => $between(1, 80),
+                    'feed_g_d' => $between(5, 500),
+                    'temp_c' => $between(6, 28),
+                    'ph' => $between(6.9, 8.4),
+                    'alkalinity_mg_l' => $between(20, 250),
+                    'walls_m2' => $between(0, 40),
+                    'change_l_d' => $random->getInt(0, 1) * $between(10, 3000),
+                    'source_tan_mg_l' => $random->getInt(0, 1) * 0.1,
+                    'surface_m2' => 8,
+                    'devices' => [['kind' => 'stone', 'air_l_min' => $between(40, 600), 'depth_m' => 1]],
+                    'stages' => $stages,
+                ],
+            ];
         }
     }
 
@@ -48,30 +88,60 @@ final class FilterBalanceTest extends TestCase
     {
         $result = $this->calculate('filter.balance', $system);
         if ($result->figures['tan_mg_l'] === null) {
-            self::assertLessThan($result->number('load_g_d'), $result->number('capacity_g_d'), 'only what is past every limit never settles');
+            self::assertLessThan(
+                $result->number('load_g_d'),
+                $result->number('capacity_g_d'),
+                'only what is past every limit never settles',
+            );
 
             return;
         }
         $load = $result->number('load_g_d');
-        self::assertEqualsWithDelta(0.0, ($load - $result->number('nitrified_g_d') - $result->number('changed_g_d')) / $load, 1e-9);
+        self::assertEqualsWithDelta(
+            0.0,
+            ($load - $result->number('nitrified_g_d') - $result->number('changed_g_d')) / $load,
+            1e-9,
+        );
         self::assertGreaterThanOrEqual(0.0, $result->number('nitrified_g_d'));
         $fraction = UnionisedAmmonia::of(1.0, $system['ph'], $system['temp_c'])->fraction;
         self::assertEqualsWithDelta($fraction * $result->number('tan_mg_l'), $result->number('nh3_n_mg_l'), 1e-12);
     }
 
     #[DataProvider('systems')]
-    public function test_capacity_never_rises_as_water_cools_oxygen_falls_surface_shrinks_or_dirt_gathers(array $system): void
-    {
-        $water = ['temp_c' => $system['temp_c'], 'ph' => $system['ph'], 'alkalinity_mg_l' => $system['alkalinity_mg_l'], 'do_in_mg_l' => 6.5, 'tan_mg_l' => 0.4, 'stages' => $system['stages']];
-        $as = fn (array $change, ?\Closure $stage = null): float => $this->figure('filter.capacity', [...$water, ...$change, 'stages' => array_map($stage ?? static fn (array $s): array => $s, $water['stages'])], 'total_g_d');
+    public function test_capacity_never_rises_as_water_cools_oxygen_falls_surface_shrinks_or_dirt_gathers(
+        array $system,
+    ): void {
+        $water = [
+            'temp_c' => $system['temp_c'],
+            'ph' => $system['ph'],
+            'alkalinity_mg_l' => $system['alkalinity_mg_l'],
+            'do_in_mg_l' => 6.5,
+            'tan_mg_l' => 0.4,
+            'stages' => $system['stages'],
+        ];
+        $as = fn(array $change, ?\Closure $stage = null): float => $this->figure(
+            'filter.capacity',
+            [
+                ...$water,
+                ...$change,
+                'stages' => array_map($stage ?? static fn(array $s): array => $s, $water['stages']),
+            ],
+            'total_g_d',
+        );
         $now = $as([]);
         $slack = 1e-9 + 1e-9 * $now;
         self::assertLessThanOrEqual($now + $slack, $as(['temp_c' => $water['temp_c'] - 4]));
         self::assertLessThanOrEqual($now + $slack, $as(['do_in_mg_l' => 4.0]));
-        self::assertLessThanOrEqual($now + $slack, $as([], static fn (array $s): array => ['media_l' => 0.7 * $s['media_l']] + $s));
-        self::assertLessThanOrEqual($now + $slack, $as([], static fn (array $s): array => ['fouling_pct' => min(100, $s['fouling_pct'] + 30)] + $s));
+        self::assertLessThanOrEqual(
+            $now + $slack,
+            $as([], static fn(array $s): array => ['media_l' => 0.7 * $s['media_l']] + $s),
+        );
+        self::assertLessThanOrEqual(
+            $now + $slack,
+            $as([], static fn(array $s): array => ['fouling_pct' => min(100, $s['fouling_pct'] + 30)] + $s),
+        );
         $flow = $this->figure('filter.capacity', $water, 'flow_l_h');
-        self::assertLessThanOrEqual($flow * 24 / 1000 * 0.4 + $slack, $now);
+        self::assertLessThanOrEqual((($flow * 24) / 1000) * 0.4 + $slack, $now);
     }
 
     public function test_three_capacities_stand_apart_and_what_lives_there_now_is_the_lesser(): void
@@ -91,10 +161,18 @@ final class FilterBalanceTest extends TestCase
         $result = $this->calculate('filter.balance', self::HOUSE);
         $rows = array_column($result->figures['headroom_grown'], null, 'limit');
         // Oxygen was measured under the present load: it is held to what holds it, so that more fish lower it.
-        $devices = ['surface_m2' => 10, 'devices' => [['kind' => 'stone', 'air_l_min' => 260, 'depth_m' => 1]], 'do_mg_l' => null];
+        $devices = [
+            'surface_m2' => 10,
+            'devices' => [['kind' => 'stone', 'air_l_min' => 260, 'depth_m' => 1]],
+            'do_mg_l' => null,
+        ];
         $bound = $this->calculate('filter.balance', [...self::HOUSE, ...$devices]);
         foreach ($bound->figures['headroom_grown'] as $row) {
-            $full = $this->calculate('filter.balance', [...self::HOUSE, ...$devices, 'feed_g_d' => 220 + $row['feed_g_d']]);
+            $full = $this->calculate('filter.balance', [
+                ...self::HOUSE,
+                ...$devices,
+                'feed_g_d' => 220 + $row['feed_g_d'],
+            ]);
             match ($row['limit']) {
                 'ammonia' => self::assertEqualsWithDelta(0.25, $full->number('tan_mg_l'), 0.003),
                 'unionised_ammonia' => self::assertEqualsWithDelta(0.02, $full->number('nh3_n_mg_l'), 0.0005),
@@ -105,7 +183,12 @@ final class FilterBalanceTest extends TestCase
         self::assertSame('ammonia', $result->figures['first']);
         self::assertSame(floor($rows['ammonia']['kg'] / 1.875), $rows['ammonia']['fish']);
         self::assertArrayNotHasKey('nitrate', $rows, 'without any change there is no level to speak of');
-        $changed = array_column($this->calculate('filter.balance', [...self::HOUSE, 'change_l_d' => 3000, 'source_no3_n_mg_l' => 3])->figures['headroom_grown'], null, 'limit');
+        $changed = array_column(
+            $this->calculate('filter.balance', [...self::HOUSE, 'change_l_d' => 3000, 'source_no3_n_mg_l' => 3])
+                ->figures['headroom_grown'],
+            null,
+            'limit',
+        );
         self::assertArrayHasKey('nitrate', $changed);
     }
 
@@ -114,7 +197,11 @@ final class FilterBalanceTest extends TestCase
         $result = $this->calculate('filter.balance', [...self::HOUSE, 'feed_g_d' => 900, 'do_mg_l' => 6.5]);
         $row = array_column($result->figures['headroom_grown'], null, 'limit')['ammonia'];
         self::assertLessThan(0.0, $row['feed_g_d']);
-        $less = $this->figure('filter.balance', [...self::HOUSE, 'feed_g_d' => 900 + $row['feed_g_d'], 'do_mg_l' => 6.5], 'tan_mg_l');
+        $less = $this->figure(
+            'filter.balance',
+            [...self::HOUSE, 'feed_g_d' => 900 + $row['feed_g_d'], 'do_mg_l' => 6.5],
+            'tan_mg_l',
+        );
         self::assertEqualsWithDelta(0.25, $less, 0.03);
         self::assertSame([], $result->figures['steps']);
     }
@@ -134,7 +221,9 @@ final class FilterBalanceTest extends TestCase
         self::assertGreaterThan($brush['tan_mg_l'], $bed['tan_mg_l'] ?? INF);
     }
 
-    /** By hand: 30 % of 260 m² × 0.45 … is not needed; the colony's own equations are followed in small steps instead. */
+    /**
+     * By hand: 30 % of 260 m² × 0.45 … is not needed; the colony's own equations are followed in small steps instead.
+     */
     public function test_a_colony_settles_where_growth_meets_decay_and_shrinks_slowly_when_it_starves(): void
     {
         $colony = new Colony(40.0, 0.3, 25.0);
@@ -165,6 +254,16 @@ final class FilterBalanceTest extends TestCase
 
     public function test_nonsense_is_refused_at_its_field(): void
     {
-        self::assertSame(['biomass_kg', 'protein_pct', 'temp_c'], array_keys($this->errors('filter.balance', [...self::HOUSE, 'biomass_kg' => -1, 'protein_pct' => 380, 'temp_c' => 60])));
+        self::assertSame(
+            ['biomass_kg', 'protein_pct', 'temp_c'],
+            array_keys(
+                $this->errors('filter.balance', [
+                    ...self::HOUSE,
+                    'biomass_kg' => -1,
+                    'protein_pct' => 380,
+                    'temp_c' => 60,
+                ]),
+            ),
+        );
     }
 }

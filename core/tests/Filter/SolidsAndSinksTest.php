@@ -14,7 +14,11 @@ final class SolidsAndSinksTest extends TestCase
 
     public function test_all_dirt_is_caught_or_lies_on_the_floor_and_a_fresh_flush_leaves_none(): void
     {
-        $stages = [['kind' => 'vortex', 'flow_l_h' => 9000, 'media_l' => 300, 'days_since_flush' => 7], ['kind' => 'brush', 'flow_l_h' => 9000, 'media_l' => 200, 'days_since_flush' => 0], ['kind' => 'moving_bed', 'flow_l_h' => 9000, 'media_l' => 300]];
+        $stages = [
+            ['kind' => 'vortex', 'flow_l_h' => 9000, 'media_l' => 300, 'days_since_flush' => 7],
+            ['kind' => 'brush', 'flow_l_h' => 9000, 'media_l' => 200, 'days_since_flush' => 0],
+            ['kind' => 'moving_bed', 'flow_l_h' => 9000, 'media_l' => 300],
+        ];
         $result = $this->calculate('filter.solids', ['feed_g_d' => 200, 'temp_c' => 20, 'stages' => $stages]);
         self::assertEqualsWithDelta(55.0, $result->number('made_g_d'), 1e-9);
         $caught = array_column($result->figures['stages'], 'caught_g_d');
@@ -23,14 +27,22 @@ final class SolidsAndSinksTest extends TestCase
         self::assertEqualsWithDelta(0.35 / (0.65 * 0.25), $caught[0] / $caught[1], 1e-9);
         self::assertSame(0.0, $result->figures['stages'][1]['stored_g']);
         // Seven days of c a day, rotting by 5 % a day: c/0.05 (1 − e^−0.35).
-        self::assertEqualsWithDelta($caught[0] / 0.05 * (1 - exp(-0.35)), $result->figures['stages'][0]['stored_g'], 1e-9);
+        self::assertEqualsWithDelta(
+            ($caught[0] / 0.05) * (1 - exp(-0.35)),
+            $result->figures['stages'][0]['stored_g'],
+            1e-9,
+        );
         self::assertEqualsWithDelta(0.04 * 0.05 * $result->number('stored_g'), $result->number('tan_back_g_d'), 1e-9);
     }
 
     public function test_a_stage_blocks_when_it_holds_no_more_and_what_the_keeper_saw_corrects_it(): void
     {
         $sponge = ['kind' => 'sponge', 'flow_l_h' => 2000, 'media_l' => 30, 'days_since_flush' => 6];
-        $stage = fn (array $change = [], float $feed = 120): array => $this->calculate('filter.solids', ['feed_g_d' => $feed, 'temp_c' => 20, 'stages' => [[...$sponge, ...$change]]])->figures['stages'][0];
+        $stage = fn(array $change = [], float $feed = 120): array => $this->calculate('filter.solids', [
+            'feed_g_d' => $feed,
+            'temp_c' => 20,
+            'stages' => [[...$sponge, ...$change]],
+        ])->figures['stages'][0];
         $plain = $stage();
         $again = $stage(['days_since_flush' => $plain['blocks_after_d']]);
         self::assertEqualsWithDelta($again['holds_g'], $again['stored_g'], 1e-6);
@@ -42,16 +54,40 @@ final class SolidsAndSinksTest extends TestCase
 
     public function test_nitrate_settles_where_as_much_goes_as_is_made(): void
     {
-        $changes = ['no3_n_mg_l' => 8, 'production_g_d' => 10, 'temp_c' => 20, 'change_l_d' => 500, 'source_no3_n_mg_l' => 3];
+        $changes = [
+            'no3_n_mg_l' => 8,
+            'production_g_d' => 10,
+            'temp_c' => 20,
+            'change_l_d' => 500,
+            'source_no3_n_mg_l' => 3,
+        ];
         // By hand: 5 % stays in sludge, the rest leaves with 0.5 m³ a day: 3 + 9.5/0.5 = 22.
         self::assertEqualsWithDelta(22.0, $this->figure('nitrate.sinks', $changes, 'no3_n_steady_mg_l'), 1e-9);
         self::assertEqualsWithDelta(2.5, $this->figure('nitrate.sinks', $changes, 'changes_g_d'), 1e-9);
-        $planted = $this->calculate('nitrate.sinks', [...$changes, 'plants_m2' => 10, 'bog_m2' => 4, 'denitrifying_l' => 50]);
+        $planted = $this->calculate('nitrate.sinks', [
+            ...$changes,
+            'plants_m2' => 10,
+            'bog_m2' => 4,
+            'denitrifying_l' => 50,
+        ]);
         $steady = $planted->number('no3_n_steady_mg_l');
         self::assertLessThan(22.0, $steady);
-        self::assertEqualsWithDelta(10.0, $this->figure('nitrate.sinks', [...$changes, 'no3_n_mg_l' => $steady, 'plants_m2' => 10, 'bog_m2' => 4, 'denitrifying_l' => 50], 'total_g_d'), 1e-9);
-        self::assertLessThan($planted->number('plants_g_d'), $this->figure('nitrate.sinks', [...$changes, 'plants_m2' => 10, 'season' => 'winter'], 'plants_g_d'));
-        self::assertNull($this->calculate('nitrate.sinks', [...$changes, 'change_l_d' => 0])->figures['no3_n_steady_mg_l']);
+        self::assertEqualsWithDelta(
+            10.0,
+            $this->figure(
+                'nitrate.sinks',
+                [...$changes, 'no3_n_mg_l' => $steady, 'plants_m2' => 10, 'bog_m2' => 4, 'denitrifying_l' => 50],
+                'total_g_d',
+            ),
+            1e-9,
+        );
+        self::assertLessThan(
+            $planted->number('plants_g_d'),
+            $this->figure('nitrate.sinks', [...$changes, 'plants_m2' => 10, 'season' => 'winter'], 'plants_g_d'),
+        );
+        self::assertNull(
+            $this->calculate('nitrate.sinks', [...$changes, 'change_l_d' => 0])->figures['no3_n_steady_mg_l'],
+        );
     }
 
     public function test_a_filter_measured(): void
@@ -60,7 +96,14 @@ final class SolidsAndSinksTest extends TestCase
         $measured = $this->calculate('filter.single_pass', ['flow_l_h' => 8000, 'in_mg_l' => 0.3, 'out_mg_l' => 0.24]);
         self::assertEqualsWithDelta(11.52, $measured->number('removal_g_d'), 1e-9);
         self::assertEqualsWithDelta(20.0, $measured->number('efficiency_pct'), 1e-9);
-        self::assertLessThan(0.0, $this->figure('filter.single_pass', ['flow_l_h' => 8000, 'in_mg_l' => 0.2, 'out_mg_l' => 0.24], 'removal_g_d'));
+        self::assertLessThan(
+            0.0,
+            $this->figure(
+                'filter.single_pass',
+                ['flow_l_h' => 8000, 'in_mg_l' => 0.2, 'out_mg_l' => 0.24],
+                'removal_g_d',
+            ),
+        );
     }
 
     public function test_a_tub_without_a_filter_is_held_by_changes(): void
@@ -70,7 +113,11 @@ final class SolidsAndSinksTest extends TestCase
         $held = $this->calculate('filter.no_filter', $tub);
         self::assertEqualsWithDelta(40.0, $held->number('change_pct_d'), 1e-9);
         self::assertEqualsWithDelta(240.0, $held->number('trickle_l_d'), 1e-9);
-        self::assertEqualsWithDelta(1.5, $this->figure('filter.no_filter', [...$tub, 'change_pct_d' => 40], 'biomass_held_kg'), 1e-9);
+        self::assertEqualsWithDelta(
+            1.5,
+            $this->figure('filter.no_filter', [...$tub, 'change_pct_d' => 40], 'biomass_held_kg'),
+            1e-9,
+        );
         // Day by day: rise, then change; the peak before the change settles at what is allowed.
         $tan = 0.0;
         for ($day = 0; $day < 60; $day++) {
@@ -82,6 +129,9 @@ final class SolidsAndSinksTest extends TestCase
         self::assertLessThan(0.5, $this->figure('filter.no_filter', [...$tub, 'ph' => 8.6], 'tan_allowed_mg_l'));
         $many = $this->calculate('filter.no_filter', [...$tub, 'biomass_kg' => 6]);
         self::assertEqualsWithDelta(15.0, $many->number('hours_between'), 1e-9);
-        self::assertSame(['source_tan_mg_l'], array_keys($this->errors('filter.no_filter', [...$tub, 'source_tan_mg_l' => 0.6])));
+        self::assertSame(
+            ['source_tan_mg_l'],
+            array_keys($this->errors('filter.no_filter', [...$tub, 'source_tan_mg_l' => 0.6])),
+        );
     }
 }

@@ -26,15 +26,45 @@ final class AnswerTest extends TestCase
      */
     private function in(array $water, array $states, array $more = []): Situation
     {
-        $has = ['source' => ['tan_mg_l' => 0.0, 'no2_n_mg_l' => 0.0, 'no3_n_mg_l' => 2.0, 'alkalinity_mg_l' => 120.0], 'zeoliteIn' => false, 'fragile' => false, 'treatment' => null, 'follows' => [], 'binder' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0], ...$more];
+        $has = [
+            'source' => ['tan_mg_l' => 0.0, 'no2_n_mg_l' => 0.0, 'no3_n_mg_l' => 2.0, 'alkalinity_mg_l' => 120.0],
+            'zeoliteIn' => false,
+            'fragile' => false,
+            'treatment' => null,
+            'follows' => [],
+            'binder' => ['label_ml' => 20.0, 'label_treats_l' => 400.0, 'label_binds_mg_l' => 1.0],
+            ...$more,
+        ];
 
-        return new Situation(10000.0, ['ph' => 7.6, 'temp_c' => 20.0, 'do_mg_l' => 8.0, ...$water], $states, $has['source'], false, 6.0, 200.0, true, $has['fragile'], $has['zeoliteIn'], 0.25, 0.1, 5.65, 6.0, $has['binder'], null, [...self::USUAL, ...$has['follows']], $has['treatment']);
+        return new Situation(
+            10000.0,
+            ['ph' => 7.6, 'temp_c' => 20.0, 'do_mg_l' => 8.0, ...$water],
+            $states,
+            $has['source'],
+            false,
+            6.0,
+            200.0,
+            true,
+            $has['fragile'],
+            $has['zeoliteIn'],
+            0.25,
+            0.1,
+            5.65,
+            6.0,
+            $has['binder'],
+            null,
+            [...self::USUAL, ...$has['follows']],
+            $has['treatment'],
+        );
     }
 
     /** @param  list<Seen>  $seen */
     private function told(Situation $now, array $seen = []): string
     {
-        return implode(' | ', array_map(static fn (Step $step): string => "{$step->do} {$step->why}", Answer::to($now, $seen)->steps));
+        return implode(
+            ' | ',
+            array_map(static fn(Step $step): string => "{$step->do} {$step->why}", Answer::to($now, $seen)->steps),
+        );
     }
 
     /** @param  list<Seen>  $seen */
@@ -57,76 +87,169 @@ final class AnswerTest extends TestCase
 
     public function test_what_kills_first_is_answered_first(): void
     {
-        $worst = ['do_mg_l' => State::Emergency, 'tan_mg_l' => State::Act, 'no2_n_mg_l' => State::Act, 'no3_n_mg_l' => State::Act, 'alkalinity_mg_l' => State::Act];
-        $answer = Answer::to($this->in(['do_mg_l' => 2.5, 'tan_mg_l' => 1.2, 'no2_n_mg_l' => 0.6, 'no3_n_mg_l' => 15, 'alkalinity_mg_l' => 40], $worst), [Seen::Ulcers, Seen::AfterFill]);
-        self::assertSame([Cause::Oxygen, Cause::Chlorine, Cause::Ammonia, Cause::Nitrite, Cause::Acid, Cause::Nitrate, Cause::Sickness], $answer->causes);
+        $worst = [
+            'do_mg_l' => State::Emergency,
+            'tan_mg_l' => State::Act,
+            'no2_n_mg_l' => State::Act,
+            'no3_n_mg_l' => State::Act,
+            'alkalinity_mg_l' => State::Act,
+        ];
+        $answer = Answer::to(
+            $this->in(
+                ['do_mg_l' => 2.5, 'tan_mg_l' => 1.2, 'no2_n_mg_l' => 0.6, 'no3_n_mg_l' => 15, 'alkalinity_mg_l' => 40],
+                $worst,
+            ),
+            [Seen::Ulcers, Seen::AfterFill],
+        );
+        self::assertSame(
+            [
+                Cause::Oxygen,
+                Cause::Chlorine,
+                Cause::Ammonia,
+                Cause::Nitrite,
+                Cause::Acid,
+                Cause::Nitrate,
+                Cause::Sickness,
+            ],
+            $answer->causes,
+        );
         self::assertStringStartsWith('All the air there is', $answer->steps[0]->do);
         self::assertStringContainsString('Put the water right first', $answer->steps[count($answer->steps) - 3]->do);
     }
 
-    /** To 0.25 from 1 mg/L with clean water: three quarters; half a day at most, so two days, and 0.5 mg/L are left to bind today. */
+    /**
+     * To 0.25 from 1 mg/L with clean water: three quarters; half a day at most, so two days, and 0.5 mg/L are left to
+     * bind today.
+     */
     public function test_ordinary_ammonia_is_changed_by_half_a_day_and_what_is_left_is_bound(): void
     {
         $now = $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act]);
-        self::assertStringContainsString('Change 5,000 L, 50 % of the water, each day for 2 days. It leaves 0.5 mg/L.', $this->told($now));
-        self::assertEqualsWithDelta(0.5 * 20 * 10000 / 400, $this->amount($now, 'Binder for what is left'), 1e-6, 'one dose of the label binds 1 mg/L');
+        self::assertStringContainsString(
+            'Change 5,000 L, 50 % of the water, each day for 2 days. It leaves 0.5 mg/L.',
+            $this->told($now),
+        );
+        self::assertEqualsWithDelta(
+            (0.5 * 20 * 10000) / 400,
+            $this->amount($now, 'Binder for what is left'),
+            1e-6,
+            'one dose of the label binds 1 mg/L',
+        );
         // (0.5 − 0.25) mg/L of 10,000 L are 2.5 g, held by 1.5 mg a gram; what the fish add is the filter's.
         self::assertGreaterThanOrEqual(2500 / 1.5, $this->amount($now, 'Zeolite'));
         self::assertStringContainsString('Feed 50 %, 100 g a day', $this->told($now));
-        self::assertStringContainsString('Change 3,800 L, 38 % of the water. It leaves 0.25', $this->told($this->in(['tan_mg_l' => 0.4], ['tan_mg_l' => State::Act])));
+        self::assertStringContainsString(
+            'Change 3,800 L, 38 % of the water. It leaves 0.25',
+            $this->told($this->in(['tan_mg_l' => 0.4], ['tan_mg_l' => State::Act])),
+        );
     }
 
-    /** From 2 mg/L on the water goes first: 90 to 95 %. pH 8.6 at 1.5 is not ordinary either: the un-ionised part decides. */
+    /**
+     * From 2 mg/L on the water goes first: 90 to 95 %. pH 8.6 at 1.5 is not ordinary either: the un-ionised part
+     * decides.
+     */
     public function test_severe_ammonia_is_changed_out_before_anything_is_bound(): void
     {
-        foreach ([$this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), $this->in(['tan_mg_l' => 1.5, 'ph' => 8.6, 'temp_c' => 25.0], ['tan_mg_l' => State::Act, 'nh3_n_mg_l' => State::Emergency])] as $now) {
-            self::assertMatchesRegularExpression('/^Change 9,[0-5]\d\d L, 9[0-5] % of the water\. Binder and resin are swamped/', $this->told($now));
+        foreach (
+            [
+                $this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]),
+                $this->in(
+                    ['tan_mg_l' => 1.5, 'ph' => 8.6, 'temp_c' => 25.0],
+                    ['tan_mg_l' => State::Act, 'nh3_n_mg_l' => State::Emergency],
+                ),
+            ]
+            as $now
+        ) {
+            self::assertMatchesRegularExpression(
+                '/^Change 9,[0-5]\d\d L, 9[0-5] % of the water\. Binder and resin are swamped/',
+                $this->told($now),
+            );
             self::assertStringContainsString('No feed for a week', $this->told($now));
             self::assertStringContainsString('from here on it is a new start', $this->told($now));
         }
-        self::assertStringContainsString('The dead filter first: drain it to waste', $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), [Seen::PumpStopped]));
-        self::assertStringContainsString('Feed next to nothing', $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency], ['fragile' => true])));
+        self::assertStringContainsString(
+            'The dead filter first: drain it to waste',
+            $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), [Seen::PumpStopped]),
+        );
+        self::assertStringContainsString(
+            'Feed next to nothing',
+            $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency], ['fragile' => true])),
+        );
     }
 
     public function test_the_school_decides_between_binding_and_diluting_and_what_is_fed(): void
     {
-        $of = fn (array $follows): string => $this->told($this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['follows' => $follows]));
+        $of = fn(array $follows): string => $this->told(
+            $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['follows' => $follows]),
+        );
         self::assertStringNotContainsString('Binder', $of(['bind' => false]));
         self::assertStringStartsWith('Binder for what is left', $of(['bindFirst' => true]));
         self::assertStringContainsString('Change 2,500 L, 25 %', $of(['bindFirst' => true]));
-        self::assertStringContainsString('No feed for a day, then a quarter', $of(['feedShare' => 0.0, 'feedDays' => 1.0]));
+        self::assertStringContainsString(
+            'No feed for a day, then a quarter',
+            $of(['feedShare' => 0.0, 'feedDays' => 1.0]),
+        );
     }
 
     public function test_a_treatment_in_the_water_keeps_zeolite_out_and_is_washed_out_with_the_change(): void
     {
-        $told = $this->told($this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']));
+        $told = $this->told(
+            $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']),
+        );
         self::assertStringContainsString('No zeolite while praziquantel is in the water', $told);
         self::assertStringContainsString('takes as much of the praziquantel with it', $told);
-        self::assertNull($this->amount($this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']), 'Zeolite'));
+        self::assertNull(
+            $this->amount(
+                $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']),
+                'Zeolite',
+            ),
+        );
     }
 
     public function test_water_that_is_no_better_is_not_changed_with(): void
     {
-        $foul = $this->in(['tan_mg_l' => 1.0, 'no3_n_mg_l' => 12], ['tan_mg_l' => State::Act, 'no3_n_mg_l' => State::Act], ['source' => ['tan_mg_l' => 0.3, 'no3_n_mg_l' => 9.0]]);
-        self::assertStringContainsString('No change with this water: it holds 0.3 mg/L of ammonia itself', $this->told($foul));
+        $foul = $this->in(
+            ['tan_mg_l' => 1.0, 'no3_n_mg_l' => 12],
+            ['tan_mg_l' => State::Act, 'no3_n_mg_l' => State::Act],
+            ['source' => ['tan_mg_l' => 0.3, 'no3_n_mg_l' => 9.0]],
+        );
+        self::assertStringContainsString(
+            'No change with this water: it holds 0.3 mg/L of ammonia itself',
+            $this->told($foul),
+        );
         self::assertStringContainsString('holds 40 mg/L itself', $this->told($foul));
     }
 
-    /** SRAC 462, from memory: ten of chloride to one of nitrite. 0.8 mg/L halved leaves 0.4: 4 mg/L of chloride, 6.59 of salt. */
+    /**
+     * SRAC 462, from memory: ten of chloride to one of nitrite. 0.8 mg/L halved leaves 0.4: 4 mg/L of chloride, 6.59
+     * of salt.
+     */
     public function test_nitrite_is_changed_and_shielded_with_salt_unless_zeolite_is_in(): void
     {
-        $now = fn (array $more = []): Situation => $this->in(['no2_n_mg_l' => 0.8], ['no2_n_mg_l' => State::Act], $more);
-        self::assertStringContainsString('Change 5,000 L, 50 % of the water, today and while it stands', $this->told($now()));
-        self::assertEqualsWithDelta(4 / 0.6066 * 10, $this->amount($now(), 'Salt, dissolved'), 0.1);
-        self::assertStringContainsString('Change 3,000 L, 30 %', $this->told($this->in(['no2_n_mg_l' => 0.13], ['no2_n_mg_l' => State::Act])), 'a little of it is changed by a third all the same');
+        $now = fn(array $more = []): Situation => $this->in(['no2_n_mg_l' => 0.8], ['no2_n_mg_l' => State::Act], $more);
+        self::assertStringContainsString(
+            'Change 5,000 L, 50 % of the water, today and while it stands',
+            $this->told($now()),
+        );
+        self::assertEqualsWithDelta((4 / 0.6066) * 10, $this->amount($now(), 'Salt, dissolved'), 0.1);
+        self::assertStringContainsString(
+            'Change 3,000 L, 30 %',
+            $this->told($this->in(['no2_n_mg_l' => 0.13], ['no2_n_mg_l' => State::Act])),
+            'a little of it is changed by a third all the same',
+        );
         self::assertNull($this->amount($now(['zeoliteIn' => true]), 'Salt, dissolved'));
         self::assertStringContainsString('No salt while zeolite hangs', $this->told($now(['zeoliteIn' => true])));
-        self::assertStringNotContainsString('alt', strtr($this->told($now(['follows' => ['salt' => false]])), ['although' => '']));
+        self::assertStringNotContainsString(
+            'alt',
+            strtr($this->told($now(['follows' => ['salt' => false]])), ['although' => '']),
+        );
     }
 
     public function test_one_change_answers_for_ammonia_nitrite_and_nitrate_together(): void
     {
-        $now = $this->in(['tan_mg_l' => 3.0, 'no2_n_mg_l' => 1.0, 'no3_n_mg_l' => 22.0], ['tan_mg_l' => State::Emergency, 'no2_n_mg_l' => State::Act, 'no3_n_mg_l' => State::Act]);
+        $now = $this->in(
+            ['tan_mg_l' => 3.0, 'no2_n_mg_l' => 1.0, 'no3_n_mg_l' => 22.0],
+            ['tan_mg_l' => State::Emergency, 'no2_n_mg_l' => State::Act, 'no3_n_mg_l' => State::Act],
+        );
         self::assertSame(1, substr_count($this->told($now), 'Change '));
         // 92 % out: 0.083 of nitrite and 2 + 20 × 0.083 of nitrate are left.
         self::assertStringContainsString('brings nitrite to 0.083 mg/L', $this->told($now));
@@ -155,56 +278,151 @@ final class AnswerTest extends TestCase
 
     public function test_signs_of_too_little_oxygen_where_there_is_plenty_come_of_something_else(): void
     {
-        $causes = fn (array $water, array $states, Seen ...$seen): array => array_map(static fn (Cause $cause): string => $cause->value, Answer::to($this->in($water, $states), $seen)->causes);
+        $causes = fn(array $water, array $states, Seen ...$seen): array => array_map(
+            static fn(Cause $cause): string => $cause->value,
+            Answer::to($this->in($water, $states), $seen)->causes,
+        );
         self::assertSame(['chlorine', 'sickness'], $causes(['do_mg_l' => 8.5], [], Seen::AtReturns, Seen::AfterFill));
-        self::assertStringContainsString('Oxygen reads 8.5 mg/L', $this->told($this->in(['do_mg_l' => 8.5], []), [Seen::Gasping]));
+        self::assertStringContainsString(
+            'Oxygen reads 8.5 mg/L',
+            $this->told($this->in(['do_mg_l' => 8.5], []), [Seen::Gasping]),
+        );
         self::assertSame(['oxygen'], $causes(['do_mg_l' => 4], ['do_mg_l' => State::Act], Seen::AtReturns));
-        self::assertSame(['oxygen', 'stopped_filter'], $causes(['do_mg_l' => 8.5], [], Seen::PumpStopped), 'it will fall');
+        self::assertSame(
+            ['oxygen', 'stopped_filter'],
+            $causes(['do_mg_l' => 8.5], [], Seen::PumpStopped),
+            'it will fall',
+        );
         self::assertSame(['sickness'], $causes([], [], Seen::Flashing));
         self::assertSame(['bloom'], $causes([], [], Seen::GreenWater));
-        $unknown = new Situation(1000, [], [], [], false, 0, 0, true, false, false, 0.25, 0.1, 5.65, 6, null, null, self::USUAL);
-        self::assertSame(['Oxygen', 'Ammonia', 'Nitrite', 'pH', 'Temperature', 'KH', 'Nitrate'], Answer::to($unknown, [Seen::Gasping])->tests);
+        $unknown = new Situation(
+            1000,
+            [],
+            [],
+            [],
+            false,
+            0,
+            0,
+            true,
+            false,
+            false,
+            0.25,
+            0.1,
+            5.65,
+            6,
+            null,
+            null,
+            self::USUAL,
+        );
+        self::assertSame(
+            ['Oxygen', 'Ammonia', 'Nitrite', 'pH', 'Temperature', 'KH', 'Nitrate'],
+            Answer::to($unknown, [Seen::Gasping])->tests,
+        );
     }
 
     public function test_every_sign_and_every_cause_has_words_and_something_to_do(): void
     {
         foreach (Seen::cases() as $sign) {
             self::assertNotSame('', $sign->says());
-            $unknown = new Situation(5000, [], [], [], true, 2, 80, true, false, false, 0.25, 0.1, 5.65, 6, null, null, self::USUAL);
+            $unknown = new Situation(
+                5000,
+                [],
+                [],
+                [],
+                true,
+                2,
+                80,
+                true,
+                false,
+                false,
+                0.25,
+                0.1,
+                5.65,
+                6,
+                null,
+                null,
+                self::USUAL,
+            );
             $answer = Answer::to($unknown, [$sign]);
-            self::assertSame([], array_diff(array_column($sign->pointsTo(), 'value'), array_column($answer->causes, 'value')), $sign->value);
+            self::assertSame(
+                [],
+                array_diff(array_column($sign->pointsTo(), 'value'), array_column($answer->causes, 'value')),
+                $sign->value,
+            );
             foreach ($answer->steps as $step) {
                 self::assertMatchesRegularExpression('/[.:]$/', $step->do, $sign->value);
             }
         }
-        self::assertSame(count(Cause::cases()), count(array_unique(array_map(static fn (Cause $cause): string => $cause->name(), Cause::cases()))));
+        self::assertSame(
+            count(Cause::cases()),
+            count(array_unique(array_map(static fn(Cause $cause): string => $cause->name(), Cause::cases()))),
+        );
     }
 
     /** Thiosulfate 7.0 g to a gram of chlorine, as exchange.dechlorinate has it: 0.6 mg/L in 10,000 L are 6 g. */
     public function test_chlorine_is_met_for_the_whole_water_by_reading_or_else_by_what_the_tap_holds(): void
     {
         $tap = ['source' => ['chlorine_mg_l' => 0.6]];
-        self::assertEqualsWithDelta(42, $this->amount($this->in([], [], $tap), 'Conditioner or thiosulfate', [Seen::AfterFill]), 0.1);
-        self::assertEqualsWithDelta(14, $this->amount($this->in(['chlorine_mg_l' => 0.2], ['chlorine_mg_l' => State::Act], $tap), 'Conditioner or thiosulfate'), 0.1);
+        self::assertEqualsWithDelta(
+            42,
+            $this->amount($this->in([], [], $tap), 'Conditioner or thiosulfate', [Seen::AfterFill]),
+            0.1,
+        );
+        self::assertEqualsWithDelta(
+            14,
+            $this->amount(
+                $this->in(['chlorine_mg_l' => 0.2], ['chlorine_mg_l' => State::Act], $tap),
+                'Conditioner or thiosulfate',
+            ),
+            0.1,
+        );
         self::assertStringContainsString('by its label', $this->told($this->in([], []), [Seen::AfterFill]));
-        self::assertEqualsWithDelta(4.2, $this->amount($this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency], $tap), 'Spray from the hose'), 0.1, 'for each 1,000 L hosed');
-        self::assertStringContainsString('peroxide', $this->told($this->in(['do_mg_l' => 2.5], ['do_mg_l' => State::Emergency])));
-        self::assertStringNotContainsString('peroxide', $this->told($this->in(['do_mg_l' => 4.5], ['do_mg_l' => State::Act])));
+        self::assertEqualsWithDelta(
+            4.2,
+            $this->amount($this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency], $tap), 'Spray from the hose'),
+            0.1,
+            'for each 1,000 L hosed',
+        );
+        self::assertStringContainsString(
+            'peroxide',
+            $this->told($this->in(['do_mg_l' => 2.5], ['do_mg_l' => State::Emergency])),
+        );
+        self::assertStringNotContainsString(
+            'peroxide',
+            $this->told($this->in(['do_mg_l' => 4.5], ['do_mg_l' => State::Act])),
+        );
     }
 
     public function test_heat_is_shaded_and_cooled_slowly_and_cold_water_is_no_heat(): void
     {
-        self::assertStringContainsString('no more than 2 °C down in a day', $this->told($this->in(['temp_c' => 31], ['temp_c' => State::Act])));
+        self::assertStringContainsString(
+            'no more than 2 °C down in a day',
+            $this->told($this->in(['temp_c' => 31], ['temp_c' => State::Act])),
+        );
         self::assertSame('', $this->told($this->in(['temp_c' => 1.5], ['temp_c' => State::Act])));
-        self::assertStringContainsString('steps: 2 °C and 0.3 pH a day', $this->told($this->in(['no3_n_mg_l' => 9.0], []), [Seen::NewFishDying]));
+        self::assertStringContainsString(
+            'steps: 2 °C and 0.3 pH a day',
+            $this->told($this->in(['no3_n_mg_l' => 9.0], []), [Seen::NewFishDying]),
+        );
     }
 
     public function test_the_calculator_judges_by_the_limits_of_the_life_stage(): void
     {
-        $causes = fn (array $more): array => $this->calculate('incident.answer', ['volume_l' => 1000, 'now' => ['tan_mg_l' => 0.35, 'ph' => 7.2, 'temp_c' => 18], ...$more])->figures['causes'];
+        $causes = fn(array $more): array => $this->calculate('incident.answer', [
+            'volume_l' => 1000,
+            'now' => ['tan_mg_l' => 0.35, 'ph' => 7.2, 'temp_c' => 18],
+            ...$more,
+        ])->figures['causes'];
         self::assertSame([], $causes([]));
         self::assertSame(['ammonia'], $causes(['life_stage' => 'fry']));
-        self::assertSame(['ammonia'], $causes(['now' => ['tan_mg_l' => 0.45, 'ph' => 8.8, 'temp_c' => 26]]), 'warm and alkaline, the same burns');
-        self::assertSame(['seen.0'], array_keys($this->errors('incident.answer', ['volume_l' => 1000, 'seen' => ['ghosts']])));
+        self::assertSame(
+            ['ammonia'],
+            $causes(['now' => ['tan_mg_l' => 0.45, 'ph' => 8.8, 'temp_c' => 26]]),
+            'warm and alkaline, the same burns',
+        );
+        self::assertSame(
+            ['seen.0'],
+            array_keys($this->errors('incident.answer', ['volume_l' => 1000, 'seen' => ['ghosts']])),
+        );
     }
 }

@@ -21,7 +21,10 @@ final class JudgementTest extends TestCase
 {
     private function state(string $stage, Parameter $parameter, float $low, float $high): string
     {
-        return Library::shipped()->limits()->for($stage, $parameter)->judge(Interval::between($low, $high))->state->value;
+        return Library::shipped()
+            ->limits()
+            ->for($stage, $parameter)
+            ->judge(Interval::between($low, $high))->state->value;
     }
 
     #[TestWith([0.0, 0.25, 'good'])]
@@ -44,7 +47,11 @@ final class JudgementTest extends TestCase
     /** Common practice, no source: ten parts of chloride to one of nitrite nitrogen. */
     public function test_salt_shields_from_nitrite_up_to_what_is_an_emergency_in_any_water(): void
     {
-        $word = static fn (float $salt, float $nitrite): string => Library::shipped()->limits()->for('adult', Parameter::Nitrite)->shielded($salt)->judge(Interval::exactly($nitrite))->state->value;
+        $word = static fn(float $salt, float $nitrite): string => Library::shipped()
+            ->limits()
+            ->for('adult', Parameter::Nitrite)
+            ->shielded($salt)
+            ->judge(Interval::exactly($nitrite))->state->value;
         self::assertSame(['act', 'watch', 'watch'], [$word(0.0, 0.5), $word(0.0083, 0.5), $word(3.0, 0.9)]);
         self::assertSame('act', $word(0.0081, 0.5), 'a little less than ten parts');
         self::assertSame('emergency', $word(3.0, 1.1));
@@ -54,13 +61,25 @@ final class JudgementTest extends TestCase
 
     public function test_co2_follows_from_ph_and_kh_with_the_spread_of_both(): void
     {
-        $reading = static fn (Parameter $p, float $low, float $high): Reading => new Reading($p, ($low + $high) / 2, Interval::between($low, $high));
-        $co2 = Derived::carbonDioxide($reading(Parameter::Ph, 6.95, 7.05), $reading(Parameter::Alkalinity, 89.25, 107.1), $reading(Parameter::Temperature, 19.5, 20.5), 0.0);
+        $reading = static fn(Parameter $p, float $low, float $high): Reading => new Reading(
+            $p,
+            ($low + $high) / 2,
+            Interval::between($low, $high),
+        );
+        $co2 = Derived::carbonDioxide(
+            $reading(Parameter::Ph, 6.95, 7.05),
+            $reading(Parameter::Alkalinity, 89.25, 107.1),
+            $reading(Parameter::Temperature, 19.5, 20.5),
+            0.0,
+        );
         // The rule of thumb, 3 dKH 10^(7 - pH), which reads about 15 % low at 20 °C (common practice).
-        self::assertEqualsWithDelta(3 * 5.5 / 0.85, $co2->value, 0.6);
+        self::assertEqualsWithDelta((3 * 5.5) / 0.85, $co2->value, 0.6);
         self::assertGreaterThan(1.1 * $co2->value, $co2->interval->high);
         self::assertLessThan(0.9 * $co2->value, $co2->interval->low);
-        self::assertSame('watch', $this->state('adult', Parameter::CarbonDioxide, $co2->interval->low, $co2->interval->high));
+        self::assertSame(
+            'watch',
+            $this->state('adult', Parameter::CarbonDioxide, $co2->interval->low, $co2->interval->high),
+        );
     }
 
     public function test_fry_are_judged_more_strictly_than_adults(): void
@@ -73,7 +92,7 @@ final class JudgementTest extends TestCase
     /** pH 8.6 at 1.5 mg/L is not ordinary: at 20 °C 13.7 % of it is un-ionised (Emerson 1975). */
     public function test_the_same_ammonia_is_an_emergency_at_high_ph_and_not_at_low(): void
     {
-        $burning = fn (string $ph): string => $this->judged('1.5', $ph, '20');
+        $burning = fn(string $ph): string => $this->judged('1.5', $ph, '20');
         self::assertSame('emergency', $burning('8.6'));
         self::assertSame('good', $burning('6.8'));
     }
@@ -92,12 +111,23 @@ final class JudgementTest extends TestCase
 
     public function test_supersaturation_is_noticed_through_the_derived_percent(): void
     {
-        $saturation = Derived::oxygenSaturation($this->reading(Parameter::Oxygen, '13'), $this->reading(Parameter::Temperature, '24'), 0, 0);
+        $saturation = Derived::oxygenSaturation(
+            $this->reading(Parameter::Oxygen, '13'),
+            $this->reading(Parameter::Temperature, '24'),
+            0,
+            0,
+        );
         self::assertEqualsWithDelta(154.4, $saturation->value, 0.2); // 8.418 mg/L at 24 °C, Standard Methods 4500-O:I
-        self::assertSame('act', $this->state('adult', Parameter::OxygenSaturation, $saturation->interval->low, $saturation->interval->high));
+        self::assertSame(
+            'act',
+            $this->state('adult', Parameter::OxygenSaturation, $saturation->interval->low, $saturation->interval->high),
+        );
     }
 
-    /** Emerson 1975: 3.82 % is un-ionised at pH 8, 20 °C and 28.4 % at pH 9; the limits are 0.25 total and 0.02 un-ionised. */
+    /**
+     * Emerson 1975: 3.82 % is un-ionised at pH 8, 20 °C and 28.4 % at pH 9; the limits are 0.25 total and 0.02
+     * un-ionised.
+     */
     public function test_the_stricter_of_total_and_unionised_ammonia_says_how_much_a_system_may_hold(): void
     {
         $limits = Library::shipped()->limits();
@@ -113,7 +143,10 @@ final class JudgementTest extends TestCase
     /** Steps of ordinary kits: common practice, no source. */
     public function test_a_reading_is_as_uncertain_as_its_last_digit_and_never_more_than_a_kit_step(): void
     {
-        $ends = static fn (Parameter $p, string $typed, ?string $unit = null): array => [round(TypedReading::read($p, $typed, $unit)->interval->low, 4), round(TypedReading::read($p, $typed, $unit)->interval->high, 4)];
+        $ends = static fn(Parameter $p, string $typed, ?string $unit = null): array => [
+            round(TypedReading::read($p, $typed, $unit)->interval->low, 4),
+            round(TypedReading::read($p, $typed, $unit)->interval->high, 4),
+        ];
         self::assertSame([0.0, 0.125], $ends(Parameter::Ammonia, '0'));
         self::assertSame([0.45, 0.55], $ends(Parameter::Ammonia, '.5'));
         self::assertSame([17.75, 17.8056], $ends(Parameter::Temperature, '64.0', 'f'));
@@ -123,7 +156,12 @@ final class JudgementTest extends TestCase
 
     private function judged(string $tan, string $ph, string $temp): string
     {
-        $derived = Derived::unionisedAmmonia($this->reading(Parameter::Ammonia, $tan), $this->reading(Parameter::Ph, $ph), $this->reading(Parameter::Temperature, $temp), 0);
+        $derived = Derived::unionisedAmmonia(
+            $this->reading(Parameter::Ammonia, $tan),
+            $this->reading(Parameter::Ph, $ph),
+            $this->reading(Parameter::Temperature, $temp),
+            0,
+        );
 
         return $this->state('adult', Parameter::UnionisedAmmonia, $derived->interval->low, $derived->interval->high);
     }

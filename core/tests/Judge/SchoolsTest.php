@@ -17,12 +17,16 @@ final class SchoolsTest extends TestCase
     {
         $limits = Library::shipped()->limits();
         $forty = $this->following(['nitrate' => 'forty']);
-        $watch = static fn (string $stage): float => 4.4268 * $forty->limits($stage, $limits->for($stage, Parameter::Nitrate))->above->watch;
+        $watch = static fn(string $stage): float => 4.4268 *
+            $forty->limits($stage, $limits->for($stage, Parameter::Nitrate))->above->watch;
 
         self::assertEqualsWithDelta(40, $watch('adult'), 0.01);
         self::assertEqualsWithDelta(10, $watch('fry'), 0.01);
         self::assertEqualsWithDelta(100, $watch('starting'), 0.01);
-        self::assertSame($limits->for('adult', Parameter::Ammonia), $forty->limits('adult', $limits->for('adult', Parameter::Ammonia)));
+        self::assertSame(
+            $limits->for('adult', Parameter::Ammonia),
+            $forty->limits('adult', $limits->for('adult', Parameter::Ammonia)),
+        );
     }
 
     public function test_the_stricter_school_is_stricter_for_fry_too(): void
@@ -40,7 +44,10 @@ final class SchoolsTest extends TestCase
         self::assertCount(1, Turnover::check('quarantine', $this->following(['turnover' => 'fast']), 1.1, 1.1));
         self::assertSame([], Turnover::check('quarantine', $this->following(['turnover' => 'slow']), 0.1, 0.1));
         self::assertSame([], Turnover::check('display', $this->following([]), 0.6, 0.6));
-        self::assertStringContainsString('4', Turnover::check('display', $this->following(['circulation' => 'four']), 0.6, 2.0)[0]->text);
+        self::assertStringContainsString(
+            '4',
+            Turnover::check('display', $this->following(['circulation' => 'four']), 0.6, 2.0)[0]->text,
+        );
     }
 
     /** @param  array<string, string>  $chosen */

@@ -24,16 +24,54 @@ use PHPUnit\Framework\TestCase;
 /** A gravity loop as keepers build it: drain to a chamber, pump at the clean end, return over the water. */
 final class LoopTest extends TestCase
 {
-    private function loop(float $bore = 103.6, bool $on = true, ?float $valve = 100.0, float $lip = 0.1, float $mayDrop = 0.1, float $strength = 1.0, bool $netted = true, ?string $airOn = 'B'): Loop
-    {
+    private function loop(
+        float $bore = 103.6,
+        bool $on = true,
+        ?float $valve = 100.0,
+        float $lip = 0.1,
+        float $mayDrop = 0.1,
+        float $strength = 1.0,
+        bool $netted = true,
+        ?string $airOn = 'B',
+    ): Loop {
         $curve = new PumpCurve([0, 8000 / 3.6e6, 14000 / 3.6e6], [4.0 * $strength, 2.6 * $strength, 0.3 * $strength]);
 
-        return new Loop([new LoopVessel('bay', 'Bay', true, $netted)], [new LoopStage('chamber', 'Chamber', 0.01, 10000 / 3.6e6, 0.1, $mayDrop)], [new LoopPump('pump', 'Pump', $curve, 120, $on, 'A')], [
-            new LoopLine('drain', 'Drain', Place::vessel('bay'), Place::stage('chamber'), $bore, 6, 2.1, $valve),
-            new LoopLine('suction', 'Suction', Place::stage('chamber'), Place::pump('pump'), 63, 1, 1.5),
-            new LoopLine('return', 'Return', Place::pump('pump'), Place::vessel('bay'), 50, 4, 4, null, false, $lip),
-            new LoopLine('waste', 'Waste', Place::stage('chamber'), Place::outside(), 50, 2, 1, 0.0, false, 0.0, true),
-        ], 20.0, $airOn === null ? [] : [new AirPump('Air', $airOn, true)]);
+        return new Loop(
+            [new LoopVessel('bay', 'Bay', true, $netted)],
+            [new LoopStage('chamber', 'Chamber', 0.01, 10000 / 3.6e6, 0.1, $mayDrop)],
+            [new LoopPump('pump', 'Pump', $curve, 120, $on, 'A')],
+            [
+                new LoopLine('drain', 'Drain', Place::vessel('bay'), Place::stage('chamber'), $bore, 6, 2.1, $valve),
+                new LoopLine('suction', 'Suction', Place::stage('chamber'), Place::pump('pump'), 63, 1, 1.5),
+                new LoopLine(
+                    'return',
+                    'Return',
+                    Place::pump('pump'),
+                    Place::vessel('bay'),
+                    50,
+                    4,
+                    4,
+                    null,
+                    false,
+                    $lip,
+                ),
+                new LoopLine(
+                    'waste',
+                    'Waste',
+                    Place::stage('chamber'),
+                    Place::outside(),
+                    50,
+                    2,
+                    1,
+                    0.0,
+                    false,
+                    0.0,
+                    true,
+                ),
+            ],
+            20.0,
+            $airOn === null ? [] : [new AirPump('Air', $airOn, true)],
+        );
     }
 
     use Calculations;
@@ -41,7 +79,7 @@ final class LoopTest extends TestCase
     /** @return list<string> */
     private function said(Loop $loop): array
     {
-        return array_map(static fn (Caution $c): string => $c->text, LoopCheck::of($loop, LoopFlow::of($loop)));
+        return array_map(static fn(Caution $c): string => $c->text, LoopCheck::of($loop, LoopFlow::of($loop)));
     }
 
     public function test_what_leaves_the_bay_comes_back_and_the_chamber_stands_lower(): void
@@ -51,13 +89,30 @@ final class LoopTest extends TestCase
         self::assertEqualsWithDelta($flow->pumpFlow('pump'), $flow->stageFlow('chamber'), 0.1);
         self::assertLessThan(0.0, $flow->stageLevel('chamber'));
         self::assertEqualsWithDelta(0.0, $flow->lineFlow('waste'), 1e-9);
-        $lost = $this->figure('flow.gravity', ['flow_l_h' => $flow->lineFlow('drain'), 'bore_mm' => 103.6, 'length_m' => 6, 'fittings_k' => 2.1 + Valve::k(100.0)], 'level_drop_mm') / 1000;
-        self::assertEqualsWithDelta($lost, -$flow->stageLevel('chamber') - 0.01 * ($flow->stageFlow('chamber') / 10000) ** 2, 2e-4);
+        $lost =
+            $this->figure(
+                'flow.gravity',
+                [
+                    'flow_l_h' => $flow->lineFlow('drain'),
+                    'bore_mm' => 103.6,
+                    'length_m' => 6,
+                    'fittings_k' => 2.1 + Valve::k(100.0),
+                ],
+                'level_drop_mm',
+            ) / 1000;
+        self::assertEqualsWithDelta(
+            $lost,
+            -$flow->stageLevel('chamber') - 0.01 * ($flow->stageFlow('chamber') / 10000) ** 2,
+            2e-4,
+        );
     }
 
     public function test_a_narrow_drain_draws_the_chamber_down_until_the_pump_draws_air(): void
     {
-        self::assertLessThan(LoopFlow::of($this->loop(103.6))->stageLevel('chamber'), LoopFlow::of($this->loop(70))->stageLevel('chamber'));
+        self::assertLessThan(
+            LoopFlow::of($this->loop(103.6))->stageLevel('chamber'),
+            LoopFlow::of($this->loop(70))->stageLevel('chamber'),
+        );
         self::assertStringContainsString('draws air', implode(' ', $this->said($this->loop(70, mayDrop: 0.05))));
         self::assertStringNotContainsString('draws air', implode(' ', $this->said($this->loop(103.6))));
     }
@@ -90,7 +145,10 @@ final class LoopTest extends TestCase
         self::assertStringContainsString('Drain: no valve', implode(' ', $this->said($this->loop(valve: null))));
         self::assertStringContainsString('Bay has no net', implode(' ', $this->said($this->loop(netted: false))));
         self::assertStringContainsString('one trip stops both', implode(' ', $this->said($this->loop(airOn: 'A'))));
-        self::assertStringContainsString('No return breaks the surface', implode(' ', $this->said($this->loop(lip: 0.0))));
+        self::assertStringContainsString(
+            'No return breaks the surface',
+            implode(' ', $this->said($this->loop(lip: 0.0))),
+        );
         self::assertSame([], $this->said($this->loop(bore: 85)), 'a sound loop is left in peace');
     }
 
@@ -100,13 +158,34 @@ final class LoopTest extends TestCase
         $tubs = $lines = [];
         foreach ([1, 2, 3, 4] as $i) {
             $tubs[] = new LoopVessel("t{$i}", "Tub {$i}", freeboardM: 0.1);
-            $lines[] = new LoopLine("feed{$i}", "Feed {$i}", Place::pump('pump'), Place::vessel("t{$i}"), 20, 1.0 + $i, 6, endsAboveM: 0.05);
-            $lines[] = new LoopLine("fall{$i}", "Fall {$i}", Place::vessel("t{$i}"), Place::vessel('sump'), $standpipe, 1.5, 1.5, overflow: true);
+            $lines[] = new LoopLine(
+                "feed{$i}",
+                "Feed {$i}",
+                Place::pump('pump'),
+                Place::vessel("t{$i}"),
+                20,
+                1.0 + $i,
+                6,
+                endsAboveM: 0.05,
+            );
+            $lines[] = new LoopLine(
+                "fall{$i}",
+                "Fall {$i}",
+                Place::vessel("t{$i}"),
+                Place::vessel('sump'),
+                $standpipe,
+                1.5,
+                1.5,
+                overflow: true,
+            );
         }
 
-        return new Loop([...$tubs, new LoopVessel('sump', 'Sump', false, levelM: -0.6)], [], [
-            new LoopPump('pump', 'Pump', new PumpCurve([0, 1500 / 3.6e6, 4000 / 3.6e6], [3.2, 2.5, 0.3]), 38, $on),
-        ], [...$lines, new LoopLine('suction', 'Suction', Place::vessel('sump'), Place::pump('pump'), 38, 0.5, 1.5)]);
+        return new Loop(
+            [...$tubs, new LoopVessel('sump', 'Sump', false, levelM: -0.6)],
+            [],
+            [new LoopPump('pump', 'Pump', new PumpCurve([0, 1500 / 3.6e6, 4000 / 3.6e6], [3.2, 2.5, 0.3]), 38, $on)],
+            [...$lines, new LoopLine('suction', 'Suction', Place::vessel('sump'), Place::pump('pump'), 38, 0.5, 1.5)],
+        );
     }
 
     public function test_tubs_that_spill_over_pass_on_just_what_comes_to_them(): void
@@ -119,22 +198,43 @@ final class LoopTest extends TestCase
         self::assertEqualsWithDelta($flow->lineFlow('suction'), $flow->pumpFlow('pump'), 0.05);
         self::assertGreaterThan($flow->lineFlow('feed4'), $flow->lineFlow('feed1'), 'the nearest tub gets most');
         // Francis by hand: h = (Q / (1.84 π d))^(2/3).
-        self::assertEqualsWithDelta(($flow->lineFlow('fall1') / 3.6e6 / (1.84 * M_PI * 0.05)) ** (2 / 3), $flow->riseOverLip($loop->vessels[0]), 1e-6);
+        self::assertEqualsWithDelta(
+            ($flow->lineFlow('fall1') / 3.6e6 / (1.84 * M_PI * 0.05)) ** (2 / 3),
+            $flow->riseOverLip($loop->vessels[0]),
+            1e-6,
+        );
         // The pump lifts from the sump to the lip of the returns: 0.65 m before any friction.
         self::assertGreaterThan(0.65, $flow->pumpHead($loop->pumps[0]));
-        self::assertStringContainsString('cannot carry', implode(' ', $this->said($this->tubsOverASump(standpipe: 12))));
+        self::assertStringContainsString(
+            'cannot carry',
+            implode(' ', $this->said($this->tubsOverASump(standpipe: 12))),
+        );
         self::assertSame(0.0, LoopFlow::of($this->tubsOverASump(on: false))->lineFlow('fall1'));
     }
 
     public function test_an_overflow_into_a_chamber_is_drawn_off_by_the_pump_behind_it(): void
     {
-        $flow = LoopFlow::of(new Loop([new LoopVessel('tub', 'Tub'), new LoopVessel('sump', 'Sump', false, levelM: -0.5)], [new LoopStage('mats', 'Mats', 0.01, 3000 / 3.6e6)], [
-            new LoopPump('pump', 'Pump', new PumpCurve([0, 4000 / 3.6e6], [2.0, 0.5]), 30, true, insideVessel: 'sump'),
-        ], [
-            new LoopLine('fall', 'Fall', Place::vessel('tub'), Place::stage('mats'), 75, 1, 1, overflow: true),
-            new LoopLine('on', 'On', Place::stage('mats'), Place::vessel('sump'), 75, 0.5, 1.5),
-            new LoopLine('up', 'Up', Place::pump('pump'), Place::vessel('tub'), 32, 3, 4, endsAboveM: 0.1),
-        ]));
+        $flow = LoopFlow::of(
+            new Loop(
+                [new LoopVessel('tub', 'Tub'), new LoopVessel('sump', 'Sump', false, levelM: -0.5)],
+                [new LoopStage('mats', 'Mats', 0.01, 3000 / 3.6e6)],
+                [
+                    new LoopPump(
+                        'pump',
+                        'Pump',
+                        new PumpCurve([0, 4000 / 3.6e6], [2.0, 0.5]),
+                        30,
+                        true,
+                        insideVessel: 'sump',
+                    ),
+                ],
+                [
+                    new LoopLine('fall', 'Fall', Place::vessel('tub'), Place::stage('mats'), 75, 1, 1, overflow: true),
+                    new LoopLine('on', 'On', Place::stage('mats'), Place::vessel('sump'), 75, 0.5, 1.5),
+                    new LoopLine('up', 'Up', Place::pump('pump'), Place::vessel('tub'), 32, 3, 4, endsAboveM: 0.1),
+                ],
+            ),
+        );
         self::assertGreaterThan(1000.0, $flow->pumpFlow('pump'));
         self::assertEqualsWithDelta($flow->lineFlow('up'), $flow->stageFlow('mats'), 0.1);
         self::assertEqualsWithDelta($flow->lineFlow('up'), $flow->lineFlow('on'), 0.1);
@@ -145,11 +245,18 @@ final class LoopTest extends TestCase
     public function test_a_sponge_in_a_tub_is_driven_by_its_airlift_alone(): void
     {
         $lift = new Airlift(10 / 60000, 0.5, 0.025);
-        $loop = static fn (bool $bypassed = false): Loop => new Loop([new LoopVessel('tub', 'Tub')], [new LoopStage('sponge', 'Sponge', 0.002, 500 / 3.6e6, insideVessel: 'tub', bypassed: $bypassed)],
+        $loop = static fn(bool $bypassed = false): Loop => new Loop(
+            [new LoopVessel('tub', 'Tub')],
+            [new LoopStage('sponge', 'Sponge', 0.002, 500 / 3.6e6, insideVessel: 'tub', bypassed: $bypassed)],
             [new LoopPump('lift', 'Airlift', $lift->curve(), 8, true, insideVessel: 'tub', lipM: 0.03)],
-            [new LoopLine('riser', 'Riser foot', Place::stage('sponge'), Place::pump('lift'), 25, 0.05, 0.5)]);
+            [new LoopLine('riser', 'Riser foot', Place::stage('sponge'), Place::pump('lift'), 25, 0.05, 0.5)],
+        );
         $flow = LoopFlow::of($loop());
-        $free = $this->figure('flow.airlift', ['air_l_min' => 10, 'submergence_m' => 0.5, 'lift_m' => 0.03, 'bore_mm' => 25], 'flow_l_h');
+        $free = $this->figure(
+            'flow.airlift',
+            ['air_l_min' => 10, 'submergence_m' => 0.5, 'lift_m' => 0.03, 'bore_mm' => 25],
+            'flow_l_h',
+        );
         self::assertGreaterThan(0.3 * $free, $flow->returned());
         self::assertLessThan($free, $flow->returned());
         self::assertEqualsWithDelta($flow->pumpFlow('lift'), $flow->stageFlow('sponge'), 0.05);
@@ -169,10 +276,37 @@ final class LoopTest extends TestCase
 
     public function test_water_that_comes_and_goes_at_one_end_or_blows_across_is_named(): void
     {
-        $loop = static fn (string $out, ?string $aim): Loop => new Loop([new LoopVessel('bay', 'Bay', overflow: false, floatValve: true, long: true)], [], [new LoopPump('pump', 'Pump', new PumpCurve([0, 0.002], [2.0, 0.5]), 30, true)], [
-            new LoopLine('suction', 'Suction', Place::vessel('bay'), Place::pump('pump'), 50, 1, 1, 100.0, true, withinReach: false, spot: 'one_end'),
-            new LoopLine('return', 'Return', Place::pump('pump'), Place::vessel('bay'), 50, 4, 4, spot: $out, aim: $aim),
-        ]);
+        $loop = static fn(string $out, ?string $aim): Loop => new Loop(
+            [new LoopVessel('bay', 'Bay', overflow: false, floatValve: true, long: true)],
+            [],
+            [new LoopPump('pump', 'Pump', new PumpCurve([0, 0.002], [2.0, 0.5]), 30, true)],
+            [
+                new LoopLine(
+                    'suction',
+                    'Suction',
+                    Place::vessel('bay'),
+                    Place::pump('pump'),
+                    50,
+                    1,
+                    1,
+                    100.0,
+                    true,
+                    withinReach: false,
+                    spot: 'one_end',
+                ),
+                new LoopLine(
+                    'return',
+                    'Return',
+                    Place::pump('pump'),
+                    Place::vessel('bay'),
+                    50,
+                    4,
+                    4,
+                    spot: $out,
+                    aim: $aim,
+                ),
+            ],
+        );
         $bad = implode(' ', $this->said($loop('one_end', 'across')));
         foreach (['same end', 'blows across', 'out of reach', 'no overflow'] as $fault) {
             self::assertStringContainsString($fault, $bad);

@@ -29,7 +29,8 @@ const withToken: Middleware = {
 export const api = createClient<paths>({ baseUrl: '/' })
 api.use(withToken)
 
-const unreachable = 'No answer. Nothing was lost: what you typed is still here. Look at the network and try again.'
+const unreachable =
+  'No answer. Nothing was lost: what you typed is still here. Look at the network and try again.'
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 

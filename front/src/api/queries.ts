@@ -20,50 +20,82 @@ queryClient.getQueryCache().subscribe((event) => {
 })
 
 export const useSession = () =>
-  useQuery({ queryKey: ['session'], queryFn: () => answer(() => api.GET('/api/session')), staleTime: 300_000 })
+  useQuery({
+    queryKey: ['session'],
+    queryFn: () => answer(() => api.GET('/api/session')),
+    staleTime: 300_000,
+  })
 
 export const useVocabulary = () =>
-  useQuery({ queryKey: ['vocabulary'], queryFn: () => answer(() => api.GET('/api/vocabulary')), staleTime: Infinity })
+  useQuery({
+    queryKey: ['vocabulary'],
+    queryFn: () => answer(() => api.GET('/api/vocabulary')),
+    staleTime: Infinity,
+  })
 
 export const useSources = () =>
-  useQuery({ queryKey: ['sources'], queryFn: () => answer(() => api.GET('/api/sources')), staleTime: Infinity })
+  useQuery({
+    queryKey: ['sources'],
+    queryFn: () => answer(() => api.GET('/api/sources')),
+    staleTime: Infinity,
+  })
 
 export const useCalculators = () =>
   useQuery({ queryKey: ['calc'], queryFn: () => answer(() => api.GET('/api/calc')), staleTime: Infinity })
 
 export const useSystems = () =>
-  useQuery({ queryKey: ['systems'], queryFn: () => answer(() => api.GET('/api/systems')), refetchInterval: 60_000 })
+  useQuery({
+    queryKey: ['systems'],
+    queryFn: () => answer(() => api.GET('/api/systems')),
+    refetchInterval: 60_000,
+  })
 
 export const useSystem = (slug: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['system', computed(() => toValue(slug))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}', { params: { path: { system: toValue(slug) } } })),
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}', { params: { path: { system: toValue(slug) } } })),
   })
 
 /** The volume of a system every way it was found. */
 export const useVolumes = (slug: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['volumes', computed(() => toValue(slug))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/volumes', { params: { path: { system: toValue(slug) } } })),
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/volumes', { params: { path: { system: toValue(slug) } } })),
   })
 
 /** The flows of a system as built. */
 export const usePlumbing = (slug: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['plumbing', computed(() => toValue(slug))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/plumbing', { params: { path: { system: toValue(slug) } } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/plumbing', { params: { path: { system: toValue(slug) } } }),
+      ),
   })
 
 /** What is open on the site and must not be forgotten. */
 export const useTimers = () =>
-  useQuery({ queryKey: ['timers'], queryFn: () => answer(() => api.GET('/api/timers')), refetchInterval: 30_000 })
+  useQuery({
+    queryKey: ['timers'],
+    queryFn: () => answer(() => api.GET('/api/timers')),
+    refetchInterval: 30_000,
+  })
 
 /** Load against capacity, in the water as it is or with what is typed over it. */
-export const useCapacity = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+export const useCapacity = (
+  slug: MaybeRefOrGetter<string>,
+  typed: MaybeRefOrGetter<Record<string, string>>,
+) =>
   useQuery({
     queryKey: ['capacity', computed(() => toValue(slug)), computed(() => toValue(typed))],
     queryFn: () =>
-      answer(() => api.GET('/api/systems/{system}/capacity', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+      answer(() =>
+        api.GET('/api/systems/{system}/capacity', {
+          params: { path: { system: toValue(slug) }, query: toValue(typed) },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
@@ -71,7 +103,12 @@ export const useCapacity = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGet
 export const useFilter = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
     queryKey: ['filter', computed(() => toValue(slug)), computed(() => toValue(typed))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/filter', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/filter', {
+          params: { path: { system: toValue(slug) }, query: toValue(typed) },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
@@ -79,21 +116,30 @@ export const useFilter = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGette
 export const useWhatIfs = (slug: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['what-ifs', computed(() => toValue(slug))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/what-ifs', { params: { path: { system: toValue(slug) } } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/what-ifs', { params: { path: { system: toValue(slug) } } }),
+      ),
   })
 
 /** Who lives in a system and what they are fed. */
 export const useFish = (slug: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['fish', computed(() => toValue(slug))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/fish', { params: { path: { system: toValue(slug) } } })),
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/fish', { params: { path: { system: toValue(slug) } } })),
   })
 
 /** The water beside the water that comes in; what is typed is asked with it. */
 export const useWater = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
     queryKey: ['water', computed(() => toValue(slug)), computed(() => toValue(typed))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/water', { params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/water', {
+          params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
@@ -101,18 +147,32 @@ export const useWater = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter
 export const useDose = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
     queryKey: ['dose', computed(() => toValue(slug)), computed(() => toValue(typed))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/dose', { params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/dose', {
+          params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
 /** Every system by urgency, with what is due there. */
-export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => answer(() => api.GET('/api/round')) })
+export const useRound = () =>
+  useQuery({ queryKey: ['round'], queryFn: () => answer(() => api.GET('/api/round')) })
 
 /** Where a start stands, with what is typed over what stands there. */
-export const useMaturing = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+export const useMaturing = (
+  slug: MaybeRefOrGetter<string>,
+  typed: MaybeRefOrGetter<Record<string, string>>,
+) =>
   useQuery({
     queryKey: ['maturing', computed(() => toValue(slug)), computed(() => toValue(typed))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/maturing', { params: { path: { system: toValue(slug) }, query: toValue(typed) } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/maturing', {
+          params: { path: { system: toValue(slug) }, query: toValue(typed) },
+        }),
+      ),
     placeholderData: (previous) => previous,
     retry: false,
   })
@@ -121,19 +181,45 @@ export const useMaturing = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGet
 export const useTrouble = (slug: MaybeRefOrGetter<string>, seen: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['trouble', computed(() => toValue(slug)), computed(() => toValue(seen))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/trouble', { params: { path: { system: toValue(slug) }, query: { seen: toValue(seen) } } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/trouble', {
+          params: { path: { system: toValue(slug) }, query: { seen: toValue(seen) } },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
 /** Courses of a system, and what hangs in its loop. */
 export const useCourses = (slug: MaybeRefOrGetter<string>) =>
-  useQuery({ queryKey: ['courses', computed(() => toValue(slug))], queryFn: () => answer(() => api.GET('/api/systems/{system}/courses', { params: { path: { system: toValue(slug) } } })) })
+  useQuery({
+    queryKey: ['courses', computed(() => toValue(slug))],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/courses', { params: { path: { system: toValue(slug) } } })),
+  })
 
 /** Something worked out for one system, with what the book knows filled in. */
-export const useBench = (slug: MaybeRefOrGetter<string>, bench: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+export const useBench = (
+  slug: MaybeRefOrGetter<string>,
+  bench: MaybeRefOrGetter<string>,
+  typed: MaybeRefOrGetter<Record<string, string>>,
+) =>
   useQuery({
-    queryKey: ['bench', computed(() => toValue(slug)), computed(() => toValue(bench)), computed(() => toValue(typed))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/bench/{bench}', { params: { path: { system: toValue(slug), bench: toValue(bench) }, query: { typed: toValue(typed) } } })),
+    queryKey: [
+      'bench',
+      computed(() => toValue(slug)),
+      computed(() => toValue(bench)),
+      computed(() => toValue(typed)),
+    ],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/bench/{bench}', {
+          params: {
+            path: { system: toValue(slug), bench: toValue(bench) },
+            query: { typed: toValue(typed) },
+          },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
@@ -141,37 +227,70 @@ export const useBench = (slug: MaybeRefOrGetter<string>, bench: MaybeRefOrGetter
 export const useBlend = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
   useQuery({
     queryKey: ['bench', computed(() => toValue(slug)), 'blend', computed(() => toValue(typed))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/bench/blend', { params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/bench/blend', {
+          params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
 /** Kits and source waters of the site. */
-export const useShelf = () => useQuery({ queryKey: ['shelf'], queryFn: () => answer(() => api.GET('/api/shelf')) })
+export const useShelf = () =>
+  useQuery({ queryKey: ['shelf'], queryFn: () => answer(() => api.GET('/api/shelf')) })
 
 /** Limits, intervals and source of one system. */
 export const useLimits = (slug: MaybeRefOrGetter<string>) =>
-  useQuery({ queryKey: ['limits', computed(() => toValue(slug))], queryFn: () => answer(() => api.GET('/api/systems/{system}/limits', { params: { path: { system: toValue(slug) } } })) })
+  useQuery({
+    queryKey: ['limits', computed(() => toValue(slug))],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/limits', { params: { path: { system: toValue(slug) } } })),
+  })
 
 /** The history of a system, drawn in to what so many pixels can show. */
-export const useScore = (slug: MaybeRefOrGetter<string>, span: MaybeRefOrGetter<{ from: string; to: string; pixels: string }>) =>
+export const useScore = (
+  slug: MaybeRefOrGetter<string>,
+  span: MaybeRefOrGetter<{ from: string; to: string; pixels: string }>,
+) =>
   useQuery({
     queryKey: ['score', computed(() => toValue(slug)), computed(() => toValue(span))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/score', { params: { path: { system: toValue(slug) }, query: toValue(span) } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/score', {
+          params: { path: { system: toValue(slug) }, query: toValue(span) },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
 /** Entries of the book, newest first. */
-export const useBook = (slug: MaybeRefOrGetter<string>, query: MaybeRefOrGetter<{ kinds: string; before: string }>) =>
+export const useBook = (
+  slug: MaybeRefOrGetter<string>,
+  query: MaybeRefOrGetter<{ kinds: string; before: string }>,
+) =>
   useQuery({
     queryKey: ['book', computed(() => toValue(slug)), computed(() => toValue(query))],
-    queryFn: () => answer(() => api.GET('/api/systems/{system}/book', { params: { path: { system: toValue(slug) }, query: toValue(query) } })),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/book', {
+          params: { path: { system: toValue(slug) }, query: toValue(query) },
+        }),
+      ),
     placeholderData: (previous) => previous,
   })
 
 /** The working of a figure, with some of its input replaced. */
-export const useWorking = (figure: MaybeRefOrGetter<Figure | null>, replaced: MaybeRefOrGetter<Record<string, number>>) =>
+export const useWorking = (
+  figure: MaybeRefOrGetter<Figure | null>,
+  replaced: MaybeRefOrGetter<Record<string, number>>,
+) =>
   useQuery({
-    queryKey: ['working', computed(() => toValue(figure)?.calc), computed(() => ({ ...toValue(figure)?.input, ...toValue(replaced) }))],
+    queryKey: [
+      'working',
+      computed(() => toValue(figure)?.calc),
+      computed(() => ({ ...toValue(figure)?.input, ...toValue(replaced) })),
+    ],
     enabled: computed(() => toValue(figure)?.calc != null),
     queryFn: () =>
       answer<Calculation>(() =>

@@ -5,7 +5,11 @@ import { refreshSystem } from './queries'
 import type { FieldErrors } from './types'
 
 /** Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line. */
-export function useSend<T>(slug: (input: T) => string, send: (input: T) => Promise<unknown>, done?: () => void) {
+export function useSend<T>(
+  slug: (input: T) => string,
+  send: (input: T) => Promise<unknown>,
+  done?: () => void,
+) {
   const mutation = useMutation({
     mutationFn: send,
     onSuccess: async (_answer, input) => {
@@ -13,7 +17,20 @@ export function useSend<T>(slug: (input: T) => string, send: (input: T) => Promi
       done?.()
     },
   })
-  const errors = computed<FieldErrors>(() => (mutation.error.value instanceof Refusal ? mutation.error.value.errors : {}))
-  const trouble = computed(() => (mutation.error.value && Object.keys(errors.value).length === 0 ? mutation.error.value.message : (errors.value.id ?? null)))
-  return { send: mutation.mutate, pending: mutation.isPending, done: mutation.isSuccess, reset: mutation.reset, errors, trouble }
+  const errors = computed<FieldErrors>(() =>
+    mutation.error.value instanceof Refusal ? mutation.error.value.errors : {},
+  )
+  const trouble = computed(() =>
+    mutation.error.value && Object.keys(errors.value).length === 0
+      ? mutation.error.value.message
+      : (errors.value.id ?? null),
+  )
+  return {
+    send: mutation.mutate,
+    pending: mutation.isPending,
+    done: mutation.isSuccess,
+    reset: mutation.reset,
+    errors,
+    trouble,
+  }
 }

@@ -14,7 +14,11 @@ defineEmits<{ keys: [] }>()
 const undo = useMutation({
   mutationFn: (booked: Booked) =>
     booked.besides?.length
-      ? answer(() => api.DELETE('/api/systems/{system}/log/{id}', { params: { path: { system: booked.slug, id: booked.visit } } }))
+      ? answer(() =>
+          api.DELETE('/api/systems/{system}/log/{id}', {
+            params: { path: { system: booked.slug, id: booked.visit } },
+          }),
+        )
       : answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit: booked.visit } } })),
   onSuccess: async () => {
     const slug = lastBooked.value?.slug
@@ -25,7 +29,14 @@ const undo = useMutation({
 
 const what = computed(() => {
   const booked = lastBooked.value
-  return booked ? [booked.count ? `${booked.count} ${booked.count === 1 ? 'reading' : 'readings'}` : '', ...(booked.besides ?? [])].filter(Boolean).join(', ') : ''
+  return booked
+    ? [
+        booked.count ? `${booked.count} ${booked.count === 1 ? 'reading' : 'readings'}` : '',
+        ...(booked.besides ?? []),
+      ]
+        .filter(Boolean)
+        .join(', ')
+    : ''
 })
 
 const signOut = useMutation({
@@ -42,7 +53,14 @@ const signOut = useMutation({
   <footer class="foot small no-print">
     <p v-if="lastBooked" class="booked" role="status">
       Booked {{ what }} at <b>{{ lastBooked.system }}</b>.
-      <button type="button" class="link-button" :disabled="undo.isPending.value" @click="undo.mutate(lastBooked)">Undo</button>
+      <button
+        type="button"
+        class="link-button"
+        :disabled="undo.isPending.value"
+        @click="undo.mutate(lastBooked)"
+      >
+        Undo
+      </button>
       <span v-if="undo.isError.value" class="fault">{{ undo.error.value?.message }}</span>
     </p>
     <span v-else class="soft">{{ person.site.name }}</span>
@@ -51,7 +69,9 @@ const signOut = useMutation({
       <RouterLink to="/round">Round</RouterLink>
       <RouterLink to="/shelf">Shelf</RouterLink>
       <span class="soft who">{{ person.name }}<template v-if="!person.writes">, reads only</template></span>
-      <button type="button" class="link-button" @click="switchTheme">{{ theme === 'day' ? 'Night' : 'Day' }}</button>
+      <button type="button" class="link-button" @click="switchTheme">
+        {{ theme === 'day' ? 'Night' : 'Day' }}
+      </button>
       <button type="button" class="link-button keys" @click="$emit('keys')">Keys</button>
       <button type="button" class="link-button" @click="signOut.mutate()">Sign out</button>
     </span>

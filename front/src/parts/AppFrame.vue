@@ -22,16 +22,32 @@ const keysShown = ref(false)
 const going = ref(false)
 
 const system = computed(() => (typeof route.params.system === 'string' ? route.params.system : null))
-const pages: Record<string, string> = { f: 'fish', s: 'system', t: 'test', b: 'book', c: 'capacity', u: 'build', p: 'plumbing', w: 'water', d: 'dose', k: 'course', l: 'limits', m: 'maturing', a: 'trouble' }
+const pages: Record<string, string> = {
+  f: 'fish',
+  s: 'system',
+  t: 'test',
+  b: 'book',
+  c: 'capacity',
+  u: 'build',
+  p: 'plumbing',
+  w: 'water',
+  d: 'dose',
+  k: 'course',
+  l: 'limits',
+  m: 'maturing',
+  a: 'trouble',
+}
 
 function go(letter: string): void {
   if (letter === 'h') void router.push('/')
   else if (letter === 'r') void router.push('/round')
-  else if (system.value && pages[letter]) void router.push({ name: pages[letter], params: { system: system.value } })
+  else if (system.value && pages[letter])
+    void router.push({ name: pages[letter], params: { system: system.value } })
 }
 
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  const writing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]')
+  const writing =
+    event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]')
   if (event.key === 'Escape') {
     if (writing instanceof HTMLElement) writing.blur()
     else if (openFigure.value) closeSlip()
@@ -54,7 +70,15 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   <div class="frame" :class="{ slipped: openFigure }">
     <header class="list no-print">
       <RouterLink to="/" class="mark">Ironwort</RouterLink>
-      <input v-if="!narrow" ref="finder" v-model="find" class="find" type="search" placeholder="Find a system" aria-label="Find a system" />
+      <input
+        v-if="!narrow"
+        ref="finder"
+        v-model="find"
+        class="find"
+        type="search"
+        placeholder="Find a system"
+        aria-label="Find a system"
+      />
       <div v-if="!narrow" class="systems">
         <SystemList :filter="find" />
         <RouterLink v-if="person.writes" to="/new" class="add small">Add a system</RouterLink>
@@ -72,7 +96,9 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 <style scoped>
 .frame {
   display: grid;
-  grid-template: 'list top top' auto 'list middle side' minmax(0, 1fr) 'bottom bottom bottom' auto / 17.5rem minmax(0, 1fr) auto;
+  grid-template:
+    'list top top' auto 'list middle side' minmax(0, 1fr)
+    'bottom bottom bottom' auto / 17.5rem minmax(0, 1fr) auto;
   height: 100vh;
   height: 100dvh;
 }

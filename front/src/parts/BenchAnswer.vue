@@ -7,11 +7,24 @@ defineProps<{ bench: Bench; measure: string | null }>()
 
 <!-- The answer of a bench: the amount in the keeper's tools, the figures behind it, steps, and what must be read. -->
 <template>
-  <p v-if="bench.refused" class="fault refused" role="alert">Not now. {{ bench.cautions.find((row) => row.level === 'danger')?.text }}</p>
+  <p v-if="bench.refused" class="fault refused" role="alert">
+    Not now. {{ bench.cautions.find((row) => row.level === 'danger')?.text }}
+  </p>
   <p v-else-if="measure" class="measure">{{ measure }}</p>
-  <dl v-if="bench.figures.length" class="answer"><div v-for="figure in bench.figures" :key="figure.key ?? figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
-  <ol v-if="bench.steps.length"><li v-for="step in bench.steps" :key="step">{{ step }}</li></ol>
-  <template v-for="caution in bench.cautions" :key="caution.text"><p v-if="!(bench.refused && caution.level === 'danger')" class="caution" :class="caution.level">{{ caution.text }}</p></template>
+  <dl v-if="bench.figures.length" class="answer">
+    <div v-for="figure in bench.figures" :key="figure.key ?? figure.label">
+      <dt>{{ figure.label }}</dt>
+      <dd><FigureButton :figure="figure" /></dd>
+    </div>
+  </dl>
+  <ol v-if="bench.steps.length">
+    <li v-for="step in bench.steps" :key="step">{{ step }}</li>
+  </ol>
+  <template v-for="caution in bench.cautions" :key="caution.text"
+    ><p v-if="!(bench.refused && caution.level === 'danger')" class="caution" :class="caution.level">
+      {{ caution.text }}
+    </p></template
+  >
 </template>
 
 <style scoped>

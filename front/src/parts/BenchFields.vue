@@ -10,25 +10,78 @@ const typed = defineModel<Record<string, string>>({ required: true })
 /** What must be typed comes first; what the book knows, or is assumed, can be opened and typed over. */
 const asks = computed(() => props.bench.fields.filter((field) => !field.filled))
 const known = computed(() => props.bench.fields.filter((field) => field.filled))
-const type = (key: string, value: string | null | undefined) => (typed.value = { ...typed.value, [key]: value ?? '' })
-const said = (field: Bench['fields'][number]) => typed.value[field.key] || (field.choices.find((row) => row.value === field.value)?.label ?? field.value ?? '')
-const homeless = computed(() => Object.entries(props.bench.errors).filter(([key]) => !props.bench.fields.some((field) => field.key === key)))
+const type = (key: string, value: string | null | undefined) =>
+  (typed.value = { ...typed.value, [key]: value ?? '' })
+const said = (field: Bench['fields'][number]) =>
+  typed.value[field.key] ||
+  (field.choices.find((row) => row.value === field.value)?.label ?? field.value ?? '')
+const homeless = computed(() =>
+  Object.entries(props.bench.errors).filter(
+    ([key]) => !props.bench.fields.some((field) => field.key === key),
+  ),
+)
 </script>
 
-<!-- The fields of a bench: those to be typed, and behind a fold those the book filled in, each with where it is from. -->
+<!--
+  The fields of a bench: those to be typed, and behind a fold those the book filled in, each with where it is from.
+-->
 <template>
   <div v-if="asks.length" class="fields">
     <template v-for="field in asks" :key="field.key">
-      <FormField v-if="field.choices.length" v-slot="{ id, status }" :label="field.label" :error="bench.errors[field.key]"><ChoiceField :id="id" :model-value="typed[field.key] || field.value || ''" :status="status" :choices="field.value ? field.choices : [{ value: '', label: 'choose' }, ...field.choices]" @update:model-value="type(field.key, $event)" /></FormField>
-      <TypedField v-else :model-value="typed[field.key] ?? ''" :label="field.label" :unit="field.unit" :error="bench.errors[field.key]" @update:model-value="type(field.key, $event)" />
+      <FormField
+        v-if="field.choices.length"
+        v-slot="{ id, status }"
+        :label="field.label"
+        :error="bench.errors[field.key]"
+        ><ChoiceField
+          :id="id"
+          :model-value="typed[field.key] || field.value || ''"
+          :status="status"
+          :choices="field.value ? field.choices : [{ value: '', label: 'choose' }, ...field.choices]"
+          @update:model-value="type(field.key, $event)"
+      /></FormField>
+      <TypedField
+        v-else
+        :model-value="typed[field.key] ?? ''"
+        :label="field.label"
+        :unit="field.unit"
+        :error="bench.errors[field.key]"
+        @update:model-value="type(field.key, $event)"
+      />
     </template>
   </div>
   <details v-if="known.length" class="known" :open="known.some((field) => bench.errors[field.key])">
-    <summary>With {{ known.map((field) => `${field.label} ${said(field)}${field.unit ? ` ${field.unit}` : ''}`).join(', ') }}</summary>
+    <summary>
+      With
+      {{
+        known.map((field) => `${field.label} ${said(field)}${field.unit ? ` ${field.unit}` : ''}`).join(', ')
+      }}
+    </summary>
     <div class="fields">
       <template v-for="field in known" :key="field.key">
-        <FormField v-if="field.choices.length" v-slot="{ id, status }" :label="field.label" :hint="field.from" :error="bench.errors[field.key]"><ChoiceField :id="id" :model-value="typed[field.key] || field.value" :status="status" :choices="field.choices" @update:model-value="type(field.key, $event)" /></FormField>
-        <TypedField v-else :model-value="typed[field.key] ?? ''" :label="field.label" :unit="field.unit" :placeholder="field.value ?? ''" :hint="field.from" :error="bench.errors[field.key]" @update:model-value="type(field.key, $event)" />
+        <FormField
+          v-if="field.choices.length"
+          v-slot="{ id, status }"
+          :label="field.label"
+          :hint="field.from"
+          :error="bench.errors[field.key]"
+          ><ChoiceField
+            :id="id"
+            :model-value="typed[field.key] || field.value"
+            :status="status"
+            :choices="field.choices"
+            @update:model-value="type(field.key, $event)"
+        /></FormField>
+        <TypedField
+          v-else
+          :model-value="typed[field.key] ?? ''"
+          :label="field.label"
+          :unit="field.unit"
+          :placeholder="field.value ?? ''"
+          :hint="field.from"
+          :error="bench.errors[field.key]"
+          @update:model-value="type(field.key, $event)"
+        />
       </template>
     </div>
   </details>

@@ -8,8 +8,15 @@ import BenchFields from './BenchFields.vue'
 
 const props = defineProps<{ system: System; bench: string; hint?: string }>()
 const typed = ref<Record<string, string>>({})
-const asked = useDebounce(computed(() => Object.fromEntries(Object.entries(typed.value).filter(([, text]) => text.trim() !== ''))), 250)
-const answered = useBench(() => props.system.slug, () => props.bench, asked)
+const asked = useDebounce(
+  computed(() => Object.fromEntries(Object.entries(typed.value).filter(([, text]) => text.trim() !== ''))),
+  250,
+)
+const answered = useBench(
+  () => props.system.slug,
+  () => props.bench,
+  asked,
+)
 const found = computed(() => answered.data.value)
 </script>
 

@@ -2,7 +2,9 @@
 import type { Figure } from '@/api/types'
 import { openFigure, openSlip } from '@/state/slip'
 
-withDefaults(defineProps<{ figure: Figure; big?: boolean; bare?: boolean; strong?: boolean }>(), { strong: true })
+withDefaults(defineProps<{ figure: Figure; big?: boolean; bare?: boolean; strong?: boolean }>(), {
+  strong: true,
+})
 </script>
 
 <!-- A computed number: pressing it lays its working open. -->

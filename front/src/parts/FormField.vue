@@ -8,8 +8,14 @@ const id = useId()
 <!-- A label, what stands in the slot, and the message that belongs to it right beneath. -->
 <template>
   <div class="field">
-    <label :for="id">{{ label }}<span v-if="unit" class="soft small"> {{ unit }}</span></label>
-    <slot :id="id" :described="error ? `${id}-fault` : undefined" :status="error ? ('error' as const) : undefined" />
+    <label :for="id"
+      >{{ label }}<span v-if="unit" class="soft small"> {{ unit }}</span></label
+    >
+    <slot
+      :id="id"
+      :described="error ? `${id}-fault` : undefined"
+      :status="error ? ('error' as const) : undefined"
+    />
     <p v-if="error" :id="`${id}-fault`" class="fault small" role="alert">{{ error }}</p>
     <p v-else-if="hint" class="soft small">{{ hint }}</p>
   </div>

@@ -31,7 +31,12 @@ const keys = [
 <template>
   <dialog ref="dialog" aria-label="Keys" @close="emit('close')" @click.self="dialog?.close()">
     <dl>
-      <template v-for="[key, does] in keys" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ does }}</dd></template>
+      <template v-for="[key, does] in keys" :key="key"
+        ><dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
+        <dd>{{ does }}</dd></template
+      >
     </dl>
     <button type="button" class="link-button" @click="dialog?.close()">Close</button>
   </dialog>

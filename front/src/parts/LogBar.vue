@@ -34,18 +34,39 @@ watch(
 )
 
 const slug = computed(() => chosen.value ?? systems.data.value?.[0]?.slug ?? '')
-const settled = useDebounce(computed(() => line.value ?? ''), 180)
+const settled = useDebounce(
+  computed(() => line.value ?? ''),
+  180,
+)
 const understood = useQuery({
   queryKey: ['log', slug, settled],
   enabled: computed(() => settled.value.trim() !== '' && slug.value !== ''),
-  queryFn: () => answer(() => api.POST('/api/systems/{system}/log/meaning', { params: { path: { system: slug.value } }, body: { line: settled.value } })),
+  queryFn: () =>
+    answer(() =>
+      api.POST('/api/systems/{system}/log/meaning', {
+        params: { path: { system: slug.value } },
+        body: { line: settled.value },
+      }),
+    ),
   placeholderData: (previous) => previous,
 })
 
 const keep = useMutation({
-  mutationFn: (at: string) => answer(() => api.POST('/api/systems/{system}/log', { params: { path: { system: at } }, body: { id: key.value, line: line.value } })),
+  mutationFn: (at: string) =>
+    answer(() =>
+      api.POST('/api/systems/{system}/log', {
+        params: { path: { system: at } },
+        body: { id: key.value, line: line.value },
+      }),
+    ),
   onSuccess: async (visit, at) => {
-    lastBooked.value = { visit: visit.id, slug: at, system: systems.data.value?.find((s) => s.slug === at)?.name ?? at, count: visit.readings.length, besides: visit.besides }
+    lastBooked.value = {
+      visit: visit.id,
+      slug: at,
+      system: systems.data.value?.find((s) => s.slug === at)?.name ?? at,
+      count: visit.readings.length,
+      besides: visit.besides,
+    }
     line.value = ''
     key.value = ulid()
     await refreshSystem(at)
@@ -54,7 +75,9 @@ const keep = useMutation({
 
 const busy = computed(() => line.value.trim() !== '')
 const faults = computed(() => (busy.value ? (understood.data.value?.faults ?? []) : []))
-const refusal = computed(() => (keep.error.value instanceof Refusal ? (keep.error.value.errors.line ?? keep.error.value.message) : null))
+const refusal = computed(() =>
+  keep.error.value instanceof Refusal ? (keep.error.value.errors.line ?? keep.error.value.message) : null,
+)
 
 watch(line, () => keep.reset())
 
@@ -70,35 +93,97 @@ defineExpose({ focus: () => box.value?.focus() })
     <div class="entry">
       <label class="for small soft">
         Log for
-        <select :value="slug" aria-label="System to log for" @change="chosen = ($event.target as HTMLSelectElement).value">
-          <option v-for="system in systems.data.value ?? []" :key="system.slug" :value="system.slug">{{ system.name }}</option>
+        <select
+          :value="slug"
+          aria-label="System to log for"
+          @change="chosen = ($event.target as HTMLSelectElement).value"
+        >
+          <option v-for="system in systems.data.value ?? []" :key="system.slug" :value="system.slug">
+            {{ system.name }}
+          </option>
         </select>
       </label>
-      <input ref="box" v-model="line" class="box" aria-label="Readings, as am .5 ni .1 ph 7.8 t 18.5" placeholder="am .5 ni .1 na 20 ph 7.8 t 18.5 do 7.2 kh 6 @7:10" autocomplete="off" autocapitalize="off" spellcheck="false" maxlength="500" :inputmode="keypad ? 'none' : 'text'" :disabled="!writes" />
-      <button v-if="narrow && writes" type="button" class="keys" :aria-expanded="keypad" @click="keys = !keys">123</button>
-      <button v-if="busy" type="submit" class="keep" :disabled="keep.isPending.value">{{ keep.isPending.value ? 'Keeping …' : 'Keep' }}</button>
+      <input
+        ref="box"
+        v-model="line"
+        class="box"
+        aria-label="Readings, as am .5 ni .1 ph 7.8 t 18.5"
+        placeholder="am .5 ni .1 na 20 ph 7.8 t 18.5 do 7.2 kh 6 @7:10"
+        autocomplete="off"
+        autocapitalize="off"
+        spellcheck="false"
+        maxlength="500"
+        :inputmode="keypad ? 'none' : 'text'"
+        :disabled="!writes"
+      />
+      <button
+        v-if="narrow && writes"
+        type="button"
+        class="keys"
+        :aria-expanded="keypad"
+        @click="keys = !keys"
+      >
+        123
+      </button>
+      <button v-if="busy" type="submit" class="keep" :disabled="keep.isPending.value">
+        {{ keep.isPending.value ? 'Keeping …' : 'Keep' }}
+      </button>
     </div>
     <div v-if="busy" class="understood small" aria-live="polite">
       <p v-if="refusal" class="fault">{{ refusal }}</p>
       <p v-for="fault in faults" :key="fault.at" class="fault">
-        <span class="pointed">{{ line.slice(0, fault.at) }}<mark>{{ line.slice(fault.at, fault.at + fault.length) }}</mark></span> {{ fault.message }}
+        <span class="pointed"
+          >{{ line.slice(0, fault.at) }}<mark>{{ line.slice(fault.at, fault.at + fault.length) }}</mark></span
+        >
+        {{ fault.message }}
       </p>
       <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
-      <p v-for="(ask, parameter) in understood.data.value?.asks ?? {}" :key="parameter" class="ask">{{ ask }}</p>
-      <ul v-if="understood.data.value && (understood.data.value.readings.length || understood.data.value.feed_g !== null || understood.data.value.change_l !== null || understood.data.value.change_pct !== null || understood.data.value.note)">
+      <p v-for="(ask, parameter) in understood.data.value?.asks ?? {}" :key="parameter" class="ask">
+        {{ ask }}
+      </p>
+      <ul
+        v-if="
+          understood.data.value &&
+          (understood.data.value.readings.length ||
+            understood.data.value.feed_g !== null ||
+            understood.data.value.change_l !== null ||
+            understood.data.value.change_pct !== null ||
+            understood.data.value.note)
+        "
+      >
         <li v-for="strip in understood.data.value.readings" :key="strip.parameter">
-          {{ strip.name }} <FigureButton v-if="strip.figure" :figure="strip.figure" /><template v-else><b>{{ strip.text }}</b> {{ strip.unit }}</template> <StateMark :state="strip.state" />
+          {{ strip.name }} <FigureButton v-if="strip.figure" :figure="strip.figure" /><template v-else
+            ><b>{{ strip.text }}</b> {{ strip.unit }}</template
+          >
+          <StateMark :state="strip.state" />
         </li>
-        <li v-if="understood.data.value.feed_g !== null">Feed <b>{{ understood.data.value.feed_g }}</b> g</li>
-        <li v-if="understood.data.value.change_pct !== null">Change <b>{{ understood.data.value.change_pct }}</b> % of the water</li>
-        <li v-if="understood.data.value.change_l !== null">Change <b>{{ understood.data.value.change_l }}</b> L of water</li>
-        <li v-if="understood.data.value.note">Note <b>{{ understood.data.value.note }}</b></li>
+        <li v-if="understood.data.value.feed_g !== null">
+          Feed <b>{{ understood.data.value.feed_g }}</b> g
+        </li>
+        <li v-if="understood.data.value.change_pct !== null">
+          Change <b>{{ understood.data.value.change_pct }}</b> % of the water
+        </li>
+        <li v-if="understood.data.value.change_l !== null">
+          Change <b>{{ understood.data.value.change_l }}</b> L of water
+        </li>
+        <li v-if="understood.data.value.note">
+          Note <b>{{ understood.data.value.note }}</b>
+        </li>
         <li v-if="understood.data.value.spot" class="soft">clarity at {{ understood.data.value.spot }}</li>
         <li v-if="understood.data.value.place" class="soft">in {{ understood.data.value.place }}</li>
-        <li v-if="understood.data.value.taken_at" class="soft">taken {{ clock(understood.data.value.taken_at) }}</li>
+        <li v-if="understood.data.value.taken_at" class="soft">
+          taken {{ clock(understood.data.value.taken_at) }}
+        </li>
       </ul>
     </div>
-    <LogKeypad v-if="keypad" v-model="line" @close="keys = false; box?.focus()" />
+    <LogKeypad
+      v-if="keypad"
+      v-model="line"
+      @close="
+        keys = false
+        box?.focus()
+      "
+    />
   </form>
 </template>
 

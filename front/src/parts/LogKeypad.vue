@@ -12,7 +12,15 @@ const parameters = computed(() => (vocabulary.data.value?.parameters ?? []).filt
 const words = computed(() => line.value.trimEnd().split(/\s+/))
 /** The parameter whose number is to come. */
 const asked = computed(() => parameters.value.find((row) => row.code === words.value.at(-1)?.toLowerCase()))
-const steps = computed(() => shelf.data.value?.kits.find((kit) => kit.in_use && kit.parameter === asked.value?.id && (kit.unit === null || kit.unit === asked.value.units[0]?.id))?.steps ?? [])
+const steps = computed(
+  () =>
+    shelf.data.value?.kits.find(
+      (kit) =>
+        kit.in_use &&
+        kit.parameter === asked.value?.id &&
+        (kit.unit === null || kit.unit === asked.value.units[0]?.id),
+    )?.steps ?? [],
+)
 
 function word(text: string): void {
   line.value = `${line.value.trimEnd()}${line.value.trim() ? ' ' : ''}${text} `
@@ -26,13 +34,29 @@ function back(): void {
 <template>
   <div class="keypad" role="group" aria-label="Keypad">
     <div class="codes">
-      <button v-for="row in parameters" :key="row.id" type="button" :class="{ asked: row.id === asked?.id }" :aria-label="row.name" @click="word(row.code ?? '')">{{ row.code }}</button>
+      <button
+        v-for="row in parameters"
+        :key="row.id"
+        type="button"
+        :class="{ asked: row.id === asked?.id }"
+        :aria-label="row.name"
+        @click="word(row.code ?? '')"
+      >
+        {{ row.code }}
+      </button>
     </div>
     <div v-if="steps.length" class="codes steps" role="group" :aria-label="`Steps of ${asked?.name}`">
       <button v-for="step in steps" :key="step" type="button" @click="word(String(step))">{{ step }}</button>
     </div>
     <div class="digits">
-      <button v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0']" :key="key" type="button" @click="line += key">{{ key }}</button>
+      <button
+        v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0']"
+        :key="key"
+        type="button"
+        @click="line += key"
+      >
+        {{ key }}
+      </button>
       <button type="button" aria-label="Rub out" @click="back">⌫</button>
       <button type="button" @click="line = `${line.trimEnd()} `">next</button>
       <button type="button" aria-label="Over range" @click="line += '>'">&gt;</button>

@@ -10,28 +10,63 @@ import { beep } from '@/state/beep'
 const timers = useTimers()
 const session = useSession()
 const now = useNow({ interval: 5_000 })
-const BY: Record<string, string> = { oxygen: 'oxygen is dangerous', ammonia: 'ammonia is dangerous', filter: 'the filter goes foul' }
+const BY: Record<string, string> = {
+  oxygen: 'oxygen is dangerous',
+  ammonia: 'ammonia is dangerous',
+  filter: 'the filter goes foul',
+}
 
 const rows = computed(() =>
   (timers.data.value ?? []).map((timer) => {
     const gone = Math.max(0, (now.value.getTime() - new Date(timer.since).getTime()) / 60_000)
     const left = timer.minutes === null ? null : timer.minutes - gone
     const past = (minutes: number | null) => minutes !== null && gone >= minutes
-    return { ...timer, gone: duration(gone), left: left === null ? null : duration(Math.max(0, left)), state: past(timer.emergency_at) ? 'emergency' : past(timer.act_at) ? 'act' : 'watch' }
+    return {
+      ...timer,
+      gone: duration(gone),
+      left: left === null ? null : duration(Math.max(0, left)),
+      state: past(timer.emergency_at) ? 'emergency' : past(timer.act_at) ? 'act' : 'watch',
+    }
   }),
 )
 type Row = (typeof rows.value)[number]
 function says(timer: Row): string {
-  if (timer.kind === 'bath') return timer.state === 'emergency' ? `the last safe minute is over: fish out now` : `${timer.left} left, ${timer.minutes} min at most`
-  if (timer.kind === 'shut_off') return timer.left === null ? '' : timer.state === 'emergency' ? 'its time is over: open it, or give it air' : `${timer.left} left`
+  if (timer.kind === 'bath')
+    return timer.state === 'emergency'
+      ? `the last safe minute is over: fish out now`
+      : `${timer.left} left, ${timer.minutes} min at most`
+  if (timer.kind === 'shut_off')
+    return timer.left === null
+      ? ''
+      : timer.state === 'emergency'
+        ? 'its time is over: open it, or give it air'
+        : `${timer.left} left`
   if (timer.state === 'emergency') return `${BY[timer.by ?? ''] ?? 'its time is over'} now: pump on, and air`
-  return `${timer.state === 'act' ? `planned for ${timer.planned} min and over` : `planned for ${timer.planned} min`}${timer.left === null ? '' : `; ${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`}`
+  const over = timer.state === 'act' ? ' and over' : ''
+  const left = timer.left === null ? '' : `; ${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`
+  return `planned for ${timer.planned} min${over}${left}`
 }
 const PAGES = { pump_off: 'water', bath: 'dose', shut_off: 'plumbing' } as const
 const page = (timer: Timer) => ({ name: PAGES[timer.kind], params: { system: timer.system } })
-const flows = useSend((timer: Timer) => timer.system, (timer: Timer) => answer(() => api.PUT('/api/systems/{system}/changes/{id}/flow', { params: { path: { system: timer.system, id: timer.id } } })))
+const flows = useSend(
+  (timer: Timer) => timer.system,
+  (timer: Timer) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/changes/{id}/flow', {
+        params: { path: { system: timer.system, id: timer.id } },
+      }),
+    ),
+)
 
-const out = useSend((timer: Timer) => timer.system, (timer: Timer) => answer(() => api.PUT('/api/systems/{system}/doses/{id}/end', { params: { path: { system: timer.system, id: timer.id } } })))
+const out = useSend(
+  (timer: Timer) => timer.system,
+  (timer: Timer) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/doses/{id}/end', {
+        params: { path: { system: timer.system, id: timer.id } },
+      }),
+    ),
+)
 
 /** A bath whose time is over is heard as well as seen, until the fish are out. */
 const over = computed(() => rows.value.some((timer) => timer.kind === 'bath' && timer.state === 'emergency'))
@@ -39,7 +74,9 @@ useIntervalFn(() => over.value && beep(), 2_000)
 
 function duration(minutes: number): string {
   if (minutes < 90) return `${Math.floor(minutes)} min`
-  return minutes < 48 * 60 ? `${Math.floor(minutes / 60)} h ${Math.floor(minutes % 60)} min` : `${Math.floor(minutes / 1440)} days`
+  return minutes < 48 * 60
+    ? `${Math.floor(minutes / 60)} h ${Math.floor(minutes % 60)} min`
+    : `${Math.floor(minutes / 1440)} days`
 }
 </script>
 
@@ -47,10 +84,32 @@ function duration(minutes: number): string {
 <template>
   <ul v-if="rows.length" class="timers" aria-label="Open timers">
     <li v-for="timer in rows" :key="`${timer.kind} ${timer.id}`" :class="timer.state">
-      <RouterLink :to="page(timer)"><template v-if="timer.kind === 'pump_off'"><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template><template v-else-if="timer.kind === 'bath'"><b>{{ timer.name }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template><template v-else><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template></RouterLink>
+      <RouterLink :to="page(timer)"
+        ><template v-if="timer.kind === 'pump_off'"
+          ><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
+        ><template v-else-if="timer.kind === 'bath'"
+          ><b>{{ timer.name }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template
+        ><template v-else
+          ><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template
+        ></RouterLink
+      >
       <span v-if="says(timer)"> · {{ says(timer) }}</span>
-      <button v-if="timer.kind === 'bath' && session.data.value?.person?.writes" type="button" class="seen" @click="out.send(timer)">The fish are out</button>
-      <button v-if="timer.kind === 'pump_off' && session.data.value?.person?.writes" type="button" class="seen" @click="flows.send(timer)">Flow seen</button>
+      <button
+        v-if="timer.kind === 'bath' && session.data.value?.person?.writes"
+        type="button"
+        class="seen"
+        @click="out.send(timer)"
+      >
+        The fish are out
+      </button>
+      <button
+        v-if="timer.kind === 'pump_off' && session.data.value?.person?.writes"
+        type="button"
+        class="seen"
+        @click="flows.send(timer)"
+      >
+        Flow seen
+      </button>
     </li>
   </ul>
 </template>

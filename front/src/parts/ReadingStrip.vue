@@ -63,18 +63,28 @@ const edges = computed(() => {
   <div class="strip" :class="strip.state" :data-parameter="strip.parameter">
     <div class="name">
       {{ strip.name }}
-      <span v-if="strip.age" class="soft small">{{ strip.age }}<template v-if="strip.by">, {{ strip.by }}</template></span>
+      <span v-if="strip.age" class="soft small"
+        >{{ strip.age }}<template v-if="strip.by">, {{ strip.by }}</template></span
+      >
     </div>
     <div class="reading">
       <FigureButton v-if="strip.figure" :figure="strip.figure" />
-      <template v-else><b>{{ strip.text }}</b> <span v-if="strip.unit" class="soft small">{{ strip.unit }}</span></template>
+      <template v-else
+        ><b>{{ strip.text }}</b> <span v-if="strip.unit" class="soft small">{{ strip.unit }}</span></template
+      >
     </div>
-    <div class="scale" role="img" :aria-label="`${strip.sentence}, ${strip.state}; between ${number(strip.low)} and ${number(strip.high)}`">
+    <div
+      class="scale"
+      role="img"
+      :aria-label="`${strip.sentence}, ${strip.state}; between ${number(strip.low)} and ${number(strip.high)}`"
+    >
       <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" preserveAspectRatio="none" aria-hidden="true">
         <path v-for="(piece, i) in pieces" :key="i" :d="piece.d" :class="piece.state" />
       </svg>
       <span class="lozenge" :style="lozenge" />
-      <span v-for="edge in edges" :key="edge.left" class="edge small" :style="{ left: edge.left }">{{ edge.text }}</span>
+      <span v-for="edge in edges" :key="edge.left" class="edge small" :style="{ left: edge.left }">{{
+        edge.text
+      }}</span>
     </div>
     <StateMark :state="strip.state" class="state" />
   </div>

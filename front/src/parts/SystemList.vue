@@ -15,7 +15,9 @@ const shown = computed(() => {
   <nav aria-label="Systems">
     <p v-if="systems.isPending.value" class="soft pad">Looking up the systems …</p>
     <p v-else-if="systems.isError.value" class="fault pad" role="alert">{{ systems.error.value?.message }}</p>
-    <p v-else-if="!systems.data.value?.length" class="pad">No system yet. <RouterLink to="/new">Describe the first one</RouterLink>.</p>
+    <p v-else-if="!systems.data.value?.length" class="pad">
+      No system yet. <RouterLink to="/new">Describe the first one</RouterLink>.
+    </p>
     <ul v-else>
       <li v-for="system in shown" :key="system.slug">
         <RouterLink :to="`/${system.slug}`" class="row" :class="system.state" active-class="here">

@@ -22,18 +22,32 @@ watch(
 )
 
 const read = (text: string) => Number(text.trim().replace(',', '.'))
-const replaced = computed(() => Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== '' && Number.isFinite(read(text))).map(([key, text]) => [key, read(text)])))
-const unreadable = (key: string) => (typed[key]?.trim() ?? '') !== '' && !Number.isFinite(read(typed[key] ?? ''))
+const replaced = computed(() =>
+  Object.fromEntries(
+    Object.entries(typed)
+      .filter(([, text]) => text.trim() !== '' && Number.isFinite(read(text)))
+      .map(([key, text]) => [key, read(text)]),
+  ),
+)
+const unreadable = (key: string) =>
+  (typed[key]?.trim() ?? '') !== '' && !Number.isFinite(read(typed[key] ?? ''))
 
 const working = useWorking(() => props.figure, replaced)
 const sources = useSources()
 const calculators = useCalculators()
 
-const unitOf = (key: string) => calculators.data.value?.find((c) => c.name === props.figure.calc)?.inputs.find((i) => i.key === key)?.unit ?? ''
-const citations = computed(() => (working.data.value?.sources ?? []).flatMap((id) => sources.data.value?.find((source) => source.id === id) ?? []))
+const unitOf = (key: string) =>
+  calculators.data.value?.find((c) => c.name === props.figure.calc)?.inputs.find((i) => i.key === key)
+    ?.unit ?? ''
+const citations = computed(() =>
+  (working.data.value?.sources ?? []).flatMap(
+    (id) => sources.data.value?.find((source) => source.id === id) ?? [],
+  ),
+)
 const changed = computed(() => {
   const key = props.figure.key
-  const value = key === null || Object.keys(replaced.value).length === 0 ? undefined : working.data.value?.figures[key]
+  const value =
+    key === null || Object.keys(replaced.value).length === 0 ? undefined : working.data.value?.figures[key]
   return typeof value === 'number' && !working.isError.value ? Number(value.toPrecision(3)) : null
 })
 
@@ -54,12 +68,18 @@ function back(): void {
 <template>
   <aside class="slip" aria-label="Working" @keydown.esc.stop="closeSlip">
     <div class="bar">
-      <button v-if="trail.length" type="button" class="link-button" @click="back">Back to {{ trail[trail.length - 1]?.label.toLowerCase() }}</button>
+      <button v-if="trail.length" type="button" class="link-button" @click="back">
+        Back to {{ trail[trail.length - 1]?.label.toLowerCase() }}
+      </button>
       <button type="button" class="link-button close" @click="closeSlip">Close</button>
     </div>
     <h2 ref="head" tabindex="-1">{{ figure.label }}</h2>
-    <p class="value">{{ figure.text }} <span class="soft unit">{{ figure.unit }}</span></p>
-    <p v-if="changed !== null" class="changed" role="status">With what you typed: <b>{{ changed }}</b> {{ figure.unit }}</p>
+    <p class="value">
+      {{ figure.text }} <span class="soft unit">{{ figure.unit }}</span>
+    </p>
+    <p v-if="changed !== null" class="changed" role="status">
+      With what you typed: <b>{{ changed }}</b> {{ figure.unit }}
+    </p>
     <p v-if="figure.say" class="say">{{ figure.say }}</p>
 
     <template v-if="figure.parts.length">
@@ -67,7 +87,9 @@ function back(): void {
       <ul class="parts">
         <li v-for="part in figure.parts" :key="part.label">
           <button type="button" class="plain-button part" @click="openPart(part)">
-            <span>{{ part.label }}</span><b>{{ part.text }} <span class="soft small">{{ part.unit }}</span></b>
+            <span>{{ part.label }}</span><b
+              >{{ part.text }} <span class="soft small">{{ part.unit }}</span></b
+            >
           </button>
         </li>
       </ul>
@@ -80,10 +102,18 @@ function back(): void {
           <dt>{{ origin.label }}</dt>
           <dd>
             <b>{{ origin.text }}</b>
-            <span class="small" :class="origin.kind === 'assumed' ? 'assumed' : 'soft'">{{ origin.from }}</span>
+            <span class="small" :class="origin.kind === 'assumed' ? 'assumed' : 'soft'">{{
+              origin.from
+            }}</span>
             <label v-if="origin.kind === 'assumed' && replaceable(origin.key)" class="replace small">
               Put in another, {{ unitOf(origin.key) }}
-              <NInput v-model:value="typed[origin.key]" size="small" inputmode="decimal" placeholder="" :status="unreadable(origin.key) ? 'error' : undefined" />
+              <NInput
+                v-model:value="typed[origin.key]"
+                size="small"
+                inputmode="decimal"
+                placeholder=""
+                :status="unreadable(origin.key) ? 'error' : undefined"
+              />
               <span v-if="unreadable(origin.key)" class="fault">This is not a number.</span>
             </label>
           </dd>
@@ -95,7 +125,12 @@ function back(): void {
       <p v-if="working.isPending.value" class="soft">Working it out …</p>
       <div v-else-if="working.isError.value" class="fault" role="alert">
         <p>{{ working.error.value?.message }}</p>
-        <p v-for="(message, key) in (working.error.value as { errors?: Record<string, string> }).errors" :key="key">{{ message }}</p>
+        <p
+          v-for="(message, key) in (working.error.value as { errors?: Record<string, string> }).errors"
+          :key="key"
+        >
+          {{ message }}
+        </p>
       </div>
       <template v-if="working.data.value">
         <h3>Working</h3>
@@ -108,11 +143,20 @@ function back(): void {
           </li>
         </ol>
         <ul v-if="working.data.value.cautions.length" class="cautions">
-          <li v-for="caution in working.data.value.cautions" :key="caution.text" class="small" :class="caution.level">{{ caution.text }}</li>
+          <li
+            v-for="caution in working.data.value.cautions"
+            :key="caution.text"
+            class="small"
+            :class="caution.level"
+          >
+            {{ caution.text }}
+          </li>
         </ul>
         <h3>Sources</h3>
         <ul class="sources">
-          <li v-for="source in citations" :key="source.id" class="small">{{ source.citation }} <span class="soft">({{ source.kind }})</span></li>
+          <li v-for="source in citations" :key="source.id" class="small">
+            {{ source.citation }} <span class="soft">({{ source.kind }})</span>
+          </li>
         </ul>
       </template>
     </template>

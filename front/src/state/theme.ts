@@ -6,7 +6,9 @@ const chosen = useStorage<Theme | 'auto'>('ironwort-theme', 'auto')
 const dark = usePreferredDark()
 
 /** Day or night: what was chosen on this device, else what the device prefers. */
-export const theme = computed<Theme>(() => (chosen.value === 'auto' ? (dark.value ? 'night' : 'day') : chosen.value))
+export const theme = computed<Theme>(() =>
+  chosen.value === 'auto' ? (dark.value ? 'night' : 'day') : chosen.value,
+)
 
 export function switchTheme(): void {
   chosen.value = theme.value === 'day' ? 'night' : 'day'

@@ -62,8 +62,21 @@ export function overrides(theme: Theme): GlobalThemeOverrides {
     },
     Select: {
       peers: {
-        InternalSelection: { ...field, colorActive: c.sheet, borderActive: `1px solid ${c.water}`, boxShadowActive: `0 0 0 2px ${c.water}55`, arrowColor: c.soft },
-        InternalSelectMenu: { color: c.sheet, optionTextColor: c.ink, optionTextColorActive: c.water, optionCheckColor: c.water, optionColorPending: c.paper, optionColorActive: c.paper },
+        InternalSelection: {
+          ...field,
+          colorActive: c.sheet,
+          borderActive: `1px solid ${c.water}`,
+          boxShadowActive: `0 0 0 2px ${c.water}55`,
+          arrowColor: c.soft,
+        },
+        InternalSelectMenu: {
+          color: c.sheet,
+          optionTextColor: c.ink,
+          optionTextColorActive: c.water,
+          optionCheckColor: c.water,
+          optionColorPending: c.paper,
+          optionColorActive: c.paper,
+        },
       },
     },
   }

@@ -25,14 +25,22 @@ const kinds = ref('')
 const before = ref<string[]>([])
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
-const book = useBook(() => props.system.slug, () => ({ kinds: kinds.value, before: before.value[before.value.length - 1] ?? '' }))
-const said = (visit: Visit) => visit.readings.map((reading) => `${reading.name} ${reading.typed}${reading.unit ? ` ${reading.unit}` : ''}`).join(', ')
+const book = useBook(
+  () => props.system.slug,
+  () => ({ kinds: kinds.value, before: before.value[before.value.length - 1] ?? '' }),
+)
+const said = (visit: Visit) =>
+  visit.readings
+    .map((reading) => `${reading.name} ${reading.typed}${reading.unit ? ` ${reading.unit}` : ''}`)
+    .join(', ')
 const takeBack = useSend(
   () => props.system.slug,
   (entry: Book['entries'][number]) => {
     const path = { system: props.system.slug, id: entry.id }
-    if (entry.kind === 'tests') return answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit: entry.id } } }))
-    if (entry.kind === 'feeds') return answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', { params: { path } }))
+    if (entry.kind === 'tests')
+      return answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit: entry.id } } }))
+    if (entry.kind === 'feeds')
+      return answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', { params: { path } }))
     return answer(() => api.DELETE('/api/systems/{system}/notes/{id}', { params: { path } }))
   },
 )
@@ -49,29 +57,77 @@ const undoable = (kind: string) => ['tests', 'feeds', 'notes'].includes(kind)
   <section aria-label="Entries">
     <div class="head">
       <h2>Entries</h2>
-      <label class="small">Show <select v-model="kinds" @change="before = []"><option v-for="[value, label] in KINDS" :key="value" :value="value">{{ label }}</option></select></label>
+      <label class="small"
+        >Show
+        <select v-model="kinds" @change="before = []">
+          <option v-for="[value, label] in KINDS" :key="value" :value="value">{{ label }}</option>
+        </select></label
+      >
     </div>
     <p v-if="book.isError.value" class="fault" role="alert">{{ book.error.value?.message }}</p>
     <p v-if="takeBack.trouble.value" class="fault" role="alert">{{ takeBack.trouble.value }}</p>
-    <p v-if="book.data.value && !book.data.value.entries.length" class="soft">Nothing is written yet. <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>, and the book begins.</p>
+    <p v-if="book.data.value && !book.data.value.entries.length" class="soft">
+      Nothing is written yet.
+      <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>, and the
+      book begins.
+    </p>
     <ol>
       <li v-for="entry in book.data.value?.entries ?? []" :key="entry.id">
-        <span class="when"><b>{{ date(entry.at) }}</b> <span class="soft small">{{ entry.age }}<template v-if="entry.by">, {{ entry.by }}</template></span></span>
+        <span class="when"
+          ><b>{{ date(entry.at) }}</b>
+          <span class="soft small"
+            >{{ entry.age }}<template v-if="entry.by">, {{ entry.by }}</template></span
+          ></span
+        >
         <span class="text">
-          <template v-if="entry.visit">{{ said(entry.visit) }}<b v-if="entry.text" class="small">{{ `, ${entry.text}` }}</b><span v-if="entry.visit.spot" class="soft">{{ `, clarity at ${entry.visit.spot}` }}</span><span v-if="entry.visit.bay" class="soft">{{ `, in ${entry.visit.bay}` }}</span></template>
+          <template v-if="entry.visit"
+            >{{ said(entry.visit) }}<b v-if="entry.text" class="small">{{ `, ${entry.text}` }}</b
+            ><span v-if="entry.visit.spot" class="soft">{{ `, clarity at ${entry.visit.spot}` }}</span
+            ><span v-if="entry.visit.bay" class="soft">{{ `, in ${entry.visit.bay}` }}</span></template
+          >
           <template v-else>{{ entry.text }}</template>
-          <a v-if="entry.photo" :href="`/api/systems/${system.slug}/notes/${entry.id}/photo`" target="_blank" rel="noopener"><img :src="`/api/systems/${system.slug}/notes/${entry.id}/photo`" :alt="`Picture: ${entry.text}`" loading="lazy" /></a>
-          <span v-if="entry.corrected" class="soft small before">corrected; it said {{ said(entry.corrected) }}</span>
+          <a
+            v-if="entry.photo"
+            :href="`/api/systems/${system.slug}/notes/${entry.id}/photo`"
+            target="_blank"
+            rel="noopener"
+            ><img
+              :src="`/api/systems/${system.slug}/notes/${entry.id}/photo`"
+              :alt="`Picture: ${entry.text}`"
+              loading="lazy"
+          /></a>
+          <span v-if="entry.corrected" class="soft small before"
+            >corrected; it said {{ said(entry.corrected) }}</span
+          >
         </span>
         <span v-if="writes" class="acts small">
-          <RouterLink v-if="entry.visit" :to="{ name: 'test', params: { system: system.slug }, query: { corrects: entry.id } }">Correct</RouterLink>
-          <button v-if="undoable(entry.kind)" type="button" class="link-button" :aria-label="`Take back the entry of ${entry.age}`" @click="takeBack.send(entry)">Take back</button>
+          <RouterLink
+            v-if="entry.visit"
+            :to="{ name: 'test', params: { system: system.slug }, query: { corrects: entry.id } }"
+            >Correct</RouterLink
+          >
+          <button
+            v-if="undoable(entry.kind)"
+            type="button"
+            class="link-button"
+            :aria-label="`Take back the entry of ${entry.age}`"
+            @click="takeBack.send(entry)"
+          >
+            Take back
+          </button>
         </span>
       </li>
     </ol>
     <p class="more">
       <button v-if="before.length" type="button" class="link-button" @click="before.pop()">Newer</button>
-      <button v-if="book.data.value?.next" type="button" class="link-button" @click="before.push(book.data.value.next)">Older</button>
+      <button
+        v-if="book.data.value?.next"
+        type="button"
+        class="link-button"
+        @click="before.push(book.data.value.next)"
+      >
+        Older
+      </button>
     </p>
   </section>
 </template>

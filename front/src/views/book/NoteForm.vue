@@ -21,10 +21,20 @@ function picture(event: Event): void {
   reader.readAsDataURL(file)
 }
 const id = ref(ulid())
-const keep = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/notes/{id}', { params: { path: { system: props.system.slug, id: id.value } }, body: { words: form.words, seen: form.seen, photo: form.photo || null } })), () => {
-  Object.assign(form, { words: '', seen: [], photo: '' })
-  id.value = ulid()
-})
+const keep = useSend(
+  () => props.system.slug,
+  () =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/notes/{id}', {
+        params: { path: { system: props.system.slug, id: id.value } },
+        body: { words: form.words, seen: form.seen, photo: form.photo || null },
+      }),
+    ),
+  () => {
+    Object.assign(form, { words: '', seen: [], photo: '' })
+    id.value = ulid()
+  },
+)
 </script>
 
 <template>
@@ -33,10 +43,15 @@ const keep = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/s
     <form novalidate @submit.prevent="keep.send(undefined)">
       <fieldset>
         <legend class="soft small">Pick any of these</legend>
-        <label v-for="word in vocabulary.data.value?.seen ?? []" :key="word"><input v-model="form.seen" type="checkbox" :value="word" /> {{ word }}</label>
+        <label v-for="word in vocabulary.data.value?.seen ?? []" :key="word"
+          ><input v-model="form.seen" type="checkbox" :value="word" /> {{ word }}</label
+        >
       </fieldset>
       <TypedField v-model="form.words" label="In your words" words :error="keep.errors.value.words" />
-      <label>A picture <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" @change="picture" /></label>
+      <label
+        >A picture
+        <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" @change="picture"
+      /></label>
       <p v-if="keep.errors.value.photo" class="fault" role="alert">{{ keep.errors.value.photo }}</p>
       <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Write it down</NButton>
       <p v-if="keep.trouble.value" class="fault" role="alert">{{ keep.trouble.value }}</p>

@@ -18,7 +18,10 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
 </script>
 
 <template>
-  <p class="totals">Water <FigureButton :figure="system.volume" /> · {{ system.fish_count }} fish <FigureButton :figure="system.biomass" /></p>
+  <p class="totals">
+    Water <FigureButton :figure="system.volume" /> · {{ system.fish_count }} fish
+    <FigureButton :figure="system.biomass" />
+  </p>
   <template v-if="vocabulary.data.value">
     <VesselEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <VolumeWays :system="system" :writes="writes" />

@@ -7,14 +7,38 @@ import RowsField from './RowsField.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'lines', () => ({ name: '', from: '', to: '', bore_mm: '', length_m: '', valve_open_pct: '', check_valve: 'no', guarded: 'no', outlet: '', ends_above_mm: '', intake: '', within_reach: 'yes', spot: '', aim: '', leads_to: '', three_way_id: '' }), () => props.system.build.lines)
+const part = usePart(
+  () => props.system.slug,
+  'lines',
+  () => ({
+    name: '',
+    from: '',
+    to: '',
+    bore_mm: '',
+    length_m: '',
+    valve_open_pct: '',
+    check_valve: 'no',
+    guarded: 'no',
+    outlet: '',
+    ends_above_mm: '',
+    intake: '',
+    within_reach: 'yes',
+    spot: '',
+    aim: '',
+    leads_to: '',
+    three_way_id: '',
+  }),
+  () => props.system.build.lines,
+)
 const { open, form, errors } = part
 const fittings = ref<Record<string, string>[]>([])
 
 const ends = computed(() => [
   ...props.system.build.vessels.map((v) => ({ value: `vessel:${v.id}`, label: v.name })),
   ...props.system.build.stages.map((s) => ({ value: `stage:${s.id}`, label: s.name })),
-  ...props.system.build.pumps.filter((p) => p.kind === 'water' || p.kind === 'airlift').map((p) => ({ value: `pump:${p.id}`, label: p.name })),
+  ...props.system.build.pumps
+    .filter((p) => p.kind === 'water' || p.kind === 'airlift')
+    .map((p) => ({ value: `pump:${p.id}`, label: p.name })),
 ])
 const outlets = [
   { value: '', label: '' },
@@ -47,8 +71,16 @@ const wastes = [
   { value: 'tank', label: 'a tank' },
 ]
 /** Lines that come to the same place, with which a three-way valve can be shared. */
-const neighbours = computed(() => props.system.build.lines.filter((l) => l.id !== open.value && l.to === form.to && form.to !== 'outside' && !form.to?.startsWith('vessel:')).map((l) => ({ value: l.id, label: l.name })))
-const place = (value: string) => (value === 'outside' ? 'outside' : (ends.value.find((end) => end.value === value)?.label ?? ''))
+const neighbours = computed(() =>
+  props.system.build.lines
+    .filter(
+      (l) =>
+        l.id !== open.value && l.to === form.to && form.to !== 'outside' && !form.to?.startsWith('vessel:'),
+    )
+    .map((l) => ({ value: l.id, label: l.name })),
+)
+const place = (value: string) =>
+  value === 'outside' ? 'outside' : (ends.value.find((end) => end.value === value)?.label ?? '')
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
   { key: 'from', label: 'From', choices: ends.value },
@@ -56,34 +88,152 @@ const fields = computed<PartField[]>(() => [
   { key: 'bore_mm', label: 'Bore, inside', unit: 'mm' },
   { key: 'length_m', label: 'Length', unit: 'm' },
   { key: 'valve_open_pct', label: 'Valve open', unit: '%', hint: '0 is shut; empty: it has none' },
-  { key: 'check_valve', label: 'Check valve', choices: [{ value: 'no', label: 'none' }, { value: 'yes', label: 'lets nothing back' }] },
-  ...(form.from?.startsWith('vessel:') ? [{ key: 'intake', label: 'Its mouth is', choices: intakes }, { key: 'guarded', label: 'Guard on its mouth', choices: [{ value: 'no', label: 'none' }, { value: 'yes', label: 'yes' }] }] : []),
-  ...(form.to?.startsWith('vessel:') ? [{ key: 'outlet', label: 'Meets the water as', choices: outlets }, { key: 'ends_above_mm', label: 'Ends above the water', unit: 'mm', hint: 'empty: under water' }] : []),
-  ...(form.from?.startsWith('vessel:') ? [{ key: 'within_reach', label: 'Mouth within reach', choices: [{ value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }], more: true }] : []),
-  ...(form.from?.startsWith('vessel:') || form.to?.startsWith('vessel:') ? [{ key: 'spot', label: 'Opens at', choices: spots, more: true }] : []),
-  ...(form.to?.startsWith('vessel:') ? [{ key: 'aim', label: 'Blows', choices: [{ value: '', label: '' }, { value: 'along', label: 'along the vessel' }, { value: 'across', label: 'across it' }], more: true }] : []),
+  {
+    key: 'check_valve',
+    label: 'Check valve',
+    choices: [
+      { value: 'no', label: 'none' },
+      { value: 'yes', label: 'lets nothing back' },
+    ],
+  },
+  ...(form.from?.startsWith('vessel:')
+    ? [
+        { key: 'intake', label: 'Its mouth is', choices: intakes },
+        {
+          key: 'guarded',
+          label: 'Guard on its mouth',
+          choices: [
+            { value: 'no', label: 'none' },
+            { value: 'yes', label: 'yes' },
+          ],
+        },
+      ]
+    : []),
+  ...(form.to?.startsWith('vessel:')
+    ? [
+        { key: 'outlet', label: 'Meets the water as', choices: outlets },
+        { key: 'ends_above_mm', label: 'Ends above the water', unit: 'mm', hint: 'empty: under water' },
+      ]
+    : []),
+  ...(form.from?.startsWith('vessel:')
+    ? [
+        {
+          key: 'within_reach',
+          label: 'Mouth within reach',
+          choices: [
+            { value: 'yes', label: 'yes' },
+            { value: 'no', label: 'no' },
+          ],
+          more: true,
+        },
+      ]
+    : []),
+  ...(form.from?.startsWith('vessel:') || form.to?.startsWith('vessel:')
+    ? [{ key: 'spot', label: 'Opens at', choices: spots, more: true }]
+    : []),
+  ...(form.to?.startsWith('vessel:')
+    ? [
+        {
+          key: 'aim',
+          label: 'Blows',
+          choices: [
+            { value: '', label: '' },
+            { value: 'along', label: 'along the vessel' },
+            { value: 'across', label: 'across it' },
+          ],
+          more: true,
+        },
+      ]
+    : []),
   ...(form.to === 'outside' ? [{ key: 'leads_to', label: 'Waste goes to', choices: wastes }] : []),
-  ...(neighbours.value.length ? [{ key: 'three_way_id', label: 'Three-way valve with', choices: [{ value: '', label: 'none' }, ...neighbours.value], more: true, hint: 'what this one lets through, the other does not' }] : []),
+  ...(neighbours.value.length
+    ? [
+        {
+          key: 'three_way_id',
+          label: 'Three-way valve with',
+          choices: [{ value: '', label: 'none' }, ...neighbours.value],
+          more: true,
+          hint: 'what this one lets through, the other does not',
+        },
+      ]
+    : []),
 ])
 const columns = computed(() => [
-  { key: 'id', label: 'Fitting', choices: [{ value: '', label: '' }, ...props.words.fittings.map((f) => ({ value: f.id, label: `${f.name}, K ${f.k}` }))] },
+  {
+    key: 'id',
+    label: 'Fitting',
+    choices: [
+      { value: '', label: '' },
+      ...props.words.fittings.map((f) => ({ value: f.id, label: `${f.name}, K ${f.k}` })),
+    ],
+  },
   { key: 'count', label: 'How many' },
 ])
 
 function edit(line: Line | null): void {
   fittings.value = Object.entries(line?.fittings ?? {}).map(([id, count]) => ({ id, count: String(count) }))
   if (!fittings.value.length) fittings.value.push({ id: '', count: '' })
-  part.edit(line?.id ?? null, line ? asTyped({ ...line, fittings: null, check_valve: line.check_valve ? 'yes' : 'no', guarded: line.guarded ? 'yes' : 'no', outlet: line.outlet ?? '', intake: line.intake ?? '', within_reach: line.within_reach ? 'yes' : 'no', spot: line.spot ?? '', aim: line.aim ?? '', leads_to: line.leads_to ?? '', three_way_id: line.three_way_id ?? '', ends_above_mm: line.ends_above_mm || null }) : {})
+  part.edit(
+    line?.id ?? null,
+    line
+      ? asTyped({
+          ...line,
+          fittings: null,
+          check_valve: line.check_valve ? 'yes' : 'no',
+          guarded: line.guarded ? 'yes' : 'no',
+          outlet: line.outlet ?? '',
+          intake: line.intake ?? '',
+          within_reach: line.within_reach ? 'yes' : 'no',
+          spot: line.spot ?? '',
+          aim: line.aim ?? '',
+          leads_to: line.leads_to ?? '',
+          three_way_id: line.three_way_id ?? '',
+          ends_above_mm: line.ends_above_mm || null,
+        })
+      : {},
+  )
 }
 </script>
 
 <template>
-  <PartList title="Lines" add="Add a line" empty="No line yet. With bores and lengths the flows and levels can be worked out." :parts="system.build.lines" :open="open" :writes="writes" @edit="edit" @fresh="edit(null)">
-    <template #line="{ part: line }">{{ place(line.from) }} → {{ place(line.to) }}, {{ line.bore_mm }} mm, {{ line.length_m }} m<template v-if="line.valve_open_pct === 0">, shut</template></template>
+  <PartList
+    title="Lines"
+    add="Add a line"
+    empty="No line yet. With bores and lengths the flows and levels can be worked out."
+    :parts="system.build.lines"
+    :open="open"
+    :writes="writes"
+    @edit="edit"
+    @fresh="edit(null)"
+  >
+    <template #line="{ part: line }"
+      >{{ place(line.from) }} → {{ place(line.to) }}, {{ line.bore_mm }} mm, {{ line.length_m }} m<template
+        v-if="line.valve_open_pct === 0"
+        >, shut</template
+      ></template
+    >
     <template #figure />
     <template #form>
-      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.lines.some((l) => l.id === open)" @save="part.save.mutate({ id: undefined, fittings })" @cancel="open = null" @remove="part.remove.mutate(open ?? '')">
-        <RowsField v-model:rows="fittings" legend="Fittings, with the way in and the way out" name="fittings" :columns="columns" :errors="errors" :fewest="1" add="Another fitting" />
+      <PartForm
+        :form="form"
+        :fields="fields"
+        :errors="errors"
+        :trouble="part.trouble.value"
+        :saving="part.save.isPending.value"
+        :fresh="!system.build.lines.some((l) => l.id === open)"
+        @save="part.save.mutate({ id: undefined, fittings })"
+        @cancel="open = null"
+        @remove="part.remove.mutate(open ?? '')"
+      >
+        <RowsField
+          v-model:rows="fittings"
+          legend="Fittings, with the way in and the way out"
+          name="fittings"
+          :columns="columns"
+          :errors="errors"
+          :fewest="1"
+          add="Another fitting"
+        />
       </PartForm>
     </template>
   </PartList>

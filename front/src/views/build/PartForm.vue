@@ -20,21 +20,67 @@ export interface PartField {
   more?: boolean
 }
 
-const props = defineProps<{ fields: PartField[]; errors: FieldErrors; trouble: string | null; saving: boolean; fresh: boolean; retires?: boolean }>()
+const props = defineProps<{
+  fields: PartField[]
+  errors: FieldErrors
+  trouble: string | null
+  saving: boolean
+  fresh: boolean
+  retires?: boolean
+}>()
 const form = defineModel<Typed>('form', { required: true })
 const emit = defineEmits<{ save: []; cancel: []; remove: []; retire: [] }>()
-const groups = computed(() => [{ more: false, fields: props.fields.filter((field) => !field.more) }, { more: true, fields: props.fields.filter((field) => field.more) }].filter((group) => group.fields.length > 0))
+const groups = computed(() =>
+  [
+    { more: false, fields: props.fields.filter((field) => !field.more) },
+    { more: true, fields: props.fields.filter((field) => field.more) },
+  ].filter((group) => group.fields.length > 0),
+)
 const faulty = (fields: PartField[]) => fields.some((field) => props.errors[field.key])
 </script>
 
 <template>
   <form class="part-form" novalidate @submit.prevent="emit('save')">
-    <component :is="group.more ? 'details' : 'div'" v-for="group in groups" :key="String(group.more)" :open="group.more && faulty(group.fields) ? true : undefined">
+    <component
+      :is="group.more ? 'details' : 'div'"
+      v-for="group in groups"
+      :key="String(group.more)"
+      :open="group.more && faulty(group.fields) ? true : undefined"
+    >
       <summary v-if="group.more">More about it</summary>
       <div class="fields">
-        <FormField v-for="field in group.fields" :key="field.key" v-slot="{ id, status, described }" :label="field.label" :unit="field.unit" :hint="field.hint" :error="errors[field.key]">
-          <ChoiceField v-if="field.choices" :id="id" v-model="form[field.key]" :status="status" :aria-describedby="described" :choices="field.choices" />
-          <NInput v-else :value="form[field.key] ?? ''" :status="status" placeholder="" :maxlength="field.words ? 60 : 20" :input-props="{ id, type: field.day ? 'date' : 'text', inputmode: field.words || field.day ? undefined : 'decimal', autocomplete: 'off', 'aria-describedby': described }" @update:value="form[field.key] = $event" />
+        <FormField
+          v-for="field in group.fields"
+          :key="field.key"
+          v-slot="{ id, status, described }"
+          :label="field.label"
+          :unit="field.unit"
+          :hint="field.hint"
+          :error="errors[field.key]"
+        >
+          <ChoiceField
+            v-if="field.choices"
+            :id="id"
+            v-model="form[field.key]"
+            :status="status"
+            :aria-describedby="described"
+            :choices="field.choices"
+          />
+          <NInput
+            v-else
+            :value="form[field.key] ?? ''"
+            :status="status"
+            placeholder=""
+            :maxlength="field.words ? 60 : 20"
+            :input-props="{
+              id,
+              type: field.day ? 'date' : 'text',
+              inputmode: field.words || field.day ? undefined : 'decimal',
+              autocomplete: 'off',
+              'aria-describedby': described,
+            }"
+            @update:value="form[field.key] = $event"
+          />
         </FormField>
       </div>
     </component>
@@ -43,7 +89,9 @@ const faulty = (fields: PartField[]) => fields.some((field) => props.errors[fiel
     <div class="buttons">
       <NButton type="primary" attr-type="submit" :loading="saving">Save</NButton>
       <button type="button" class="link-button" @click="emit('cancel')">Leave it</button>
-      <button v-if="!fresh && retires" type="button" class="link-button retire" @click="emit('retire')">Retire</button>
+      <button v-if="!fresh && retires" type="button" class="link-button retire" @click="emit('retire')">
+        Retire
+      </button>
       <button v-if="!fresh" type="button" class="link-button remove" @click="emit('remove')">Remove</button>
     </div>
   </form>

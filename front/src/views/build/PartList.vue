@@ -14,7 +14,15 @@ defineSlots<{ line(props: { part: T }): unknown; figure(props: { part: T }): unk
           <b>{{ part.name }}</b>
           <span class="soft"><slot name="line" :part="part" /></span>
           <span class="figure"><slot name="figure" :part="part" /></span>
-          <button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${part.name}`" @click="emit('edit', part)">Change</button>
+          <button
+            v-if="writes"
+            type="button"
+            class="link-button small"
+            :aria-label="`Change ${part.name}`"
+            @click="emit('edit', part)"
+          >
+            Change
+          </button>
         </div>
         <slot v-if="open === part.id" name="form" />
       </li>

@@ -7,16 +7,46 @@ import RowsField from './RowsField.vue'
 import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'pumps', () => ({ name: '', kind: 'water', power_w: '', circuit: '', rated_l_h: '', air_l_min: '', running: 'yes', vessel_id: '', submergence_m: '', lift_m: '', riser_mm: '', diffuser: '', depth_m: '' }), () => props.system.build.pumps)
+const part = usePart(
+  () => props.system.slug,
+  'pumps',
+  () => ({
+    name: '',
+    kind: 'water',
+    power_w: '',
+    circuit: '',
+    rated_l_h: '',
+    air_l_min: '',
+    running: 'yes',
+    vessel_id: '',
+    submergence_m: '',
+    lift_m: '',
+    riser_mm: '',
+    diffuser: '',
+    depth_m: '',
+  }),
+  () => props.system.build.pumps,
+)
 const { open, form, errors } = part
 const curve = ref<Record<string, string>[]>([])
 
-const kinds: Record<string, string> = { water: 'Pump of the loop', circulator: 'Circulator in a vessel', air: 'Air pump', airlift: 'Airlift' }
+const kinds: Record<string, string> = {
+  water: 'Pump of the loop',
+  circulator: 'Circulator in a vessel',
+  air: 'Air pump',
+  airlift: 'Airlift',
+}
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
-  { key: 'kind', label: 'Kind', choices: props.words.pump_kinds.map((value) => ({ value, label: kinds[value] ?? value })) },
+  {
+    key: 'kind',
+    label: 'Kind',
+    choices: props.words.pump_kinds.map((value) => ({ value, label: kinds[value] ?? value })),
+  },
   ...(form.kind === 'circulator' ? [{ key: 'rated_l_h', label: 'Rated flow', unit: 'L/h' }] : []),
-  ...(form.kind === 'air' || form.kind === 'airlift' ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min' }] : []),
+  ...(form.kind === 'air' || form.kind === 'airlift'
+    ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min' }]
+    : []),
   ...(form.kind === 'airlift'
     ? [
         { key: 'submergence_m', label: 'Air goes in at a depth of', unit: 'm' },
@@ -24,11 +54,37 @@ const fields = computed<PartField[]>(() => [
         { key: 'riser_mm', label: 'Bore of the riser', unit: 'mm' },
       ]
     : []),
-  ...(form.kind === 'air' ? [{ key: 'diffuser', label: 'Lets it out through', choices: [{ value: '', label: 'stones or rings' }, { value: 'fine', label: 'a fine membrane' }] }, { key: 'depth_m', label: 'At a depth of', unit: 'm', hint: 'empty is reckoned as 0.7' }] : []),
-  { key: 'vessel_id', label: form.kind === 'air' ? 'Gives its air to' : 'Stands inside', choices: [{ value: '', label: form.kind === 'air' ? 'more than one' : 'no vessel' }, ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name }))] },
+  ...(form.kind === 'air'
+    ? [
+        {
+          key: 'diffuser',
+          label: 'Lets it out through',
+          choices: [
+            { value: '', label: 'stones or rings' },
+            { value: 'fine', label: 'a fine membrane' },
+          ],
+        },
+        { key: 'depth_m', label: 'At a depth of', unit: 'm', hint: 'empty is reckoned as 0.7' },
+      ]
+    : []),
+  {
+    key: 'vessel_id',
+    label: form.kind === 'air' ? 'Gives its air to' : 'Stands inside',
+    choices: [
+      { value: '', label: form.kind === 'air' ? 'more than one' : 'no vessel' },
+      ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
+    ],
+  },
   { key: 'power_w', label: 'Power', unit: 'W' },
   { key: 'circuit', label: 'Electrical circuit', words: true },
-  { key: 'running', label: 'Now', choices: [{ value: 'yes', label: 'running' }, { value: 'no', label: 'off' }] },
+  {
+    key: 'running',
+    label: 'Now',
+    choices: [
+      { value: 'yes', label: 'running' },
+      { value: 'no', label: 'off' },
+    ],
+  },
 ])
 const points = [
   { key: 'flow_l_h', label: 'Flow, L/h' },
@@ -36,27 +92,79 @@ const points = [
 ]
 
 function edit(pump: Pump | null): void {
-  curve.value = (pump?.curve ?? []).map((point) => ({ flow_l_h: String(point.flow_l_h), head_m: String(point.head_m) }))
+  curve.value = (pump?.curve ?? []).map((point) => ({
+    flow_l_h: String(point.flow_l_h),
+    head_m: String(point.head_m),
+  }))
   if (!pump) curve.value.push({ flow_l_h: '0', head_m: '' })
   while (curve.value.length < 3) curve.value.push({ flow_l_h: '', head_m: '' })
-  part.edit(pump?.id ?? null, pump ? asTyped({ ...pump, curve: null, running: pump.running ? 'yes' : 'no', vessel_id: pump.vessel_id ?? '', diffuser: pump.diffuser ?? '' }) : {})
+  part.edit(
+    pump?.id ?? null,
+    pump
+      ? asTyped({
+          ...pump,
+          curve: null,
+          running: pump.running ? 'yes' : 'no',
+          vessel_id: pump.vessel_id ?? '',
+          diffuser: pump.diffuser ?? '',
+        })
+      : {},
+  )
 }
 
 const number = (value: number | null) => new Intl.NumberFormat('en-GB').format(value ?? 0)
 const line = (pump: Pump) => {
-  const most = pump.kind === 'air' || pump.kind === 'airlift' ? `${number(pump.air_l_min)} L/min of air` : pump.kind === 'circulator' ? `${number(pump.rated_l_h)} L/h` : `up to ${number(Math.max(...(pump.curve ?? []).map((p) => p.flow_l_h)))} L/h`
+  const most =
+    pump.kind === 'air' || pump.kind === 'airlift'
+      ? `${number(pump.air_l_min)} L/min of air`
+      : pump.kind === 'circulator'
+        ? `${number(pump.rated_l_h)} L/h`
+        : `up to ${number(Math.max(...(pump.curve ?? []).map((p) => p.flow_l_h)))} L/h`
   return `${most}, ${number(pump.power_w)} W${pump.circuit ? `, on ${pump.circuit}` : ''}${pump.running ? '' : ', off'}`
 }
 </script>
 
 <template>
-  <PartList title="Pumps" add="Add a pump" empty="No pump yet." :parts="system.build.pumps" :open="open" :writes="writes" @edit="edit" @fresh="edit(null)">
+  <PartList
+    title="Pumps"
+    add="Add a pump"
+    empty="No pump yet."
+    :parts="system.build.pumps"
+    :open="open"
+    :writes="writes"
+    @edit="edit"
+    @fresh="edit(null)"
+  >
     <template #line="{ part: pump }">{{ line(pump) }}</template>
     <template #figure />
     <template #form>
-      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.pumps.some((p) => p.id === open)" @save="part.save.mutate({ id: undefined, curve: form.kind === 'water' ? curve : undefined })" @cancel="open = null" retires @remove="part.remove.mutate(open ?? '')" @retire="part.retire.mutate(open ?? '')">
-        <RowsField v-if="form.kind === 'water'" v-model:rows="curve" legend="Its curve, from no flow to full flow" name="curve" :columns="points" :errors="errors" :fewest="2" add="Another point" />
-        <p class="soft small caution">Mains electricity beside water: every pump on a residual-current device, put in by a qualified electrician. Pump and air pump on different circuits.</p>
+      <PartForm
+        :form="form"
+        :fields="fields"
+        :errors="errors"
+        :trouble="part.trouble.value"
+        :saving="part.save.isPending.value"
+        :fresh="!system.build.pumps.some((p) => p.id === open)"
+        @save="part.save.mutate({ id: undefined, curve: form.kind === 'water' ? curve : undefined })"
+        @cancel="open = null"
+        retires
+        @remove="part.remove.mutate(open ?? '')"
+        @retire="part.retire.mutate(open ?? '')"
+      >
+        <RowsField
+          v-if="form.kind === 'water'"
+          v-model:rows="curve"
+          legend="Its curve, from no flow to full flow"
+          name="curve"
+          :columns="points"
+          :errors="errors"
+          :fewest="2"
+          add="Another point"
+        />
+        <p class="soft small caution">
+          Mains electricity beside water: every pump on a residual-current device, put in by a qualified
+          electrician. Pump and air pump on different circuits.
+        </p>
       </PartForm>
     </template>
   </PartList>

@@ -9,7 +9,14 @@ export interface RowColumn {
   choices?: { value: string; label: string }[]
 }
 
-const props = defineProps<{ legend: string; name: string; columns: RowColumn[]; errors: FieldErrors; fewest: number; add: string }>()
+const props = defineProps<{
+  legend: string
+  name: string
+  columns: RowColumn[]
+  errors: FieldErrors
+  fewest: number
+  add: string
+}>()
 const rows = defineModel<Record<string, string>[]>('rows', { required: true })
 
 const fault = (row: number, key: string) => props.errors[`${props.name}.${row}.${key}`]
@@ -23,11 +30,32 @@ const fresh = () => rows.value.push(Object.fromEntries(props.columns.map((column
     <p v-if="errors[name]" class="fault small" role="alert">{{ errors[name] }}</p>
     <div v-for="(row, i) in rows" :key="i" class="row">
       <span v-for="column in columns" :key="column.key">
-        <ChoiceField v-if="column.choices" v-model="row[column.key]" :choices="column.choices" :status="fault(i, column.key) ? 'error' : undefined" :aria-label="`${column.label}, row ${i + 1}`" />
-        <NInput v-else v-model:value="row[column.key]" :status="fault(i, column.key) ? 'error' : undefined" :placeholder="column.label" :input-props="{ inputmode: 'decimal', 'aria-label': `${column.label}, row ${i + 1}` }" :maxlength="12" />
+        <ChoiceField
+          v-if="column.choices"
+          v-model="row[column.key]"
+          :choices="column.choices"
+          :status="fault(i, column.key) ? 'error' : undefined"
+          :aria-label="`${column.label}, row ${i + 1}`"
+        />
+        <NInput
+          v-else
+          v-model:value="row[column.key]"
+          :status="fault(i, column.key) ? 'error' : undefined"
+          :placeholder="column.label"
+          :input-props="{ inputmode: 'decimal', 'aria-label': `${column.label}, row ${i + 1}` }"
+          :maxlength="12"
+        />
         <span v-if="fault(i, column.key)" class="fault small" role="alert">{{ fault(i, column.key) }}</span>
       </span>
-      <button v-if="rows.length > fewest" type="button" class="link-button small" :aria-label="`Take row ${i + 1} out`" @click="rows.splice(i, 1)">Take out</button>
+      <button
+        v-if="rows.length > fewest"
+        type="button"
+        class="link-button small"
+        :aria-label="`Take row ${i + 1} out`"
+        @click="rows.splice(i, 1)"
+      >
+        Take out
+      </button>
     </div>
     <button type="button" class="link-button" @click="fresh">{{ add }}</button>
   </fieldset>

@@ -8,21 +8,61 @@ import { asTyped, usePart } from './usePart'
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
 
-const part = usePart(() => props.system.slug, 'stages', () => ({ name: '', kind: 'static_bed', medium: '', area_m2_m3: '', media_l: '', flow_l_h: '', air_l_min: '', branch: '', maturity_pct: '', fouling_pct: '', loss_mm: '', rim_mm: '', may_drop_mm: '', lamp_w: '', lamp_fitted_on: '', sleeve_wiped_on: '', vessel_id: '', fed: '', since: '', bypassable: 'no', bypassed: 'no', water_l: '', plan_m2: '', cleaned_on: '' }), () => props.system.build.stages)
+const part = usePart(
+  () => props.system.slug,
+  'stages',
+  () => ({
+    name: '',
+    kind: 'static_bed',
+    medium: '',
+    area_m2_m3: '',
+    media_l: '',
+    flow_l_h: '',
+    air_l_min: '',
+    branch: '',
+    maturity_pct: '',
+    fouling_pct: '',
+    loss_mm: '',
+    rim_mm: '',
+    may_drop_mm: '',
+    lamp_w: '',
+    lamp_fitted_on: '',
+    sleeve_wiped_on: '',
+    vessel_id: '',
+    fed: '',
+    since: '',
+    bypassable: 'no',
+    bypassed: 'no',
+    water_l: '',
+    plan_m2: '',
+    cleaned_on: '',
+  }),
+  () => props.system.build.stages,
+)
 const { open, form, errors } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
 const medium = computed(() => props.words.media.find((m) => m.id === form.medium))
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
-  { key: 'kind', label: 'Kind', choices: props.words.stage_kinds.map((k) => ({ value: k.id, label: k.name })) },
+  {
+    key: 'kind',
+    label: 'Kind',
+    choices: props.words.stage_kinds.map((k) => ({ value: k.id, label: k.name })),
+  },
   ...(kind.value?.nitrifies
     ? [
         {
           key: 'medium',
           label: 'Medium',
-          choices: [...props.words.media.map((m) => ({ value: m.id, label: `${m.name}, ${m.area_m2_m3} m²/m³` })), { value: OWN, label: 'Another, by its surface' }],
-          hint: medium.value ? (medium.value.remark ?? `Makers give ${medium.value.low_m2_m3} to ${medium.value.high_m2_m3} m²/m³`) : undefined,
+          choices: [
+            ...props.words.media.map((m) => ({ value: m.id, label: `${m.name}, ${m.area_m2_m3} m²/m³` })),
+            { value: OWN, label: 'Another, by its surface' },
+          ],
+          hint: medium.value
+            ? (medium.value.remark ??
+              `Makers give ${medium.value.low_m2_m3} to ${medium.value.high_m2_m3} m²/m³`)
+            : undefined,
         },
         ...(form.medium === OWN ? [{ key: 'area_m2_m3', label: 'Its surface', unit: 'm²/m³' }] : []),
         { key: 'media_l', label: 'Amount, bulk as filled', unit: 'L' },
@@ -33,14 +73,31 @@ const fields = computed<PartField[]>(() => [
     ? [
         { key: 'lamp_w', label: 'Lamp', unit: 'W' },
         { key: 'lamp_fitted_on', label: 'Lamp fitted on', day: true },
-        { key: 'sleeve_wiped_on', label: 'Sleeve wiped on', day: true, hint: 'it fouls with the lamp off too' },
+        {
+          key: 'sleeve_wiped_on',
+          label: 'Sleeve wiped on',
+          day: true,
+          hint: 'it fouls with the lamp off too',
+        },
       ]
     : []),
-  ...(form.kind === 'moving_bed' ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min', hint: 'empty is 0' }] : []),
+  ...(form.kind === 'moving_bed'
+    ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min', hint: 'empty is 0' }]
+    : []),
   ...(kind.value?.nitrifies
     ? [
-        { key: 'maturity_pct', label: 'Grown, by your judgement', unit: '%', hint: 'empty: by the load of the last weeks' },
-        { key: 'cleaned_on', label: 'Last flushed or cleaned', day: true, hint: 'fouling is reckoned from then' },
+        {
+          key: 'maturity_pct',
+          label: 'Grown, by your judgement',
+          unit: '%',
+          hint: 'empty: by the load of the last weeks',
+        },
+        {
+          key: 'cleaned_on',
+          label: 'Last flushed or cleaned',
+          day: true,
+          hint: 'fouling is reckoned from then',
+        },
         { key: 'fouling_pct', label: 'Fouling, as you see it', unit: '%', hint: 'corrects what is reckoned' },
       ]
     : []),
@@ -48,40 +105,134 @@ const fields = computed<PartField[]>(() => [
   { key: 'rim_mm', label: 'Rim above the water', unit: 'mm', hint: 'of an open chamber' },
   { key: 'may_drop_mm', label: 'Level may drop', unit: 'mm', hint: 'before the pump draws air' },
   { key: 'branch', label: 'Branch', words: true, hint: 'neighbours in different branches run side by side' },
-  { key: 'bypassable', label: 'Bypass', choices: [{ value: 'no', label: 'none' }, { value: 'yes', label: 'it has one' }], more: true },
-  ...(form.bypassable === 'yes' ? [{ key: 'bypassed', label: 'Water now', choices: [{ value: 'no', label: 'goes through it' }, { value: 'yes', label: 'passes it by' }], more: true }] : []),
-  { key: 'fed', label: 'Fed by', choices: [{ value: '', label: '' }, { value: 'gravity', label: 'gravity' }, { value: 'pumped', label: 'a pump' }, { value: 'air', label: 'air' }], more: true },
-  { key: 'vessel_id', label: 'Stands inside', choices: [{ value: '', label: 'no vessel: its own chamber' }, ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name }))], more: true },
+  {
+    key: 'bypassable',
+    label: 'Bypass',
+    choices: [
+      { value: 'no', label: 'none' },
+      { value: 'yes', label: 'it has one' },
+    ],
+    more: true,
+  },
+  ...(form.bypassable === 'yes'
+    ? [
+        {
+          key: 'bypassed',
+          label: 'Water now',
+          choices: [
+            { value: 'no', label: 'goes through it' },
+            { value: 'yes', label: 'passes it by' },
+          ],
+          more: true,
+        },
+      ]
+    : []),
+  {
+    key: 'fed',
+    label: 'Fed by',
+    choices: [
+      { value: '', label: '' },
+      { value: 'gravity', label: 'gravity' },
+      { value: 'pumped', label: 'a pump' },
+      { value: 'air', label: 'air' },
+    ],
+    more: true,
+  },
+  {
+    key: 'vessel_id',
+    label: 'Stands inside',
+    choices: [
+      { value: '', label: 'no vessel: its own chamber' },
+      ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
+    ],
+    more: true,
+  },
   { key: 'since', label: 'In since', day: true, more: true },
   { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'for how long the water stays' },
-  { key: 'plan_m2', label: 'Its plan, seen from above', unit: 'm²', more: true, hint: 'for how fast the water rises in it' },
+  {
+    key: 'plan_m2',
+    label: 'Its plan, seen from above',
+    unit: 'm²',
+    more: true,
+    hint: 'for how fast the water rises in it',
+  },
 ])
 
 function edit(stage: Stage | null): void {
-  part.edit(stage?.id ?? null, stage ? { ...asTyped({ ...stage, bypassable: stage.bypassable ? 'yes' : 'no', bypassed: stage.bypassed ? 'yes' : 'no', fed: stage.fed ?? '', vessel_id: stage.vessel_id ?? '' }), medium: stage.area_m2_m3 === null ? stage.medium : OWN } : {})
+  part.edit(
+    stage?.id ?? null,
+    stage
+      ? {
+          ...asTyped({
+            ...stage,
+            bypassable: stage.bypassable ? 'yes' : 'no',
+            bypassed: stage.bypassed ? 'yes' : 'no',
+            fed: stage.fed ?? '',
+            vessel_id: stage.vessel_id ?? '',
+          }),
+          medium: stage.area_m2_m3 === null ? stage.medium : OWN,
+        }
+      : {},
+  )
 }
 
 function save(): void {
   const own = form.medium === OWN
   const nitrifies = kind.value?.nitrifies ?? false
-  part.save.mutate({ id: undefined, medium: own || !nitrifies ? null : form.medium, area_m2_m3: own && nitrifies ? form.area_m2_m3 : null, media_l: nitrifies ? form.media_l : null })
+  part.save.mutate({
+    id: undefined,
+    medium: own || !nitrifies ? null : form.medium,
+    area_m2_m3: own && nitrifies ? form.area_m2_m3 : null,
+    media_l: nitrifies ? form.media_l : null,
+  })
 }
 
 const litres = (value: number) => new Intl.NumberFormat('en-GB').format(value)
 const line = (stage: Stage) => {
   const name = props.words.media.find((m) => m.id === stage.medium)?.name
-  const filled = stage.media_l > 0 ? `${litres(stage.media_l)} L ${name ? name.toLowerCase() : `of ${stage.area_m2_m3} m²/m³`}, ` : ''
-  return `${props.words.stage_kinds.find((k) => k.id === stage.kind)?.name.toLowerCase()}, ${filled}${litres(stage.flow_l_h)} L/h`
+  const filled =
+    stage.media_l > 0
+      ? `${litres(stage.media_l)} L ${name ? name.toLowerCase() : `of ${stage.area_m2_m3} m²/m³`}, `
+      : ''
+  const kind = props.words.stage_kinds.find((k) => k.id === stage.kind)?.name.toLowerCase()
+  return `${kind}, ${filled}${litres(stage.flow_l_h)} L/h`
 }
 </script>
 
 <template>
-  <PartList title="Filter stages, in flow order" add="Add a stage" empty="No stage yet. Without one nothing takes the ammonia but water changes." :parts="system.build.stages" :open="open" :writes="writes" @edit="edit" @fresh="edit(null)">
-    <template #line="{ part: stage }">{{ line(stage) }}<b v-if="stage.bypassed" class="fault">, bypassed</b></template>
+  <PartList
+    title="Filter stages, in flow order"
+    add="Add a stage"
+    empty="No stage yet. Without one nothing takes the ammonia but water changes."
+    :parts="system.build.stages"
+    :open="open"
+    :writes="writes"
+    @edit="edit"
+    @fresh="edit(null)"
+  >
+    <template #line="{ part: stage }"
+      >{{ line(stage) }}<b v-if="stage.bypassed" class="fault">, bypassed</b></template
+    >
     <template #figure />
     <template #form>
-      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.stages.some((s) => s.id === open)" @save="save" @cancel="open = null" retires @remove="part.remove.mutate(open ?? '')" @retire="part.retire.mutate(open ?? '')">
-        <p v-if="form.kind === 'uv'" class="soft small caution">Never look at a lit lamp, nor let it shine on skin. Current off before the housing is opened; no bare fingers on the quartz. Glass and mains in water: a residual-current device, put in by a qualified electrician.</p>
+      <PartForm
+        :form="form"
+        :fields="fields"
+        :errors="errors"
+        :trouble="part.trouble.value"
+        :saving="part.save.isPending.value"
+        :fresh="!system.build.stages.some((s) => s.id === open)"
+        @save="save"
+        @cancel="open = null"
+        retires
+        @remove="part.remove.mutate(open ?? '')"
+        @retire="part.retire.mutate(open ?? '')"
+      >
+        <p v-if="form.kind === 'uv'" class="soft small caution">
+          Never look at a lit lamp, nor let it shine on skin. Current off before the housing is opened; no
+          bare fingers on the quartz. Glass and mains in water: a residual-current device, put in by a
+          qualified electrician.
+        </p>
       </PartForm>
     </template>
   </PartList>

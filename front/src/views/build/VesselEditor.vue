@@ -12,9 +12,33 @@ import { asTyped, usePart } from './usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 
-const part = usePart(() => props.system.slug, 'vessels', () => ({ name: '', kind: 'bay', shape: 'box', freeboard_m: '', displaced_l: '', netted: 'no', overflow: 'no', float_valve: 'no', shade: 'none', level_mm: '', may_fall_mm: '', stones_m2: '', silt_m2: '', plants_m2: '', invertebrates: 'no' }), () => props.system.build.vessels)
+const part = usePart(
+  () => props.system.slug,
+  'vessels',
+  () => ({
+    name: '',
+    kind: 'bay',
+    shape: 'box',
+    freeboard_m: '',
+    displaced_l: '',
+    netted: 'no',
+    overflow: 'no',
+    float_valve: 'no',
+    shade: 'none',
+    level_mm: '',
+    may_fall_mm: '',
+    stones_m2: '',
+    silt_m2: '',
+    plants_m2: '',
+    invertebrates: 'no',
+  }),
+  () => props.system.build.vessels,
+)
 const stations = ref<Record<string, string>[]>([])
-const yesNo = [{ value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }]
+const yesNo = [
+  { value: 'yes', label: 'yes' },
+  { value: 'no', label: 'no' },
+]
 const sections = [
   { key: 'at_m', label: 'Along the pond, m' },
   { key: 'area_m2', label: 'Wetted area, m²' },
@@ -26,27 +50,77 @@ const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
   { key: 'kind', label: 'Kind', choices: props.words.vessel_kinds.map((value) => ({ value, label: value })) },
   { key: 'shape', label: 'Shape', choices: props.words.shapes.map((s) => ({ value: s.id, label: s.name })) },
-  ...(shape.value?.dimensions ?? []).map((dimension) => ({ key: dimension.id, label: dimension.name, unit: 'm' })),
-  ...(form.shape === 'sections' ? [] : [{ key: 'freeboard_m', label: 'Freeboard', unit: 'm', hint: 'dry height below the rim; empty is 0' }]),
+  ...(shape.value?.dimensions ?? []).map((dimension) => ({
+    key: dimension.id,
+    label: dimension.name,
+    unit: 'm',
+  })),
+  ...(form.shape === 'sections'
+    ? []
+    : [{ key: 'freeboard_m', label: 'Freeboard', unit: 'm', hint: 'dry height below the rim; empty is 0' }]),
   { key: 'displaced_l', label: 'Displaced', unit: 'L', hint: 'by media, stones, fittings; empty is 0' },
   { key: 'netted', label: 'Net over it', choices: yesNo },
   { key: 'overflow', label: 'Overflow', choices: yesNo, more: true },
-  { key: 'float_valve', label: 'Float valve', choices: yesNo, more: true, hint: 'lets new water in by itself' },
-  { key: 'shade', label: 'Shade', choices: [{ value: 'none', label: 'none' }, { value: 'part', label: 'half the day' }, { value: 'full', label: 'all day, or indoors' }], more: true },
-  { key: 'level_mm', label: 'Its water stands', unit: 'mm', more: true, hint: 'above the others; −600 for a sump below; empty: level with them' },
+  {
+    key: 'float_valve',
+    label: 'Float valve',
+    choices: yesNo,
+    more: true,
+    hint: 'lets new water in by itself',
+  },
+  {
+    key: 'shade',
+    label: 'Shade',
+    choices: [
+      { value: 'none', label: 'none' },
+      { value: 'part', label: 'half the day' },
+      { value: 'full', label: 'all day, or indoors' },
+    ],
+    more: true,
+  },
+  {
+    key: 'level_mm',
+    label: 'Its water stands',
+    unit: 'mm',
+    more: true,
+    hint: 'above the others; −600 for a sump below; empty: level with them',
+  },
   { key: 'may_fall_mm', label: 'Level may fall', unit: 'mm', more: true, hint: 'with the pump running' },
-  { key: 'stones_m2', label: 'Stones on its floor', unit: 'm²', more: true, hint: 'their whole surface, where bacteria grow' },
+  {
+    key: 'stones_m2',
+    label: 'Stones on its floor',
+    unit: 'm²',
+    more: true,
+    hint: 'their whole surface, where bacteria grow',
+  },
   { key: 'silt_m2', label: 'Floor under silt', unit: 'm²', more: true },
   { key: 'plants_m2', label: 'Cover of plants', unit: 'm²', more: true },
-  { key: 'invertebrates', label: 'Snails, mussels, crayfish', choices: yesNo, more: true, hint: 'some treatments kill them' },
+  {
+    key: 'invertebrates',
+    label: 'Snails, mussels, crayfish',
+    choices: yesNo,
+    more: true,
+    hint: 'some treatments kill them',
+  },
 ])
 
 /** Only what belongs to the chosen shape is sent; the rest stays typed, should the shape change back. */
 const measures = computed(() => {
-  const keys = ['shape', 'displaced_l', ...(form.shape === 'sections' ? [] : ['freeboard_m']), ...(shape.value?.dimensions ?? []).map((d) => d.id)]
-  return { ...Object.fromEntries(keys.map((key) => [key, form[key] ?? ''])), ...(form.shape === 'sections' ? { stations: stations.value } : {}) }
+  const keys = [
+    'shape',
+    'displaced_l',
+    ...(form.shape === 'sections' ? [] : ['freeboard_m']),
+    ...(shape.value?.dimensions ?? []).map((d) => d.id),
+  ]
+  return {
+    ...Object.fromEntries(keys.map((key) => [key, form[key] ?? ''])),
+    ...(form.shape === 'sections' ? { stations: stations.value } : {}),
+  }
 })
-const asked = useDebounce(computed(() => (open.value === null ? '' : JSON.stringify(measures.value))), 200)
+const asked = useDebounce(
+  computed(() => (open.value === null ? '' : JSON.stringify(measures.value))),
+  200,
+)
 const volume = useQuery({
   queryKey: ['volume', asked],
   enabled: computed(() => asked.value !== ''),
@@ -55,26 +129,101 @@ const volume = useQuery({
 })
 
 function edit(vessel: Vessel | null): void {
-  const { stations: saved, ...lengths } = (vessel?.measures ?? {}) as { stations?: { at_m: number; area_m2: number }[] } & Record<string, number>
+  const { stations: saved, ...lengths } = (vessel?.measures ?? {}) as {
+    stations?: { at_m: number; area_m2: number }[]
+  } & Record<string, number>
   stations.value = (saved ?? []).map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) }))
   while (stations.value.length < 3) stations.value.push({ at_m: '', area_m2: '' })
-  part.edit(vessel?.id ?? null, vessel ? asTyped({ name: vessel.name, kind: vessel.kind, shape: vessel.shape, freeboard_m: vessel.freeboard_m, displaced_l: vessel.displaced_l, netted: word(vessel.netted), overflow: word(vessel.overflow), float_valve: word(vessel.float_valve), shade: vessel.shade, level_mm: vessel.level_mm || null, may_fall_mm: vessel.may_fall_mm, stones_m2: vessel.stones_m2 || null, silt_m2: vessel.silt_m2 || null, plants_m2: vessel.plants_m2 || null, invertebrates: word(vessel.invertebrates), ...lengths }) : {})
+  part.edit(
+    vessel?.id ?? null,
+    vessel
+      ? asTyped({
+          name: vessel.name,
+          kind: vessel.kind,
+          shape: vessel.shape,
+          freeboard_m: vessel.freeboard_m,
+          displaced_l: vessel.displaced_l,
+          netted: word(vessel.netted),
+          overflow: word(vessel.overflow),
+          float_valve: word(vessel.float_valve),
+          shade: vessel.shade,
+          level_mm: vessel.level_mm || null,
+          may_fall_mm: vessel.may_fall_mm,
+          stones_m2: vessel.stones_m2 || null,
+          silt_m2: vessel.silt_m2 || null,
+          plants_m2: vessel.plants_m2 || null,
+          invertebrates: word(vessel.invertebrates),
+          ...lengths,
+        })
+      : {},
+  )
 }
 
 const word = (yes: boolean) => (yes ? 'yes' : 'no')
 
 function save(): void {
-  part.save.mutate({ ...Object.fromEntries(Object.keys(form).map((key) => [key, undefined])), name: form.name, kind: form.kind, netted: form.netted, overflow: form.overflow, float_valve: form.float_valve, shade: form.shade, level_mm: form.level_mm, may_fall_mm: form.may_fall_mm, stones_m2: form.stones_m2, silt_m2: form.silt_m2, plants_m2: form.plants_m2, invertebrates: form.invertebrates, ...measures.value })
+  part.save.mutate({
+    ...Object.fromEntries(Object.keys(form).map((key) => [key, undefined])),
+    name: form.name,
+    kind: form.kind,
+    netted: form.netted,
+    overflow: form.overflow,
+    float_valve: form.float_valve,
+    shade: form.shade,
+    level_mm: form.level_mm,
+    may_fall_mm: form.may_fall_mm,
+    stones_m2: form.stones_m2,
+    silt_m2: form.silt_m2,
+    plants_m2: form.plants_m2,
+    invertebrates: form.invertebrates,
+    ...measures.value,
+  })
 }
 </script>
 
 <template>
-  <PartList title="Vessels" add="Add a vessel" empty="No vessel yet. Its volume stands behind every dose." :parts="system.build.vessels" :open="open" :writes="writes" @edit="edit" @fresh="edit(null)">
-    <template #line="{ part: vessel }">{{ vessel.kind }}, {{ words.shapes.find((s) => s.id === vessel.shape)?.name.toLowerCase() }}<template v-if="vessel.level_mm">, {{ Math.abs(vessel.level_mm) }} mm {{ vessel.level_mm < 0 ? 'below' : 'above' }} the others</template><b v-if="vessel.shut_off" class="fault">, shut off</b></template>
+  <PartList
+    title="Vessels"
+    add="Add a vessel"
+    empty="No vessel yet. Its volume stands behind every dose."
+    :parts="system.build.vessels"
+    :open="open"
+    :writes="writes"
+    @edit="edit"
+    @fresh="edit(null)"
+  >
+    <template #line="{ part: vessel }"
+      >{{ vessel.kind }}, {{ words.shapes.find((s) => s.id === vessel.shape)?.name.toLowerCase()
+      }}<template v-if="vessel.level_mm"
+        >, {{ Math.abs(vessel.level_mm) }} mm {{ vessel.level_mm < 0 ? 'below' : 'above' }} the
+        others</template
+      ><b v-if="vessel.shut_off" class="fault">, shut off</b></template
+    >
     <template #figure="{ part: vessel }"><FigureButton :figure="vessel.volume" /></template>
     <template #form>
-      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!system.build.vessels.some((v) => v.id === open)" @save="save" @cancel="open = null" retires @remove="part.remove.mutate(open ?? '')" @retire="part.retire.mutate(open ?? '')">
-        <RowsField v-if="form.shape === 'sections'" v-model:rows="stations" legend="Sections" name="stations" :columns="sections" :errors="errors" :fewest="2" add="Another section" />
+      <PartForm
+        :form="form"
+        :fields="fields"
+        :errors="errors"
+        :trouble="part.trouble.value"
+        :saving="part.save.isPending.value"
+        :fresh="!system.build.vessels.some((v) => v.id === open)"
+        @save="save"
+        @cancel="open = null"
+        retires
+        @remove="part.remove.mutate(open ?? '')"
+        @retire="part.retire.mutate(open ?? '')"
+      >
+        <RowsField
+          v-if="form.shape === 'sections'"
+          v-model:rows="stations"
+          legend="Sections"
+          name="stations"
+          :columns="sections"
+          :errors="errors"
+          :fewest="2"
+          add="Another section"
+        />
         <p class="volume" aria-live="polite">
           <template v-if="volume.data.value">Holds <FigureButton :figure="volume.data.value" big /></template>
           <span v-else class="soft">The volume appears as the measures are typed.</span>

@@ -41,21 +41,34 @@ const key = ref(ulid())
 const typed = reactive<Record<string, string>>({})
 
 const save = useMutation({
-  mutationFn: () => answer(() => api.PUT('/api/systems/{system}/volumes/{id}', { params: { path: { system: props.system.slug, id: key.value } }, body: { method: method.value, ...typed } })),
+  mutationFn: () =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/volumes/{id}', {
+        params: { path: { system: props.system.slug, id: key.value } },
+        body: { method: method.value, ...typed },
+      }),
+    ),
   onSuccess: async () => {
     await refreshSystem(props.system.slug)
     method.value = null
   },
 })
 const choose = useMutation({
-  mutationFn: (measure: string | null) => answer(() => api.POST('/api/systems/{system}/volumes/choice', { params: path(), body: { measure } })),
+  mutationFn: (measure: string | null) =>
+    answer(() => api.POST('/api/systems/{system}/volumes/choice', { params: path(), body: { measure } })),
   onSuccess: () => refreshSystem(props.system.slug),
 })
 
-const errors = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
+const errors = computed<FieldErrors>(() =>
+  save.error.value instanceof Refusal ? save.error.value.errors : {},
+)
 const trouble = computed(() => {
   const error = choose.error.value ?? save.error.value
-  return error && Object.keys(errors.value).length === 0 ? (error instanceof Refusal ? (error.errors.measure ?? error.message) : error.message) : null
+  return error && Object.keys(errors.value).length === 0
+    ? error instanceof Refusal
+      ? (error.errors.measure ?? error.message)
+      : error.message
+    : null
 })
 
 function start(which: keyof typeof METHODS): void {
@@ -76,29 +89,73 @@ const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFracti
     </div>
     <p v-if="volumes.isError.value" class="fault">{{ volumes.error.value?.message }}</p>
     <ul>
-      <li v-for="way in volumes.data.value?.ways ?? []" :key="way.id ?? 'geometry'" class="way" :class="{ used: way.in_use }">
+      <li
+        v-for="way in volumes.data.value?.ways ?? []"
+        :key="way.id ?? 'geometry'"
+        class="way"
+        :class="{ used: way.in_use }"
+      >
         <b>{{ NAMES[way.method] }}</b>
         <FigureButton :figure="way.figure" />
         <span class="soft small">
-          <template v-if="way.low_l !== null && way.high_l !== null">{{ litres(way.low_l) }} to {{ litres(way.high_l) }} L · </template>{{ way.in_gallons }}<template v-if="way.age"> · {{ way.age }}<template v-if="way.by">, {{ way.by }}</template></template>
+          <template v-if="way.low_l !== null && way.high_l !== null"
+            >{{ litres(way.low_l) }} to {{ litres(way.high_l) }} L · </template
+          >{{ way.in_gallons
+          }}<template v-if="way.age">
+            · {{ way.age }}<template v-if="way.by">, {{ way.by }}</template></template
+          >
         </span>
         <span v-if="way.in_use" class="use">doses go by this</span>
-        <button v-else-if="writes" type="button" class="link-button small" :disabled="choose.isPending.value" @click="choose.mutate(way.id)">Go by this</button>
+        <button
+          v-else-if="writes"
+          type="button"
+          class="link-button small"
+          :disabled="choose.isPending.value"
+          @click="choose.mutate(way.id)"
+        >
+          Go by this
+        </button>
       </li>
     </ul>
-    <p v-for="comparison in volumes.data.value?.compared ?? []" :key="comparison.text" class="compared" :class="{ mixed: comparison.mix_up }">{{ comparison.text }}</p>
+    <p
+      v-for="comparison in volumes.data.value?.compared ?? []"
+      :key="comparison.text"
+      class="compared"
+      :class="{ mixed: comparison.mix_up }"
+    >
+      {{ comparison.text }}
+    </p>
     <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
 
     <form v-if="method" novalidate class="measure" @submit.prevent="save.mutate()">
       <h3>{{ METHODS[method].title }}</h3>
       <div class="fields">
-        <FormField v-for="field in METHODS[method].fields" :key="field.key" v-slot="{ id, status, described }" :label="field.label" :unit="field.unit" :hint="'hint' in field ? field.hint : undefined" :error="errors[field.key]">
-          <NInput v-model:value="typed[field.key]" :status="status" placeholder="" :maxlength="20" :input-props="{ id, inputmode: 'decimal', 'aria-describedby': described }" />
+        <FormField
+          v-for="field in METHODS[method].fields"
+          :key="field.key"
+          v-slot="{ id, status, described }"
+          :label="field.label"
+          :unit="field.unit"
+          :hint="'hint' in field ? field.hint : undefined"
+          :error="errors[field.key]"
+        >
+          <NInput
+            v-model:value="typed[field.key]"
+            :status="status"
+            placeholder=""
+            :maxlength="20"
+            :input-props="{ id, inputmode: 'decimal', 'aria-describedby': described }"
+          />
         </FormField>
       </div>
-      <p v-if="method === 'salt'" class="soft small">Only without zeolite in the system, and without plants that mind: salt makes zeolite let go of its ammonia. Wait until all of it is dissolved and mixed.</p>
+      <p v-if="method === 'salt'" class="soft small">
+        Only without zeolite in the system, and without plants that mind: salt makes zeolite let go of its
+        ammonia. Wait until all of it is dissolved and mixed.
+      </p>
       <div class="buttons">
-        <NButton type="primary" attr-type="submit" :loading="save.isPending.value">Keep this measurement</NButton>
+        <NButton type="primary" attr-type="submit" :loading="save.isPending.value"
+          >Keep this measurement</NButton
+        >
         <button type="button" class="link-button" @click="method = null">Leave it</button>
       </div>
     </form>

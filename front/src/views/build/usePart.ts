@@ -13,7 +13,12 @@ export type Typed = Record<string, string | null>
  *
  * A new part gets its key here, so that saving twice makes one part.
  */
-export function usePart(slug: () => string, kind: PartKind, blank: () => Typed, parts: () => { id: string; version: string }[]) {
+export function usePart(
+  slug: () => string,
+  kind: PartKind,
+  blank: () => Typed,
+  parts: () => { id: string; version: string }[],
+) {
   const open = ref<string | null>(null)
   const form = reactive<Typed>({})
   const seen = ref<string>()
@@ -34,10 +39,14 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed, 
   const save = useMutation({
     mutationFn: (extra: Record<string, unknown>) => {
       const body = { ...form, ...extra, version: undefined, seen: seen.value }
-      if (kind === 'vessels') return answer(() => api.PUT('/api/systems/{system}/vessels/{id}', { ...path(), body }))
-      if (kind === 'stages') return answer(() => api.PUT('/api/systems/{system}/stages/{id}', { ...path(), body }))
-      if (kind === 'pumps') return answer(() => api.PUT('/api/systems/{system}/pumps/{id}', { ...path(), body }))
-      if (kind === 'lines') return answer(() => api.PUT('/api/systems/{system}/lines/{id}', { ...path(), body }))
+      if (kind === 'vessels')
+        return answer(() => api.PUT('/api/systems/{system}/vessels/{id}', { ...path(), body }))
+      if (kind === 'stages')
+        return answer(() => api.PUT('/api/systems/{system}/stages/{id}', { ...path(), body }))
+      if (kind === 'pumps')
+        return answer(() => api.PUT('/api/systems/{system}/pumps/{id}', { ...path(), body }))
+      if (kind === 'lines')
+        return answer(() => api.PUT('/api/systems/{system}/lines/{id}', { ...path(), body }))
       return answer(() => api.PUT('/api/systems/{system}/fish/{id}', { ...path(), body }))
     },
     onSuccess: async () => {
@@ -54,7 +63,10 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed, 
   })
 
   const remove = useMutation({
-    mutationFn: (id: string) => answer(() => api.DELETE('/api/systems/{system}/{kind}/{id}', { params: { path: { system: slug(), kind, id } } })),
+    mutationFn: (id: string) =>
+      answer(() =>
+        api.DELETE('/api/systems/{system}/{kind}/{id}', { params: { path: { system: slug(), kind, id } } }),
+      ),
     onSuccess: async () => {
       await refreshSystem(slug())
       open.value = null
@@ -68,22 +80,42 @@ export function usePart(slug: () => string, kind: PartKind, blank: () => Typed, 
     },
   })
 
-  const errors = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
+  const errors = computed<FieldErrors>(() =>
+    save.error.value instanceof Refusal ? save.error.value.errors : {},
+  )
   const trouble = computed(() => {
     const gone = remove.error.value ?? retire.error.value
     if (gone) return gone instanceof Refusal ? (gone.errors.id ?? gone.message) : gone.message
-    return errors.value.seen ?? (save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : null)
+    return (
+      errors.value.seen ??
+      (save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : null)
+    )
   })
 
   return { open, form, edit, save, remove, retire, errors, trouble }
 }
 
 /** Takes a part out of service, or back in. */
-export async function setRetired(system: string, kind: 'vessels' | 'stages' | 'pumps', id: string, retired: boolean): Promise<void> {
-  await answer(() => api.PUT('/api/systems/{system}/{kind}/{id}/retired', { params: { path: { system, kind, id } }, body: { retired } }))
+export async function setRetired(
+  system: string,
+  kind: 'vessels' | 'stages' | 'pumps',
+  id: string,
+  retired: boolean,
+): Promise<void> {
+  await answer(() =>
+    api.PUT('/api/systems/{system}/{kind}/{id}/retired', {
+      params: { path: { system, kind, id } },
+      body: { retired },
+    }),
+  )
   await refreshSystem(system)
 }
 
 /** Numbers of a saved part as text to type over. */
 export const asTyped = (values: Record<string, unknown>): Typed =>
-  Object.fromEntries(Object.entries(values).map(([key, value]) => [key, value === null || value === undefined ? null : String(value)]))
+  Object.fromEntries(
+    Object.entries(values).map(([key, value]) => [
+      key,
+      value === null || value === undefined ? null : String(value),
+    ]),
+  )

@@ -7,11 +7,31 @@ import FigureButton from '@/parts/FigureButton.vue'
 import FilterMeasured from './FilterMeasured.vue'
 import SetbackList from './SetbackList.vue'
 
-const props = defineProps<{ system: System; filter: Filter; words: Vocabulary | undefined; writes: boolean }>()
+const props = defineProps<{
+  system: System
+  filter: Filter
+  words: Vocabulary | undefined
+  writes: boolean
+}>()
 
-const number = (value: number | null, digits = 3) => (value === null ? '' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: digits }).format(value))
-const clean = useSend(() => props.system.slug, (stage: string) => answer(() => api.PUT('/api/systems/{system}/filter/stages/{id}', { params: { path: { system: props.system.slug, id: stage } }, body: {} })))
-const weakest = computed(() => [...props.filter.oxygen.devices].filter((device) => device.on).sort((a, b) => a.do_dawn_without_mg_l - b.do_dawn_without_mg_l)[0])
+const number = (value: number | null, digits = 3) =>
+  value === null ? '' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: digits }).format(value)
+const clean = useSend(
+  () => props.system.slug,
+  (stage: string) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/filter/stages/{id}', {
+        params: { path: { system: props.system.slug, id: stage } },
+        body: {},
+      }),
+    ),
+)
+const weakest = computed(
+  () =>
+    [...props.filter.oxygen.devices]
+      .filter((device) => device.on)
+      .sort((a, b) => a.do_dawn_without_mg_l - b.do_dawn_without_mg_l)[0],
+)
 const medium = (id: string) => props.words?.media.find((row) => row.id === id)?.name ?? id
 const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === id)?.name ?? id
 </script>
@@ -19,17 +39,50 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
 <template>
   <section class="part" aria-label="Load in full">
     <h2>Load in a day</h2>
-    <dl class="figures"><div v-for="figure in filter.loads" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <dl class="figures">
+      <div v-for="figure in filter.loads" :key="figure.label">
+        <dt>{{ figure.label }}</dt>
+        <dd><FigureButton :figure="figure" /></dd>
+      </div>
+    </dl>
   </section>
 
   <section class="part" aria-label="Oxygen">
     <h2>Oxygen, by its build</h2>
-    <dl class="figures"><div v-for="figure in filter.oxygen.figures" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
-    <p v-if="weakest">If <b>{{ weakest.name }}</b> fails, dawn would stand at {{ number(weakest.do_dawn_without_mg_l, 2) }} mg/L.</p>
-    <div v-if="filter.oxygen.devices.length" class="scroll" tabindex="0" role="region" aria-label="What aerates it">
+    <dl class="figures">
+      <div v-for="figure in filter.oxygen.figures" :key="figure.label">
+        <dt>{{ figure.label }}</dt>
+        <dd><FigureButton :figure="figure" /></dd>
+      </div>
+    </dl>
+    <p v-if="weakest">
+      If <b>{{ weakest.name }}</b> fails, dawn would stand at
+      {{ number(weakest.do_dawn_without_mg_l, 2) }} mg/L.
+    </p>
+    <div
+      v-if="filter.oxygen.devices.length"
+      class="scroll"
+      tabindex="0"
+      role="region"
+      aria-label="What aerates it"
+    >
       <table>
-        <thead><tr><th>What aerates it</th><th class="num">Gives at dawn, g O₂/h</th><th class="num">Dawn without it, mg/L</th></tr></thead>
-        <tbody><tr v-for="device in filter.oxygen.devices" :key="device.name"><td><b>{{ device.name }}</b><span v-if="!device.on" class="fault"> off</span></td><td class="num">{{ number(1000 * device.gives_kg_h, 2) }}</td><td class="num">{{ number(device.do_dawn_without_mg_l, 2) }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th>What aerates it</th>
+            <th class="num">Gives at dawn, g O₂/h</th>
+            <th class="num">Dawn without it, mg/L</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="device in filter.oxygen.devices" :key="device.name">
+            <td>
+              <b>{{ device.name }}</b><span v-if="!device.on" class="fault"> off</span>
+            </td>
+            <td class="num">{{ number(1000 * device.gives_kg_h, 2) }}</td>
+            <td class="num">{{ number(device.do_dawn_without_mg_l, 2) }}</td>
+          </tr>
+        </tbody>
       </table>
     </div>
   </section>
@@ -38,12 +91,46 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
     <h2>Dirt</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="Dirt by stage">
       <table>
-        <thead><tr><th>Stage</th><th class="num">Catches, g/d</th><th class="num">Holds now, g</th><th class="num">Fouled, %</th><th class="num">Blocks in, days</th><th>Flushed</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Stage</th>
+            <th class="num">Catches, g/d</th>
+            <th class="num">Holds now, g</th>
+            <th class="num">Fouled, %</th>
+            <th class="num">Blocks in, days</th>
+            <th>Flushed</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in filter.dirt" :key="row.id">
-            <td><b>{{ row.name }}</b></td><td class="num">{{ number(row.caught_g_d, 2) }}</td><td class="num">{{ number(row.stored_g, 2) }}</td><td class="num">{{ number(row.fouling_pct, 2) }}</td>
-            <td class="num">{{ row.blocks_in_d === null ? (row.blocks_after_d === null ? 'never' : `${number(row.blocks_after_d, 2)} after a flush`) : number(row.blocks_in_d, 2) }}</td>
-            <td>{{ row.cleaned ?? 'not noted' }} <button v-if="writes && row.caught_g_d > 0" type="button" class="link-button small" :aria-label="`${row.name} was flushed today`" :disabled="clean.pending.value" @click="clean.send(row.id)">Flushed today</button></td>
+            <td>
+              <b>{{ row.name }}</b>
+            </td>
+            <td class="num">{{ number(row.caught_g_d, 2) }}</td>
+            <td class="num">{{ number(row.stored_g, 2) }}</td>
+            <td class="num">{{ number(row.fouling_pct, 2) }}</td>
+            <td class="num">
+              {{
+                row.blocks_in_d === null
+                  ? row.blocks_after_d === null
+                    ? 'never'
+                    : `${number(row.blocks_after_d, 2)} after a flush`
+                  : number(row.blocks_in_d, 2)
+              }}
+            </td>
+            <td>
+              {{ row.cleaned ?? 'not noted' }}
+              <button
+                v-if="writes && row.caught_g_d > 0"
+                type="button"
+                class="link-button small"
+                :aria-label="`${row.name} was flushed today`"
+                :disabled="clean.pending.value"
+                @click="clean.send(row.id)"
+              >
+                Flushed today
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -52,7 +139,12 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
 
   <section v-if="filter.nitrate.length" class="part" aria-label="Nitrate">
     <h2>Where nitrate goes</h2>
-    <dl class="figures"><div v-for="figure in filter.nitrate" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <dl class="figures">
+      <div v-for="figure in filter.nitrate" :key="figure.label">
+        <dt>{{ figure.label }}</dt>
+        <dd><FigureButton :figure="figure" /></dd>
+      </div>
+    </dl>
   </section>
 
   <FilterMeasured :system="system" :filter="filter" :writes="writes" />
@@ -62,8 +154,24 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
     <h2>What these fish would need</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="What these fish would need">
       <table>
-        <thead><tr><th>By itself</th><th class="num">Medium, L</th><th class="num">Flow, L/h</th><th class="num">Air in it, L/min</th></tr></thead>
-        <tbody><tr v-for="row in filter.size.rows" :key="row.kind"><td><b>{{ kind(row.kind) }}</b> <span class="soft">of {{ medium(row.medium).toLowerCase() }}</span></td><td class="num">{{ row.media_l === null ? 'none would do' : number(row.media_l, 2) }}</td><td class="num">{{ number(row.flow_l_h, 2) }}</td><td class="num">{{ number(row.air_l_min, 2) }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th>By itself</th>
+            <th class="num">Medium, L</th>
+            <th class="num">Flow, L/h</th>
+            <th class="num">Air in it, L/min</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in filter.size.rows" :key="row.kind">
+            <td>
+              <b>{{ kind(row.kind) }}</b> <span class="soft">of {{ medium(row.medium).toLowerCase() }}</span>
+            </td>
+            <td class="num">{{ row.media_l === null ? 'none would do' : number(row.media_l, 2) }}</td>
+            <td class="num">{{ number(row.flow_l_h, 2) }}</td>
+            <td class="num">{{ number(row.air_l_min, 2) }}</td>
+          </tr>
+        </tbody>
       </table>
     </div>
     <p v-for="rule in filter.size.rules" :key="rule" class="soft small rule">{{ rule }}</p>
@@ -71,7 +179,12 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
 
   <section class="part" aria-label="Without a filter">
     <h2>If the filter were gone</h2>
-    <dl class="figures"><div v-for="figure in filter.no_filter" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <dl class="figures">
+      <div v-for="figure in filter.no_filter" :key="figure.label">
+        <dt>{{ figure.label }}</dt>
+        <dd><FigureButton :figure="figure" /></dd>
+      </div>
+    </dl>
   </section>
 </template>
 

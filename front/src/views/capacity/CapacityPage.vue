@@ -18,15 +18,21 @@ import WhatIfFields from './WhatIfFields.vue'
 const props = defineProps<{ system: System }>()
 
 const typed = reactive<Record<string, string>>({})
-const given = computed(() => Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== '')))
+const given = computed(() =>
+  Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== '')),
+)
 const asked = useDebounce(given, 200)
 const capacity = useCapacity(() => props.system.slug, asked)
 const filter = useFilter(() => props.system.slug, asked)
 const words = useVocabulary()
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
-const errors = computed<FieldErrors>(() => (capacity.error.value instanceof Refusal ? capacity.error.value.errors : {}))
-const trouble = computed(() => (capacity.error.value && Object.keys(errors.value).length === 0 ? capacity.error.value.message : null))
+const errors = computed<FieldErrors>(() =>
+  capacity.error.value instanceof Refusal ? capacity.error.value.errors : {},
+)
+const trouble = computed(() =>
+  capacity.error.value && Object.keys(errors.value).length === 0 ? capacity.error.value.message : null,
+)
 const shown = computed(() => capacity.data.value ?? { ...props.system.capacity })
 
 /** A condition as it stands, without its unit, to type over. */
@@ -45,37 +51,83 @@ function reset(): void {
 <template>
   <p class="verdict" aria-live="polite">
     <StateMark v-if="shown.state" :state="shown.state" />
-    <span>{{ shown.sentence }} <RouterLink class="small" :to="{ name: 'maturing', params: { system: system.slug } }">Being started</RouterLink></span>
+    <span
+      >{{ shown.sentence }}
+      <RouterLink class="small" :to="{ name: 'maturing', params: { system: system.slug } }"
+        >Being started</RouterLink
+      ></span
+    >
   </p>
   <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
 
   <LoadLedger v-if="shown.capacity" :capacity="shown" />
-  <p v-else-if="!system.build.stages.length"><RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe the filter</RouterLink></p>
+  <p v-else-if="!system.build.stages.length">
+    <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe the filter</RouterLink>
+  </p>
 
   <section class="conditions" aria-label="Conditions">
     <div class="head">
       <h2>Worked out for</h2>
       <span class="soft small">Type over any of these to see another day.</span>
-      <button v-if="Object.keys(given).length" type="button" class="link-button small" @click="reset">Back to the water as it is</button>
+      <button v-if="Object.keys(given).length" type="button" class="link-button small" @click="reset">
+        Back to the water as it is
+      </button>
     </div>
     <div class="fields">
-      <FormField v-for="condition in shown.conditions" :key="condition.key" v-slot="{ id, status, described }" :label="condition.label" :unit="condition.unit" :error="errors[condition.key]" :hint="condition.from">
-        <NInput v-model:value="typed[condition.key]" :status="status" :class="condition.kind" :placeholder="plain(condition.text, condition.unit)" :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }" :maxlength="20" />
+      <FormField
+        v-for="condition in shown.conditions"
+        :key="condition.key"
+        v-slot="{ id, status, described }"
+        :label="condition.label"
+        :unit="condition.unit"
+        :error="errors[condition.key]"
+        :hint="condition.from"
+      >
+        <NInput
+          v-model:value="typed[condition.key]"
+          :status="status"
+          :class="condition.kind"
+          :placeholder="plain(condition.text, condition.unit)"
+          :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }"
+          :maxlength="20"
+        />
       </FormField>
     </div>
     <WhatIfFields v-model:typed="typed" :system="system" :errors="errors" />
   </section>
 
   <RoomLeft v-if="shown.room" :room="shown.room" :steps="shown.steps" :fish-now="system.fish_count" />
-  <KeptWhatIfs v-if="shown.capacity" :system="system" :now="system.capacity" :then="shown" :given="given" :writes="writes" @open="take" />
+  <KeptWhatIfs
+    v-if="shown.capacity"
+    :system="system"
+    :now="system.capacity"
+    :then="shown"
+    :given="given"
+    :writes="writes"
+    @open="take"
+  />
 
   <section v-if="shown.settles.length" class="settles" aria-label="Where it settles">
-    <div class="head"><h2>Where it settles</h2><span class="soft small">if nothing else changes; the filter grown to its load</span></div>
-    <dl><div v-for="figure in shown.settles" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" /></dd></div></dl>
+    <div class="head">
+      <h2>Where it settles</h2>
+      <span class="soft small">if nothing else changes; the filter grown to its load</span>
+    </div>
+    <dl>
+      <div v-for="figure in shown.settles" :key="figure.label">
+        <dt>{{ figure.label }}</dt>
+        <dd><FigureButton :figure="figure" /></dd>
+      </div>
+    </dl>
   </section>
 
   <StageTable v-if="shown.capacity" :stages="shown.stages" :whole="shown.capacity" />
-  <BehindIt v-if="filter.data.value" :system="system" :filter="filter.data.value" :words="words.data.value" :writes="writes" />
+  <BehindIt
+    v-if="filter.data.value"
+    :system="system"
+    :filter="filter.data.value"
+    :words="words.data.value"
+    :writes="writes"
+  />
 </template>
 
 <style scoped>

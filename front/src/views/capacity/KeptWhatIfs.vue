@@ -9,16 +9,41 @@ import { useSend } from '@/api/useSend'
 import FigureButton from '@/parts/FigureButton.vue'
 import TypedField from '@/parts/TypedField.vue'
 
-const props = defineProps<{ system: System; now: Capacity; then: Capacity; given: Record<string, string>; writes: boolean }>()
+const props = defineProps<{
+  system: System
+  now: Capacity
+  then: Capacity
+  given: Record<string, string>
+  writes: boolean
+}>()
 const emit = defineEmits<{ open: [changes: Record<string, string>] }>()
 
 const kept = useWhatIfs(() => props.system.slug)
 const name = ref('')
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
-const keep = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/what-ifs/{id}', { ...path(ulid()), body: { ...props.given, name: name.value } })), () => (name.value = ''))
-const remove = useSend(() => props.system.slug, (id: string) => answer(() => api.DELETE('/api/systems/{system}/what-ifs/{id}', path(id))))
+const keep = useSend(
+  () => props.system.slug,
+  () =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/what-ifs/{id}', {
+        ...path(ulid()),
+        body: { ...props.given, name: name.value },
+      }),
+    ),
+  () => (name.value = ''),
+)
+const remove = useSend(
+  () => props.system.slug,
+  (id: string) => answer(() => api.DELETE('/api/systems/{system}/what-ifs/{id}', path(id))),
+)
 
-type Side = { load: Figure | null; capacity: Figure | null; grown: Figure | null; settles: Figure[]; room: Room | null }
+type Side = {
+  load: Figure | null
+  capacity: Figure | null
+  grown: Figure | null
+  settles: Figure[]
+  room: Room | null
+}
 const asked = computed(() => Object.keys(props.given).length > 0)
 const sides = computed<{ id: string; name: string; side: Side; changes?: Record<string, string> }[]>(() => [
   { id: 'now', name: 'Now', side: props.now },
@@ -47,7 +72,19 @@ const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
           <tr>
             <th></th>
             <th v-for="column in sides" :key="column.id" class="num">
-              <button v-if="column.changes" type="button" class="link-button" :title="Object.entries(column.changes).map(([key, value]) => `${key} ${value}`).join(', ')" @click="emit('open', column.changes)">{{ column.name }}</button>
+              <button
+                v-if="column.changes"
+                type="button"
+                class="link-button"
+                :title="
+                  Object.entries(column.changes)
+                    .map(([key, value]) => `${key} ${value}`)
+                    .join(', ')
+                "
+                @click="emit('open', column.changes)"
+              >
+                {{ column.name }}
+              </button>
               <template v-else>{{ column.name }}</template>
             </th>
           </tr>
@@ -55,10 +92,33 @@ const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
         <tbody>
           <tr v-for="row in rows" :key="row.name">
             <td>{{ row.name }}</td>
-            <td v-for="column in sides" :key="column.id" class="num"><FigureButton v-if="row.figure(column.side)" :figure="row.figure(column.side)!" bare :strong="column.id === 'then'" /><template v-else>–</template></td>
+            <td v-for="column in sides" :key="column.id" class="num">
+              <FigureButton
+                v-if="row.figure(column.side)"
+                :figure="row.figure(column.side)!"
+                bare
+                :strong="column.id === 'then'"
+              /><template v-else>–</template>
+            </td>
           </tr>
-          <tr><td>Runs out first</td><td v-for="column in sides" :key="column.id" class="num">{{ column.side.room?.first ?? '–' }}</td></tr>
-          <tr v-if="writes && kept.data.value?.length"><td></td><td v-for="column in sides" :key="column.id" class="num"><button v-if="column.changes" type="button" class="link-button small" :aria-label="`Let go of ${column.name}`" @click="remove.send(column.id)">Let go</button></td></tr>
+          <tr>
+            <td>Runs out first</td>
+            <td v-for="column in sides" :key="column.id" class="num">{{ column.side.room?.first ?? '–' }}</td>
+          </tr>
+          <tr v-if="writes && kept.data.value?.length">
+            <td></td>
+            <td v-for="column in sides" :key="column.id" class="num">
+              <button
+                v-if="column.changes"
+                type="button"
+                class="link-button small"
+                :aria-label="`Let go of ${column.name}`"
+                @click="remove.send(column.id)"
+              >
+                Let go
+              </button>
+            </td>
+          </tr>
         </tbody>
       </table>
     </div>

@@ -15,29 +15,59 @@ const reach = computed(() => {
 const width = (value: number) => Math.min(100, (100 * value) / reach.value)
 const rows = computed(() => [
   { key: 'load', label: 'The fish give', figure: props.capacity.load },
-  ...(props.capacity.capacity ? [{ key: 'capacity', label: 'The filter can take', figure: props.capacity.capacity }] : []),
+  ...(props.capacity.capacity
+    ? [{ key: 'capacity', label: 'The filter can take', figure: props.capacity.capacity }]
+    : []),
   ...(props.capacity.grown ? [{ key: 'grown', label: 'Grown, it could', figure: props.capacity.grown }] : []),
-  ...props.capacity.limits.map((limit) => ({ key: limit.limit, label: LABELS[limit.limit], figure: limit.figure })),
+  ...props.capacity.limits.map((limit) => ({
+    key: limit.limit,
+    label: LABELS[limit.limit],
+    figure: limit.figure,
+  })),
 ])
 const marks = computed(() => {
   const step = 10 ** Math.floor(Math.log10(reach.value / 2))
   const nice = reach.value / step > 10 ? 5 * step : reach.value / step > 4 ? 2 * step : step
-  return Array.from({ length: Math.floor(reach.value / nice) + 1 }, (_, i) => Number((i * nice).toPrecision(6)))
+  return Array.from({ length: Math.floor(reach.value / nice) + 1 }, (_, i) =>
+    Number((i * nice).toPrecision(6)),
+  )
 })
 </script>
 
 <template>
   <figure class="ledger" role="group" aria-label="Load against the limits, in grams of nitrogen a day">
-    <div v-for="row in rows" :key="row.key" class="row" :class="[row.key, { shortest: row.key === capacity.shortest }]">
-      <span class="label">{{ row.label }}<span v-if="row.key === capacity.shortest" class="soft small"> shortest</span></span>
+    <div
+      v-for="row in rows"
+      :key="row.key"
+      class="row"
+      :class="[row.key, { shortest: row.key === capacity.shortest }]"
+    >
+      <span class="label"
+        >{{ row.label }}<span v-if="row.key === capacity.shortest" class="soft small"> shortest</span></span
+      >
       <FigureButton :figure="row.figure" bare class="amount" />
-      <span class="track"><span class="bar" :class="{ torn: width(row.figure.value) >= 100 }" :style="{ width: `${width(row.figure.value)}%` }" /></span>
+      <span class="track"
+        ><span
+          class="bar"
+          :class="{ torn: width(row.figure.value) >= 100 }"
+          :style="{ width: `${width(row.figure.value)}%` }"
+      /></span>
     </div>
     <div class="row axis" aria-hidden="true">
       <span /><span class="soft small unit">g N/d</span>
-      <span class="track"><span v-for="mark in marks" :key="mark" class="mark small soft" :style="{ left: `${width(mark)}%` }">{{ mark }}</span></span>
+      <span class="track"
+        ><span
+          v-for="mark in marks"
+          :key="mark"
+          class="mark small soft"
+          :style="{ left: `${width(mark)}%` }"
+          >{{ mark }}</span
+        ></span
+      >
     </div>
-    <div class="over" aria-hidden="true"><span class="track"><span class="line" :style="{ left: `${width(capacity.load.value)}%` }" /></span></div>
+    <div class="over" aria-hidden="true">
+      <span class="track"><span class="line" :style="{ left: `${width(capacity.load.value)}%` }" /></span>
+    </div>
   </figure>
 </template>
 
@@ -95,7 +125,15 @@ const marks = computed(() => {
 }
 
 .torn {
-  clip-path: polygon(0 0, calc(100% - 7px) 0, 100% 25%, calc(100% - 7px) 50%, 100% 75%, calc(100% - 7px) 100%, 0 100%);
+  clip-path: polygon(
+    0 0,
+    calc(100% - 7px) 0,
+    100% 25%,
+    calc(100% - 7px) 50%,
+    100% 75%,
+    calc(100% - 7px) 100%,
+    0 100%
+  );
 }
 
 .over {

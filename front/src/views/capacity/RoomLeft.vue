@@ -5,15 +5,21 @@ import FigureButton from '@/parts/FigureButton.vue'
 
 const props = defineProps<{ room: Room; steps: Capacity['steps']; fishNow: number }>()
 
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(Math.abs(value) < 0.5 ? 0 : Math.round(value))
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(
+    Math.abs(value) < 0.5 ? 0 : Math.round(value),
+  )
 /** What is far beyond any keeping is said as such. */
 const much = (value: number, most: number) => (value > most ? 'plenty' : number(value))
 const short = computed(() => props.room.fish_now.value < 0)
 const sentence = computed(() => {
   const { room } = props
   const fish = `${number(Math.abs(room.fish_now.value))} koi of ${number(room.length_cm)} cm`
-  if (short.value) return `It holds more than it can carry: ${fish}, or ${number(Math.abs(room.feed_now.value))} g of feed a day, should go. ${room.first} is past its limit.`
-  const later = room.fish_grown.value > room.fish_now.value ? `, ${number(room.fish_grown.value)} in steps` : ''
+  const feed = `${number(Math.abs(room.feed_now.value))} g of feed a day`
+  if (short.value)
+    return `It holds more than it can carry: ${fish}, or ${feed}, should go. ${room.first} is past its limit.`
+  const later =
+    room.fish_grown.value > room.fish_now.value ? `, ${number(room.fish_grown.value)} in steps` : ''
   return `Room for ${fish} more at once${later}. ${room.first} runs out first.`
 })
 </script>
@@ -22,18 +28,45 @@ const sentence = computed(() => {
   <section aria-label="Room left">
     <p class="verdict">{{ sentence }}</p>
     <table class="room">
-      <caption class="soft small">Until each limit is reached: more feed to the same fish, or more fish of {{ number(room.length_cm) }} cm at the same ration.</caption>
-      <thead><tr><th>Limit</th><th class="num">Feed at once, g/d</th><th class="num">Fish at once</th><th class="num">Feed in steps, g/d</th><th class="num">Fish in steps</th></tr></thead>
+      <caption class="soft small">
+        Until each limit is reached: more feed to the same fish, or more fish of
+        {{
+          number(room.length_cm)
+        }}
+        cm at the same ration.
+      </caption>
+      <thead>
+        <tr>
+          <th>Limit</th>
+          <th class="num">Feed at once, g/d</th>
+          <th class="num">Fish at once</th>
+          <th class="num">Feed in steps, g/d</th>
+          <th class="num">Fish in steps</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="row in room.limits" :key="row.limit" :class="{ first: row.name === room.first }">
-          <td><b>{{ row.name }}</b><span v-if="row.name === room.first" class="soft small"> first</span></td>
-          <td class="num">{{ much(row.feed_now, 20000) }}</td><td class="num">{{ much(row.fish_now, 2000) }}</td>
-          <td class="num">{{ much(row.feed_grown, 20000) }}</td><td class="num">{{ much(row.fish_grown, 2000) }}</td>
+          <td>
+            <b>{{ row.name }}</b><span v-if="row.name === room.first" class="soft small"> first</span>
+          </td>
+          <td class="num">{{ much(row.feed_now, 20000) }}</td>
+          <td class="num">{{ much(row.fish_now, 2000) }}</td>
+          <td class="num">{{ much(row.feed_grown, 20000) }}</td>
+          <td class="num">{{ much(row.fish_grown, 2000) }}</td>
         </tr>
       </tbody>
     </table>
-    <p class="soft small">Worked out: <FigureButton :figure="room.feed_now" /> at once, <FigureButton :figure="room.feed_grown" /> in steps.</p>
-    <p v-if="steps.length > 1" class="steps">In steps: <template v-for="(step, i) in steps" :key="step.day"><template v-if="i">, then </template><b>{{ number(step.feed_g_d) }} g/d</b> {{ step.day === 0 ? 'now' : `after ${number(step.day)} days` }}</template>. Test ammonia and nitrite before each.</p>
+    <p class="soft small">
+      Worked out: <FigureButton :figure="room.feed_now" /> at once,
+      <FigureButton :figure="room.feed_grown" /> in steps.
+    </p>
+    <p v-if="steps.length > 1" class="steps">
+      In steps:
+      <template v-for="(step, i) in steps" :key="step.day"
+        ><template v-if="i">, then </template><b>{{ number(step.feed_g_d) }} g/d</b>
+        {{ step.day === 0 ? 'now' : `after ${number(step.day)} days` }}</template
+      >. Test ammonia and nitrite before each.
+    </p>
   </section>
 </template>
 

@@ -5,10 +5,18 @@ import FigureButton from '@/parts/FigureButton.vue'
 const props = defineProps<{ stages: Capacity['stages']; whole: Figure }>()
 
 const HELD = { surface: 'surface', oxygen: 'oxygen', transport: 'flow' }
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
 
 /** A stage's number opens the working of the whole filter, where its steps stand under its name. */
-const figure = (stage: string, what: string, value: number, unit: string): Figure => ({ ...props.whole, label: `${stage}: ${what}`, value, text: number(value), unit, key: null })
+const figure = (stage: string, what: string, value: number, unit: string): Figure => ({
+  ...props.whole,
+  label: `${stage}: ${what}`,
+  value,
+  text: number(value),
+  unit,
+  key: null,
+})
 
 const columns = [
   { key: 'area_m2', head: 'Surface, m²', what: 'surface', unit: 'm²' },
@@ -27,16 +35,36 @@ const columns = [
       <table>
         <thead>
           <tr>
-            <th>Stage</th><th v-for="column in columns" :key="column.key" class="num">{{ column.head }}</th><th>Held by</th><th class="num">Ammonia without it</th>
+            <th>Stage</th>
+            <th v-for="column in columns" :key="column.key" class="num">{{ column.head }}</th>
+            <th>Held by</th>
+            <th class="num">Ammonia without it</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="stage in stages" :key="stage.id">
-            <td><b>{{ stage.name }}</b> <span v-if="stage.name !== stage.kind" class="soft small">{{ stage.kind.toLowerCase() }}</span></td>
+            <td>
+              <b>{{ stage.name }}</b>
+              <span v-if="stage.name !== stage.kind" class="soft small">{{ stage.kind.toLowerCase() }}</span>
+            </td>
             <template v-if="stage.nitrifies">
-              <td v-for="column in columns" :key="column.key" class="num"><FigureButton :figure="figure(stage.name, column.what, stage[column.key], column.unit)" bare :strong="column.key === 'capacity_g_d'" /></td>
+              <td v-for="column in columns" :key="column.key" class="num">
+                <FigureButton
+                  :figure="figure(stage.name, column.what, stage[column.key], column.unit)"
+                  bare
+                  :strong="column.key === 'capacity_g_d'"
+                />
+              </td>
               <td>{{ HELD[stage.limiting] }}</td>
-              <td class="num">{{ stage.off === null ? '' : stage.off.tan_mg_l === null ? 'only rises' : number(stage.off.tan_mg_l) }}</td>
+              <td class="num">
+                {{
+                  stage.off === null
+                    ? ''
+                    : stage.off.tan_mg_l === null
+                      ? 'only rises'
+                      : number(stage.off.tan_mg_l)
+                }}
+              </td>
             </template>
             <td v-else colspan="8" class="soft">clears the water, takes no ammonia</td>
           </tr>

@@ -8,21 +8,49 @@ import TypedField from '@/parts/TypedField.vue'
 const props = defineProps<{ system: System; errors: FieldErrors }>()
 const typed = defineModel<Record<string, string>>('typed', { required: true })
 
-const stages = computed(() => [{ value: '', label: '' }, ...props.system.build.stages.map((stage) => ({ value: stage.id, label: stage.name }))])
-const text = (key: string) => ({ modelValue: typed.value[key] ?? '', 'onUpdate:modelValue': (value: string) => (typed.value[key] = value), error: props.errors[key] })
+const stages = computed(() => [
+  { value: '', label: '' },
+  ...props.system.build.stages.map((stage) => ({ value: stage.id, label: stage.name })),
+])
+const text = (key: string) => ({
+  modelValue: typed.value[key] ?? '',
+  'onUpdate:modelValue': (value: string) => (typed.value[key] = value),
+  error: props.errors[key],
+})
 </script>
 
 <template>
   <div class="fields">
     <TypedField v-bind="text('fish_more')" label="Fish more" hint="less than nothing: sold" />
     <TypedField v-bind="text('fish_length_cm')" label="of a length of" unit="cm" placeholder="50" />
-    <FormField v-slot="{ id, status, described }" label="This stage off" :error="errors.stage_off"><ChoiceField :id="id" :model-value="typed.stage_off ?? ''" :status="status" :aria-describedby="described" :choices="stages" @update:model-value="typed.stage_off = $event ?? ''" /></FormField>
-    <FormField v-slot="{ id, status, described }" label="More medium in" :error="errors.media_stage"><ChoiceField :id="id" :model-value="typed.media_stage ?? ''" :status="status" :aria-describedby="described" :choices="stages" @update:model-value="typed.media_stage = $event ?? ''" /></FormField>
+    <FormField v-slot="{ id, status, described }" label="This stage off" :error="errors.stage_off"
+      ><ChoiceField
+        :id="id"
+        :model-value="typed.stage_off ?? ''"
+        :status="status"
+        :aria-describedby="described"
+        :choices="stages"
+        @update:model-value="typed.stage_off = $event ?? ''"
+    /></FormField>
+    <FormField v-slot="{ id, status, described }" label="More medium in" :error="errors.media_stage"
+      ><ChoiceField
+        :id="id"
+        :model-value="typed.media_stage ?? ''"
+        :status="status"
+        :aria-describedby="described"
+        :choices="stages"
+        @update:model-value="typed.media_stage = $event ?? ''"
+    /></FormField>
     <TypedField v-if="typed.media_stage" v-bind="text('media_more_l')" label="so much more" unit="L" />
     <TypedField v-bind="text('lost_pct')" label="A wash loses" unit="% of bacteria" />
     <TypedField v-bind="text('flow_pct')" label="Flow" unit="% of now" placeholder="100" />
     <TypedField v-bind="text('change_l_d')" label="Water changed" unit="L/d" />
-    <TypedField v-if="typed.change_l_d" v-bind="text('source_no3_mg_l')" label="Nitrate in new water" unit="mg/L as NO₃" />
+    <TypedField
+      v-if="typed.change_l_d"
+      v-bind="text('source_no3_mg_l')"
+      label="Nitrate in new water"
+      unit="mg/L as NO₃"
+    />
   </div>
 </template>
 

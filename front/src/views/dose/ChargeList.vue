@@ -11,15 +11,35 @@ import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System; page: CoursePage; writes: boolean }>()
 const form = reactive({ kind: 'zeolite', mass_g: '', capacity_mg_n_per_g: '' })
-const put = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/charges/{id}', { params: { path: { system: props.system.slug, id: ulid() } }, body: { ...form } })), () => Object.assign(form, { mass_g: '', capacity_mg_n_per_g: '' }))
-const out = useSend(() => props.system.slug, (to: { id: string; regenerated: boolean }) => answer(() => api.PUT('/api/systems/{system}/charges/{id}/out', { params: { path: { system: props.system.slug, id: to.id } }, body: { regenerated: to.regenerated ? 'yes' : 'no' } })))
+const put = useSend(
+  () => props.system.slug,
+  () =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/charges/{id}', {
+        params: { path: { system: props.system.slug, id: ulid() } },
+        body: { ...form },
+      }),
+    ),
+  () => Object.assign(form, { mass_g: '', capacity_mg_n_per_g: '' }),
+)
+const out = useSend(
+  () => props.system.slug,
+  (to: { id: string; regenerated: boolean }) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/charges/{id}/out', {
+        params: { path: { system: props.system.slug, id: to.id } },
+        body: { regenerated: to.regenerated ? 'yes' : 'no' },
+      }),
+    ),
+)
 const KINDS = [
   { value: 'zeolite', label: 'zeolite' },
   { value: 'resin', label: 'ammonia resin' },
   { value: 'carbon', label: 'carbon' },
   { value: 'mixed', label: 'carbon and resin mixed' },
 ]
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
 </script>
 
 <!-- Charges that hang in the loop: how full, until when, and the brine that empties them. -->
@@ -29,17 +49,55 @@ const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignif
     <p v-if="page.charges.length === 0" class="soft">No zeolite, resin or carbon hangs in this loop.</p>
     <ul class="rows">
       <li v-for="charge in page.charges" :key="charge.id">
-        <b>{{ charge.text }}</b> <span class="soft">in {{ charge.age }}{{ charge.cycles ? `, regenerated ${charge.cycles} times` : '' }}</span>
-        <span v-if="charge.used_pct !== null">{{ number(charge.used_pct) }} % used<template v-if="charge.full_in_d !== null">, full in {{ number(charge.full_in_d) }} days</template></span>
-        <template v-if="writes"><button type="button" class="link-button small" @click="out.send({ id: charge.id, regenerated: false })">Taken out</button><button v-if="charge.brine" type="button" class="link-button small" @click="out.send({ id: charge.id, regenerated: true })">Regenerated and back</button></template>
-        <p v-for="caution in charge.cautions.filter((row) => row.level !== 'note')" :key="caution.text" class="caution whole" :class="caution.level">{{ caution.text }}</p>
+        <b>{{ charge.text }}</b>
+        <span class="soft"
+          >in {{ charge.age }}{{ charge.cycles ? `, regenerated ${charge.cycles} times` : '' }}</span
+        >
+        <span v-if="charge.used_pct !== null"
+          >{{ number(charge.used_pct) }} % used<template v-if="charge.full_in_d !== null"
+            >, full in {{ number(charge.full_in_d) }} days</template
+          ></span
+        >
+        <template v-if="writes"
+          ><button
+            type="button"
+            class="link-button small"
+            @click="out.send({ id: charge.id, regenerated: false })"
+          >
+            Taken out</button
+          ><button
+            v-if="charge.brine"
+            type="button"
+            class="link-button small"
+            @click="out.send({ id: charge.id, regenerated: true })"
+          >
+            Regenerated and back
+          </button></template
+        >
+        <p
+          v-for="caution in charge.cautions.filter((row) => row.level !== 'note')"
+          :key="caution.text"
+          class="caution whole"
+          :class="caution.level"
+        >
+          {{ caution.text }}
+        </p>
         <p v-if="charge.brine" class="soft small whole">To empty it: {{ charge.brine }}</p>
       </li>
     </ul>
     <form v-if="writes" class="fields" novalidate @submit.prevent="put.send(undefined)">
-      <FormField v-slot="{ id, status }" label="A charge of" :error="put.errors.value.kind"><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS" /></FormField>
+      <FormField v-slot="{ id, status }" label="A charge of" :error="put.errors.value.kind"
+        ><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS"
+      /></FormField>
       <TypedField v-model="form.mass_g" label="How much" unit="g" :error="put.errors.value.mass_g" />
-      <TypedField v-if="form.kind !== 'carbon'" v-model="form.capacity_mg_n_per_g" label="It holds, by its sheet" unit="mg N/g" placeholder="1.5 assumed" :error="put.errors.value.capacity_mg_n_per_g" />
+      <TypedField
+        v-if="form.kind !== 'carbon'"
+        v-model="form.capacity_mg_n_per_g"
+        label="It holds, by its sheet"
+        unit="mg N/g"
+        placeholder="1.5 assumed"
+        :error="put.errors.value.capacity_mg_n_per_g"
+      />
       <NButton attr-type="submit" :loading="put.pending.value">It is in</NButton>
     </form>
     <p v-if="put.trouble.value" class="fault" role="alert">{{ put.trouble.value }}</p>

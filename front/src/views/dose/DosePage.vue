@@ -35,20 +35,50 @@ watch(thing, () => {
   stock.value = ''
   give.reset()
 })
-const asked = useDebounce(computed(() => Object.fromEntries(Object.entries({ ...typed.value, thing: thing.value, body: body.value, stock_l: stock.value, scale_g: scale.value }).filter(([, text]) => text.trim() !== ''))), 250)
+const asked = useDebounce(
+  computed(() =>
+    Object.fromEntries(
+      Object.entries({
+        ...typed.value,
+        thing: thing.value,
+        body: body.value,
+        stock_l: stock.value,
+        scale_g: scale.value,
+      }).filter(([, text]) => text.trim() !== ''),
+    ),
+  ),
+  250,
+)
 const dose = useDose(() => props.system.slug, asked)
 const page = computed(() => dose.data.value)
 const found = computed(() => (page.value?.thing?.id === thing.value ? page.value.thing : null))
 const purposes = computed(() => [...new Set(page.value?.things.flatMap((row) => row.purposes) ?? [])].sort())
 const groups = computed(() => {
-  const rows = page.value?.things.filter((row) => !purpose.value || row.purposes.includes(purpose.value)) ?? []
-  return [...new Set(rows.map((row) => row.group))].map((group) => [group, rows.filter((row) => row.group === group)] as const)
+  const rows =
+    page.value?.things.filter((row) => !purpose.value || row.purposes.includes(purpose.value)) ?? []
+  return [...new Set(rows.map((row) => row.group))].map(
+    (group) => [group, rows.filter((row) => row.group === group)] as const,
+  )
 })
 const unmet = computed(() => found.value?.conditions.filter((text) => !met.value.includes(text)) ?? [])
 
 const give = useSend(
   () => props.system.slug,
-  (course: boolean) => answer(() => api.PUT('/api/systems/{system}/doses/{id}', { params: { path: { system: props.system.slug, id: ulid() } }, body: { ...typed.value, thing: thing.value, body: body.value, scale_g: scale.value, met: met.value, reason: reason.value, course: course ? 'yes' : 'no' } })),
+  (course: boolean) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/doses/{id}', {
+        params: { path: { system: props.system.slug, id: ulid() } },
+        body: {
+          ...typed.value,
+          thing: thing.value,
+          body: body.value,
+          scale_g: scale.value,
+          met: met.value,
+          reason: reason.value,
+          course: course ? 'yes' : 'no',
+        },
+      }),
+    ),
   () => (thing.value = ''),
 )
 const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
@@ -60,55 +90,143 @@ const print = () => window.print()
   <p v-else-if="!page" class="soft">Opening …</p>
   <template v-else>
     <div class="fields no-print">
-      <FormField v-slot="{ id }" label="Against"><select :id="id" v-model="purpose" class="choice"><option value="">anything</option><option v-for="row in purposes" :key="row" :value="row">{{ row }}</option></select></FormField>
-      <FormField v-slot="{ id }" class="wide" label="What is to be given" :error="give.errors.value.thing"><select :id="id" v-model="thing" class="choice"><option value="">choose</option><optgroup v-for="[group, rows] in groups" :key="group" :label="group"><option v-for="row in rows" :key="row.id" :value="row.id">{{ row.name }}</option></optgroup></select></FormField>
-      <FormField v-if="page.bodies.length > 1" v-slot="{ id }" label="Into" :error="give.errors.value.body"><select :id="id" v-model="body" class="choice"><option v-for="row in page.bodies" :key="row.id" :value="row.id">{{ row.name }}, {{ Math.round(row.litres).toLocaleString('en-GB') }} L</option></select></FormField>
-      <RouterLink class="small" :to="{ name: 'course', params: { system: system.slug } }">Courses and charges</RouterLink>
+      <FormField v-slot="{ id }" label="Against"
+        ><select :id="id" v-model="purpose" class="choice">
+          <option value="">anything</option>
+          <option v-for="row in purposes" :key="row" :value="row">{{ row }}</option>
+        </select></FormField
+      >
+      <FormField v-slot="{ id }" class="wide" label="What is to be given" :error="give.errors.value.thing"
+        ><select :id="id" v-model="thing" class="choice">
+          <option value="">choose</option>
+          <optgroup v-for="[group, rows] in groups" :key="group" :label="group">
+            <option v-for="row in rows" :key="row.id" :value="row.id">{{ row.name }}</option>
+          </optgroup>
+        </select></FormField
+      >
+      <FormField v-if="page.bodies.length > 1" v-slot="{ id }" label="Into" :error="give.errors.value.body"
+        ><select :id="id" v-model="body" class="choice">
+          <option v-for="row in page.bodies" :key="row.id" :value="row.id">
+            {{ row.name }}, {{ Math.round(row.litres).toLocaleString('en-GB') }} L
+          </option>
+        </select></FormField
+      >
+      <RouterLink class="small" :to="{ name: 'course', params: { system: system.slug } }"
+        >Courses and charges</RouterLink
+      >
     </div>
     <ul class="state no-print" aria-label="The water as it is known">
-      <li v-for="row in page.state" :key="`${row.key} ${row.text}`"><span class="soft small">{{ row.label }}</span> <b>{{ row.text }}</b> <span class="small" :class="row.stale ? 'fault' : 'soft'">{{ row.stale ? `${row.from || 'not known'}: test it first` : row.from }}</span></li>
+      <li v-for="row in page.state" :key="`${row.key} ${row.text}`">
+        <span class="soft small">{{ row.label }}</span> <b>{{ row.text }}</b>
+        <span class="small" :class="row.stale ? 'fault' : 'soft'">{{
+          row.stale ? `${row.from || 'not known'}: test it first` : row.from
+        }}</span>
+      </li>
     </ul>
 
     <section v-if="found" class="part no-print" :aria-label="found.name">
       <h2>{{ found.name }}</h2>
-      <p v-if="found.basis" class="soft small">Counted as {{ found.basis }}. {{ sources.data.value?.find((row) => row.id === found?.about?.source)?.citation }}</p>
+      <p v-if="found.basis" class="soft small">
+        Counted as {{ found.basis }}.
+        {{ sources.data.value?.find((row) => row.id === found?.about?.source)?.citation }}
+      </p>
       <template v-if="found.refusals.length">
-        <p v-for="text in found.refusals" :key="text" class="refused" role="alert"><b>Refused.</b> {{ text }}</p>
+        <p v-for="text in found.refusals" :key="text" class="refused" role="alert">
+          <b>Refused.</b> {{ text }}
+        </p>
       </template>
       <form novalidate @submit.prevent="give.send(false)">
         <template v-if="!found.refusals.length">
           <BenchFields v-model="typed" :bench="found.bench" />
           <fieldset v-if="found.conditions.length" class="conditions">
             <legend>First, and done before it goes in</legend>
-            <label v-for="text in found.conditions" :key="text"><input v-model="met" type="checkbox" :value="text" /> {{ text }}</label>
+            <label v-for="text in found.conditions" :key="text"
+              ><input v-model="met" type="checkbox" :value="text" /> {{ text }}</label
+            >
           </fieldset>
           <BenchAnswer :bench="found.bench" :measure="found.measure" />
           <template v-if="found.amount !== null">
             <p class="soft small">{{ found.rounding }}, to the step of a scale or cup.</p>
-            <p v-if="found.shelf">From <b>{{ found.shelf.name }}</b><span v-if="found.shelf.mark" class="soft">, {{ found.shelf.mark }}</span>. <span :class="{ fault: found.shelf.short }">{{ found.shelf.says }}</span></p>
-            <p v-else class="soft small">Nothing of it stands on <RouterLink to="/shelf">the shelf list</RouterLink>: what is used is not counted off.</p>
-            <p v-if="found.split.length">By bay: <template v-for="(row, i) in found.split" :key="row.name"><template v-if="i">, </template>{{ row.name }} <b>{{ row.text }}</b></template></p>
+            <p v-if="found.shelf">
+              From <b>{{ found.shelf.name }}</b><span v-if="found.shelf.mark" class="soft"
+                >, {{ found.shelf.mark }}</span
+              >. <span :class="{ fault: found.shelf.short }">{{ found.shelf.says }}</span>
+            </p>
+            <p v-else class="soft small">
+              Nothing of it stands on <RouterLink to="/shelf">the shelf list</RouterLink>: what is used is not
+              counted off.
+            </p>
+            <p v-if="found.split.length">
+              By bay:
+              <template v-for="(row, i) in found.split" :key="row.name"
+                ><template v-if="i">, </template>{{ row.name }} <b>{{ row.text }}</b></template
+              >
+            </p>
             <p v-if="found.wash_out && found.way === 'prolonged'">{{ found.wash_out }}</p>
-            <div class="fields"><TypedField v-model="stock" label="As a stock, in" unit="L" /><TypedField v-if="found.unit === 'g'" v-model="scale" label="Your scale reads to" unit="g" /></div>
-            <p v-if="found.stock"><b>{{ found.stock }}</b></p>
-            <ol class="order"><li v-for="step in found.order" :key="step">{{ step }}</li></ol>
+            <div class="fields">
+              <TypedField v-model="stock" label="As a stock, in" unit="L" /><TypedField
+                v-if="found.unit === 'g'"
+                v-model="scale"
+                label="Your scale reads to"
+                unit="g"
+              />
+            </div>
+            <p v-if="found.stock">
+              <b>{{ found.stock }}</b>
+            </p>
+            <ol class="order">
+              <li v-for="step in found.order" :key="step">{{ step }}</li>
+            </ol>
             <template v-if="writes">
-              <div v-if="unmet.length" class="fields"><TypedField v-model="reason" label="or say why it is given all the same" words :error="give.errors.value.reason" /></div>
+              <div v-if="unmet.length" class="fields">
+                <TypedField
+                  v-model="reason"
+                  label="or say why it is given all the same"
+                  words
+                  :error="give.errors.value.reason"
+                />
+              </div>
               <div class="fields">
-                <NButton v-if="found.course && found.course.repeats > 1" type="primary" :loading="give.pending.value" @click="give.send(true)">Begin the course: {{ found.course.repeats }} doses, every {{ day(found.course.every_d) }} days</NButton>
-                <NButton attr-type="submit" :type="found.course && found.course.repeats > 1 ? 'default' : 'primary'" :loading="give.pending.value">{{ found.minutes !== null ? `Fish are in: start the clock, ${found.minutes} min` : found.course && found.course.repeats > 1 ? 'Given once' : 'Given: book it' }}</NButton>
+                <NButton
+                  v-if="found.course && found.course.repeats > 1"
+                  type="primary"
+                  :loading="give.pending.value"
+                  @click="give.send(true)"
+                  >Begin the course: {{ found.course.repeats }} doses, every
+                  {{ day(found.course.every_d) }} days</NButton
+                >
+                <NButton
+                  attr-type="submit"
+                  :type="found.course && found.course.repeats > 1 ? 'default' : 'primary'"
+                  :loading="give.pending.value"
+                  >{{
+                    found.minutes !== null
+                      ? `Fish are in: start the clock, ${found.minutes} min`
+                      : found.course && found.course.repeats > 1
+                        ? 'Given once'
+                        : 'Given: book it'
+                  }}</NButton
+                >
                 <NButton @click="print">Print the sheet</NButton>
               </div>
             </template>
           </template>
-          <p v-if="give.trouble.value ?? give.errors.value.course" class="fault" role="alert">{{ give.trouble.value ?? give.errors.value.course }}</p>
+          <p v-if="give.trouble.value ?? give.errors.value.course" class="fault" role="alert">
+            {{ give.trouble.value ?? give.errors.value.course }}
+          </p>
         </template>
       </form>
       <dl v-if="found.about" class="about small">
-        <template v-for="row in found.about.hazards" :key="row.to"><dt>{{ row.to }}</dt><dd>{{ row.says }}</dd></template>
-        <dt>Stop</dt><dd>{{ found.about.stop }}</dd>
-        <dt>Disposal</dt><dd>{{ found.about.disposal }}</dd>
-        <dt>Storage</dt><dd>{{ found.about.storage }}</dd>
+        <template v-for="row in found.about.hazards" :key="row.to"
+          ><dt>{{ row.to }}</dt>
+          <dd>{{ row.says }}</dd></template
+        >
+        <dt>Stop</dt>
+        <dd>{{ found.about.stop }}</dd>
+        <dt>Disposal</dt>
+        <dd>{{ found.about.disposal }}</dd>
+        <dt>Storage</dt>
+        <dd>{{ found.about.storage }}</dd>
       </dl>
     </section>
     <DoseSheet v-if="found && found.amount !== null" :system="system" :found="found" />
@@ -116,7 +234,11 @@ const print = () => window.print()
     <DosesGiven :system="system" :page="page" :writes="writes" />
     <details class="part no-print">
       <summary>What is not offered, and why</summary>
-      <ul class="rows"><li v-for="row in page.not_offered" :key="row.name"><b>{{ row.name }}</b> {{ row.why }}</li></ul>
+      <ul class="rows">
+        <li v-for="row in page.not_offered" :key="row.name">
+          <b>{{ row.name }}</b> {{ row.why }}
+        </li>
+      </ul>
     </details>
   </template>
 </template>

@@ -8,8 +8,13 @@ const props = defineProps<{ system: System; found: NonNullable<DosePage['thing']
 const session = useSession()
 const now = useNow({ interval: 60_000 })
 const zone = computed(() => session.data.value?.person?.site.timezone ?? 'UTC')
-const clock = (minutes: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone.value }).format(now.value.getTime() + 60_000 * minutes)
-const day = computed(() => new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: zone.value }).format(now.value))
+const clock = (minutes: number) =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone.value }).format(
+    now.value.getTime() + 60_000 * minutes,
+  )
+const day = computed(() =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: zone.value }).format(now.value),
+)
 const cautions = computed(() => props.found.bench.cautions.filter((row) => row.level !== 'note'))
 </script>
 
@@ -19,10 +24,18 @@ const cautions = computed(() => props.found.bench.cautions.filter((row) => row.l
     <h2>{{ system.name }}: {{ found.name }}</h2>
     <p>{{ day }}</p>
     <p class="amount">{{ found.measure }}</p>
-    <p v-if="found.split.length"><template v-for="(row, i) in found.split" :key="row.name"><template v-if="i"> · </template>{{ row.name }}: <b>{{ row.text }}</b></template></p>
+    <p v-if="found.split.length">
+      <template v-for="(row, i) in found.split" :key="row.name"
+        ><template v-if="i"> · </template>{{ row.name }}: <b>{{ row.text }}</b></template
+      >
+    </p>
     <p v-if="found.stock">{{ found.stock }}</p>
-    <ol><li v-for="step in found.order" :key="step">{{ step }} <span class="initial" /></li></ol>
-    <p v-if="found.minutes !== null">In at {{ clock(0) }}, out by <b>{{ clock(found.minutes) }}</b> at the latest.</p>
+    <ol>
+      <li v-for="step in found.order" :key="step">{{ step }} <span class="initial" /></li>
+    </ol>
+    <p v-if="found.minutes !== null">
+      In at {{ clock(0) }}, out by <b>{{ clock(found.minutes) }}</b> at the latest.
+    </p>
     <p v-else>Given at ______ . Look again at half past, and after two hours.</p>
     <p v-for="row in cautions" :key="row.text" class="caution">{{ row.text }}</p>
     <p>Given by ____________ Read against the label by ____________</p>

@@ -5,8 +5,14 @@ import { useSend } from '@/api/useSend'
 
 const props = defineProps<{ system: System; page: DosePage; writes: boolean }>()
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
-const end = useSend(() => props.system.slug, (id: string) => answer(() => api.PUT('/api/systems/{system}/doses/{id}/end', path(id))))
-const takeBack = useSend(() => props.system.slug, (id: string) => answer(() => api.DELETE('/api/systems/{system}/doses/{id}', path(id))))
+const end = useSend(
+  () => props.system.slug,
+  (id: string) => answer(() => api.PUT('/api/systems/{system}/doses/{id}/end', path(id))),
+)
+const takeBack = useSend(
+  () => props.system.slug,
+  (id: string) => answer(() => api.DELETE('/api/systems/{system}/doses/{id}', path(id))),
+)
 </script>
 
 <!-- What was given here, and what a volume corrected since makes of it. -->
@@ -17,10 +23,20 @@ const takeBack = useSend(() => props.system.slug, (id: string) => answer(() => a
     <ul class="rows">
       <li v-for="row in page.given" :key="row.id">
         <span class="soft">{{ row.age }}</span> <b>{{ row.text }}</b> <span class="soft">{{ row.by }}</span>
-        <button v-if="row.running && writes" type="button" class="link-button" @click="end.send(row.id)">The fish are out</button>
+        <button v-if="row.running && writes" type="button" class="link-button" @click="end.send(row.id)">
+          The fish are out
+        </button>
         <span v-if="row.override" class="small">given all the same: {{ row.override }}</span>
         <span v-if="row.flag" class="fault small">{{ row.flag }}</span>
-        <button v-if="writes" type="button" class="link-button small back" :aria-label="`Never given: ${row.text}`" @click="takeBack.send(row.id)">Never given</button>
+        <button
+          v-if="writes"
+          type="button"
+          class="link-button small back"
+          :aria-label="`Never given: ${row.text}`"
+          @click="takeBack.send(row.id)"
+        >
+          Never given
+        </button>
       </li>
     </ul>
   </section>

@@ -13,24 +13,50 @@ const drawing = computed(() => {
   const x = (t: number) => 4 + ((t - first) / Math.max(1, last - first)) * (WIDTH - 8)
   const y = (v: number) => 22 + (1 - v / most) * (HEIGHT - 44)
   const now = Date.now() / 1000
-  const path = (run: typeof points) => run.map((point, i) => `${i ? 'L' : 'M'}${x(point.t).toFixed(1)} ${y(point.mg_l).toFixed(1)}`).join('')
+  const path = (run: typeof points) =>
+    run.map((point, i) => `${i ? 'L' : 'M'}${x(point.t).toFixed(1)} ${y(point.mg_l).toFixed(1)}`).join('')
   const split = points.findIndex((point) => point.t > now)
   const past = split < 0 ? points : points.slice(0, split)
-  return { past: path(past), ahead: split < 0 ? '' : path(points.slice(Math.max(0, split - 1))), now: split < 0 ? null : x(now), most, days: Math.round((last - first) / 86_400) }
+  return {
+    past: path(past),
+    ahead: split < 0 ? '' : path(points.slice(Math.max(0, split - 1))),
+    now: split < 0 ? null : x(now),
+    most,
+    days: Math.round((last - first) / 86_400),
+  }
 })
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
 </script>
 
 <!-- What is left in the water between doses, and as it goes on if nothing is given. -->
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`What is left over ${drawing.days} days, ${number(drawing.most)} ${course.unit} at most`">
+  <svg
+    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    role="img"
+    :aria-label="`What is left over ${drawing.days} days, ${number(drawing.most)} ${course.unit} at most`"
+  >
     <line x1="4" :x2="WIDTH - 4" :y1="HEIGHT - 22" :y2="HEIGHT - 22" class="rule" />
     <path :d="drawing.past" class="past" />
     <path v-if="drawing.ahead" :d="drawing.ahead" class="ahead" />
-    <line v-if="drawing.now !== null" :x1="drawing.now" :x2="drawing.now" y1="12" :y2="HEIGHT - 22" class="now" />
+    <line
+      v-if="drawing.now !== null"
+      :x1="drawing.now"
+      :x2="drawing.now"
+      y1="12"
+      :y2="HEIGHT - 22"
+      class="now"
+    />
     <text x="6" y="14">{{ number(drawing.most) }} {{ course.unit }}</text>
     <text x="6" :y="HEIGHT - 6">first dose</text>
-    <text v-if="drawing.now !== null && drawing.now > 110" :x="drawing.now" :y="HEIGHT - 6" text-anchor="middle">now</text>
+    <text
+      v-if="drawing.now !== null && drawing.now > 110"
+      :x="drawing.now"
+      :y="HEIGHT - 6"
+      text-anchor="middle"
+    >
+      now
+    </text>
   </svg>
 </template>
 

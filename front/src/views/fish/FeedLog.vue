@@ -13,11 +13,18 @@ const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
 const form = reactive({ feed_g: '', came_up: '', left_some: 'no' })
 const id = ref(ulid())
 const path = (key: string) => ({ params: { path: { system: props.system.slug, id: key } } })
-const give = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/feeds/{id}', { ...path(id.value), body: { ...form } })), () => {
-  form.feed_g = ''
-  id.value = ulid()
-})
-const undo = useSend(() => props.system.slug, (key: string) => answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', path(key))))
+const give = useSend(
+  () => props.system.slug,
+  () => answer(() => api.PUT('/api/systems/{system}/feeds/{id}', { ...path(id.value), body: { ...form } })),
+  () => {
+    form.feed_g = ''
+    id.value = ulid()
+  },
+)
+const undo = useSend(
+  () => props.system.slug,
+  (key: string) => answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', path(key))),
+)
 const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly', no: 'did not come up' }
 </script>
 
@@ -27,15 +34,48 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
     <p v-if="fish.feeds.length" class="soft small">{{ fish.week_g }} g in the last 7 days.</p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="give.send(undefined)">
       <TypedField v-model="form.feed_g" label="Given now" unit="g" :error="give.errors.value.feed_g" />
-      <FormField v-slot="{ id: field, status }" label="They"><ChoiceField :id="field" v-model="form.came_up" :status="status" :choices="[{ value: '', label: '' }, ...Object.entries(CAME).map(([value, label]) => ({ value, label }))]" /></FormField>
-      <FormField v-slot="{ id: field, status }" label="Left some"><ChoiceField :id="field" v-model="form.left_some" :status="status" :choices="[{ value: 'no', label: 'no' }, { value: 'yes', label: 'yes' }]" /></FormField>
+      <FormField v-slot="{ id: field, status }" label="They"
+        ><ChoiceField
+          :id="field"
+          v-model="form.came_up"
+          :status="status"
+          :choices="[
+            { value: '', label: '' },
+            ...Object.entries(CAME).map(([value, label]) => ({ value, label })),
+          ]"
+      /></FormField>
+      <FormField v-slot="{ id: field, status }" label="Left some"
+        ><ChoiceField
+          :id="field"
+          v-model="form.left_some"
+          :status="status"
+          :choices="[
+            { value: 'no', label: 'no' },
+            { value: 'yes', label: 'yes' },
+          ]"
+      /></FormField>
       <NButton attr-type="submit" :loading="give.pending.value">Write it down</NButton>
     </form>
-    <p v-if="give.trouble.value ?? undo.trouble.value" class="fault" role="alert">{{ give.trouble.value ?? undo.trouble.value }}</p>
+    <p v-if="give.trouble.value ?? undo.trouble.value" class="fault" role="alert">
+      {{ give.trouble.value ?? undo.trouble.value }}
+    </p>
     <ul class="rows acts">
       <li v-for="feed in fish.feeds" :key="feed.id">
-        <b>{{ feed.feed_g }} g</b> <span class="soft">{{ feed.age }}<template v-if="feed.by">, {{ feed.by }}</template><template v-if="feed.came_up">, {{ CAME[feed.came_up] }}</template><template v-if="feed.left_some">, left some</template></span>
-        <button v-if="writes" type="button" class="link-button small" :aria-label="`Take back ${feed.feed_g} g, ${feed.age}`" @click="undo.send(feed.id)">Take back</button>
+        <b>{{ feed.feed_g }} g</b>
+        <span class="soft"
+          >{{ feed.age }}<template v-if="feed.by">, {{ feed.by }}</template
+          ><template v-if="feed.came_up">, {{ CAME[feed.came_up] }}</template
+          ><template v-if="feed.left_some">, left some</template></span
+        >
+        <button
+          v-if="writes"
+          type="button"
+          class="link-button small"
+          :aria-label="`Take back ${feed.feed_g} g, ${feed.age}`"
+          @click="undo.send(feed.id)"
+        >
+          Take back
+        </button>
       </li>
     </ul>
   </section>

@@ -10,13 +10,30 @@ import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
-const text = (value: number | string | null | undefined) => (value === null || value === undefined ? '' : String(value))
+const text = (value: number | string | null | undefined) =>
+  value === null || value === undefined ? '' : String(value)
 const plan = props.fish.plan
 const form = reactive({
-  by_ration: plan?.by_ration ? 'yes' : 'no', feed_g_d: text(plan?.by_ration ? null : plan?.feed_g_d), protein_pct: text(plan?.protein_pct), product: text(plan?.product), digestibility_pct: text(plan?.digestibility_pct),
-  moisture_pct: text(plan?.moisture_pct), uneaten_pct: text(plan?.uneaten_pct || null), meals: text(plan?.meals), days_a_week: text(plan?.days_a_week === 7 ? null : plan?.days_a_week),
+  by_ration: plan?.by_ration ? 'yes' : 'no',
+  feed_g_d: text(plan?.by_ration ? null : plan?.feed_g_d),
+  protein_pct: text(plan?.protein_pct),
+  product: text(plan?.product),
+  digestibility_pct: text(plan?.digestibility_pct),
+  moisture_pct: text(plan?.moisture_pct),
+  uneaten_pct: text(plan?.uneaten_pct || null),
+  meals: text(plan?.meals),
+  days_a_week: text(plan?.days_a_week === 7 ? null : plan?.days_a_week),
 })
-const set = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/feed', { params: { path: { system: props.system.slug } }, body: { ...form } })))
+const set = useSend(
+  () => props.system.slug,
+  () =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/feed', {
+        params: { path: { system: props.system.slug } },
+        body: { ...form },
+      }),
+    ),
+)
 const grams = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
 </script>
 
@@ -24,20 +41,86 @@ const grams = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifi
   <section class="part" aria-label="Feed">
     <h2>Feed, as planned</h2>
     <p class="soft small">
-      <template v-if="fish.plan">{{ grams(fish.plan.mean_g_d) }} g a day on the mean of the week; this plan holds since {{ fish.plan.since }}. A new one holds from today.</template>
+      <template v-if="fish.plan"
+        >{{ grams(fish.plan.mean_g_d) }} g a day on the mean of the week; this plan holds since
+        {{ fish.plan.since }}. A new one holds from today.</template
+      >
       <template v-else>No plan yet: the load is worked out as if nothing were fed.</template>
-      <template v-if="fish.ration"> By the ration table these fish would get <FigureButton :figure="fish.ration" /> in this water.</template>
+      <template v-if="fish.ration">
+        By the ration table these fish would get <FigureButton :figure="fish.ration" /> in this
+        water.</template
+      >
     </p>
     <form novalidate @submit.prevent="set.send(undefined)">
-      <FormField v-slot="{ id, status }" label="How much"><ChoiceField :id="id" v-model="form.by_ration" :status="status" :choices="[{ value: 'no', label: 'so many grams' }, { value: 'yes', label: 'by the ration table' }]" /></FormField>
-      <TypedField v-if="form.by_ration === 'no'" v-model="form.feed_g_d" label="Feed" unit="g/d" :disabled="!writes" :error="set.errors.value.feed_g_d" />
-      <TypedField v-model="form.protein_pct" label="Protein" unit="%" :disabled="!writes" :error="set.errors.value.protein_pct" />
-      <TypedField v-model="form.product" label="What feed" words :disabled="!writes" :error="set.errors.value.product" />
-      <TypedField v-model="form.digestibility_pct" label="Of it digested" unit="%" hint="of the protein; empty is 80" :disabled="!writes" :error="set.errors.value.digestibility_pct" />
-      <TypedField v-model="form.moisture_pct" label="Moisture" unit="%" hint="if protein is given of dry feed" :disabled="!writes" :error="set.errors.value.moisture_pct" />
-      <TypedField v-model="form.uneaten_pct" label="Left uneaten" unit="%" hint="it rots and adds" :disabled="!writes" :error="set.errors.value.uneaten_pct" />
-      <TypedField v-model="form.meals" label="Meals a day" :disabled="!writes" :error="set.errors.value.meals" />
-      <TypedField v-model="form.days_a_week" label="Days a week" hint="empty is 7" :disabled="!writes" :error="set.errors.value.days_a_week" />
+      <FormField v-slot="{ id, status }" label="How much"
+        ><ChoiceField
+          :id="id"
+          v-model="form.by_ration"
+          :status="status"
+          :choices="[
+            { value: 'no', label: 'so many grams' },
+            { value: 'yes', label: 'by the ration table' },
+          ]"
+      /></FormField>
+      <TypedField
+        v-if="form.by_ration === 'no'"
+        v-model="form.feed_g_d"
+        label="Feed"
+        unit="g/d"
+        :disabled="!writes"
+        :error="set.errors.value.feed_g_d"
+      />
+      <TypedField
+        v-model="form.protein_pct"
+        label="Protein"
+        unit="%"
+        :disabled="!writes"
+        :error="set.errors.value.protein_pct"
+      />
+      <TypedField
+        v-model="form.product"
+        label="What feed"
+        words
+        :disabled="!writes"
+        :error="set.errors.value.product"
+      />
+      <TypedField
+        v-model="form.digestibility_pct"
+        label="Of it digested"
+        unit="%"
+        hint="of the protein; empty is 80"
+        :disabled="!writes"
+        :error="set.errors.value.digestibility_pct"
+      />
+      <TypedField
+        v-model="form.moisture_pct"
+        label="Moisture"
+        unit="%"
+        hint="if protein is given of dry feed"
+        :disabled="!writes"
+        :error="set.errors.value.moisture_pct"
+      />
+      <TypedField
+        v-model="form.uneaten_pct"
+        label="Left uneaten"
+        unit="%"
+        hint="it rots and adds"
+        :disabled="!writes"
+        :error="set.errors.value.uneaten_pct"
+      />
+      <TypedField
+        v-model="form.meals"
+        label="Meals a day"
+        :disabled="!writes"
+        :error="set.errors.value.meals"
+      />
+      <TypedField
+        v-model="form.days_a_week"
+        label="Days a week"
+        hint="empty is 7"
+        :disabled="!writes"
+        :error="set.errors.value.days_a_week"
+      />
       <div v-if="writes" class="buttons">
         <NButton type="primary" attr-type="submit" :loading="set.pending.value">Set the feed</NButton>
         <span v-if="set.done.value" class="soft" role="status">Set.</span>

@@ -13,10 +13,23 @@ import TypedField from '@/parts/TypedField.vue'
 const props = defineProps<{ system: System; group: FishPage['groups'][number] }>()
 const emit = defineEmits<{ done: [] }>()
 
-const form = reactive({ what: 'measured', length_cm: '', weight_g: '', count: '', to: '', reason: '', on: '' })
+const form = reactive({
+  what: 'measured',
+  length_cm: '',
+  weight_g: '',
+  count: '',
+  to: '',
+  reason: '',
+  on: '',
+})
 const id = ulid()
 const systems = useSystems()
-const places = computed(() => [{ value: '', label: '' }, ...(systems.data.value ?? []).filter((other) => other.slug !== props.system.slug).map((other) => ({ value: other.slug, label: other.name }))])
+const places = computed(() => [
+  { value: '', label: '' },
+  ...(systems.data.value ?? [])
+    .filter((other) => other.slug !== props.system.slug)
+    .map((other) => ({ value: other.slug, label: other.name })),
+])
 const whats = [
   { value: 'measured', label: 'were measured' },
   { value: 'moved', label: 'move to another system' },
@@ -27,26 +40,77 @@ const keep = useSend(
   () => props.system.slug,
   () => {
     const path = { system: props.system.slug, group: props.group.id, id }
-    if (form.what === 'measured') return answer(() => api.PUT('/api/systems/{system}/fish/{group}/measures/{id}', { params: { path }, body: { length_cm: form.length_cm, weight_g: form.weight_g, measured_on: form.on } }))
-    return answer(() => api.PUT('/api/systems/{system}/fish/{group}/{kind}/{id}', { params: { path: { ...path, kind: form.what as 'moved' | 'lost' | 'sold' } }, body: { count: form.count, to: form.to, reason: form.reason, happened_on: form.on } }))
+    if (form.what === 'measured')
+      return answer(() =>
+        api.PUT('/api/systems/{system}/fish/{group}/measures/{id}', {
+          params: { path },
+          body: { length_cm: form.length_cm, weight_g: form.weight_g, measured_on: form.on },
+        }),
+      )
+    return answer(() =>
+      api.PUT('/api/systems/{system}/fish/{group}/{kind}/{id}', {
+        params: { path: { ...path, kind: form.what as 'moved' | 'lost' | 'sold' } },
+        body: { count: form.count, to: form.to, reason: form.reason, happened_on: form.on },
+      }),
+    )
   },
   () => emit('done'),
 )
 </script>
 
 <template>
-  <form class="action" novalidate :aria-label="`What happened to ${group.name}`" @submit.prevent="keep.send(undefined)">
-    <FormField v-slot="{ id: field, status }" label="They"><ChoiceField :id="field" v-model="form.what" :status="status" :choices="whats" /></FormField>
+  <form
+    class="action"
+    novalidate
+    :aria-label="`What happened to ${group.name}`"
+    @submit.prevent="keep.send(undefined)"
+  >
+    <FormField v-slot="{ id: field, status }" label="They"
+      ><ChoiceField :id="field" v-model="form.what" :status="status" :choices="whats"
+    /></FormField>
     <template v-if="form.what === 'measured'">
-      <TypedField v-model="form.length_cm" label="Mean length" unit="cm" :error="keep.errors.value.length_cm" />
-      <TypedField v-model="form.weight_g" label="or weight of one" unit="g" :error="keep.errors.value.weight_g" />
-      <TypedField v-model="form.on" label="On" day hint="empty is today" :error="keep.errors.value.measured_on" />
+      <TypedField
+        v-model="form.length_cm"
+        label="Mean length"
+        unit="cm"
+        :error="keep.errors.value.length_cm"
+      />
+      <TypedField
+        v-model="form.weight_g"
+        label="or weight of one"
+        unit="g"
+        :error="keep.errors.value.weight_g"
+      />
+      <TypedField
+        v-model="form.on"
+        label="On"
+        day
+        hint="empty is today"
+        :error="keep.errors.value.measured_on"
+      />
     </template>
     <template v-else>
       <TypedField v-model="form.count" label="How many" :error="keep.errors.value.count" />
-      <FormField v-if="form.what === 'moved'" v-slot="{ id: field, status, described }" label="To" :error="keep.errors.value.to"><ChoiceField :id="field" v-model="form.to" :status="status" :aria-describedby="described" :choices="places" /></FormField>
+      <FormField
+        v-if="form.what === 'moved'"
+        v-slot="{ id: field, status, described }"
+        label="To"
+        :error="keep.errors.value.to"
+        ><ChoiceField
+          :id="field"
+          v-model="form.to"
+          :status="status"
+          :aria-describedby="described"
+          :choices="places"
+      /></FormField>
       <TypedField v-model="form.reason" label="Why" words :error="keep.errors.value.reason" />
-      <TypedField v-model="form.on" label="On" day hint="empty is today" :error="keep.errors.value.happened_on" />
+      <TypedField
+        v-model="form.on"
+        label="On"
+        day
+        hint="empty is today"
+        :error="keep.errors.value.happened_on"
+      />
     </template>
     <div class="buttons">
       <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Write it down</NButton>

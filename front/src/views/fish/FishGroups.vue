@@ -8,7 +8,12 @@ import { asTyped, usePart } from '@/views/build/usePart'
 import FishAction from './FishAction.vue'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
-const part = usePart(() => props.system.slug, 'fish', () => ({ name: '', count: '', length_cm: '', weight_g: '', condition: '', vessel_id: '', arrived_on: '' }), () => props.fish.groups)
+const part = usePart(
+  () => props.system.slug,
+  'fish',
+  () => ({ name: '', count: '', length_cm: '', weight_g: '', condition: '', vessel_id: '', arrived_on: '' }),
+  () => props.fish.groups,
+)
 const { open, form, errors } = part
 const doing = ref<string>()
 
@@ -18,25 +23,76 @@ const fields = computed<PartField[]>(() => [
   { key: 'length_cm', label: 'Length, nose to tail tip', unit: 'cm', hint: 'the mean of the group' },
   { key: 'weight_g', label: 'or weight of one', unit: 'g', hint: 'both give the condition factor' },
   { key: 'condition', label: 'Condition factor', hint: '1.3 lean to 1.8 stout; empty is 1.5' },
-  { key: 'vessel_id', label: 'Swim in', choices: [{ value: '', label: 'any bay' }, ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name }))] },
+  {
+    key: 'vessel_id',
+    label: 'Swim in',
+    choices: [
+      { value: '', label: 'any bay' },
+      ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
+    ],
+  },
   { key: 'arrived_on', label: 'Arrived on', day: true },
 ])
 const bay = (id: string | null) => props.system.build.vessels.find((vessel) => vessel.id === id)?.name
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
 const edit = (group: FishPage['groups'][number]) =>
-  part.edit(group.id, asTyped({ name: group.name, count: group.count, length_cm: group.weight_g === null ? group.length_cm : null, weight_g: group.weight_g, condition: group.condition, vessel_id: group.vessel_id ?? '', arrived_on: group.arrived_on }))
+  part.edit(
+    group.id,
+    asTyped({
+      name: group.name,
+      count: group.count,
+      length_cm: group.weight_g === null ? group.length_cm : null,
+      weight_g: group.weight_g,
+      condition: group.condition,
+      vessel_id: group.vessel_id ?? '',
+      arrived_on: group.arrived_on,
+    }),
+  )
 </script>
 
 <template>
-  <PartList title="Who lives here" add="Add fish" empty="No fish yet. Add a group with its mean length, or single fish by name." :parts="fish.groups" :open="open" :writes="writes" @edit="edit" @fresh="part.edit(null, {})">
+  <PartList
+    title="Who lives here"
+    add="Add fish"
+    empty="No fish yet. Add a group with its mean length, or single fish by name."
+    :parts="fish.groups"
+    :open="open"
+    :writes="writes"
+    @edit="edit"
+    @fresh="part.edit(null, {})"
+  >
     <template #line="{ part: group }">
-      {{ group.count }} of {{ number(group.length_cm) }} cm<template v-if="bay(group.vessel_id)">, in {{ bay(group.vessel_id) }}</template><template v-if="group.arrived_on">, since {{ group.arrived_on }}</template><template v-if="group.grows_cm_month !== null">, {{ number(group.grows_cm_month) }} cm a month</template>
-      <button v-if="writes" type="button" class="link-button small act" :aria-label="`Measure, move or take out ${group.name}`" @click="doing = doing === group.id ? undefined : group.id">Measure, move, lose</button>
+      {{ group.count }} of {{ number(group.length_cm) }} cm<template v-if="bay(group.vessel_id)"
+        >, in {{ bay(group.vessel_id) }}</template
+      ><template v-if="group.arrived_on">, since {{ group.arrived_on }}</template
+      ><template v-if="group.grows_cm_month !== null"
+        >, {{ number(group.grows_cm_month) }} cm a month</template
+      >
+      <button
+        v-if="writes"
+        type="button"
+        class="link-button small act"
+        :aria-label="`Measure, move or take out ${group.name}`"
+        @click="doing = doing === group.id ? undefined : group.id"
+      >
+        Measure, move, lose
+      </button>
       <FishAction v-if="doing === group.id" :system="system" :group="group" @done="doing = undefined" />
     </template>
     <template #figure="{ part: group }"><FigureButton :figure="group.weight" /></template>
     <template #form>
-      <PartForm :form="form" :fields="fields" :errors="errors" :trouble="part.trouble.value" :saving="part.save.isPending.value" :fresh="!fish.groups.some((g) => g.id === open)" @save="part.save.mutate({})" @cancel="open = null" @remove="part.remove.mutate(open ?? '')" />
+      <PartForm
+        :form="form"
+        :fields="fields"
+        :errors="errors"
+        :trouble="part.trouble.value"
+        :saving="part.save.isPending.value"
+        :fresh="!fish.groups.some((g) => g.id === open)"
+        @save="part.save.mutate({})"
+        @cancel="open = null"
+        @remove="part.remove.mutate(open ?? '')"
+      />
     </template>
   </PartList>
 </template>

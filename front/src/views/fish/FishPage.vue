@@ -12,8 +12,14 @@ const props = defineProps<{ system: System }>()
 const fish = useFish(() => props.system.slug)
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
-const says = (event: FishEvent) => ({ moved: event.came ? `moved here from ${event.from}` : `moved to ${event.to}`, lost: 'died', sold: 'sold' })[event.kind]
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const says = (event: FishEvent) =>
+  ({
+    moved: event.came ? `moved here from ${event.from}` : `moved to ${event.to}`,
+    lost: 'died',
+    sold: 'sold',
+  })[event.kind]
 </script>
 
 <template>
@@ -21,19 +27,41 @@ const says = (event: FishEvent) => ({ moved: event.came ? `moved here from ${eve
   <p v-else-if="!fish.data.value" class="soft">Counting …</p>
   <template v-else>
     <dl class="numbers">
-      <div><dt>{{ system.fish_count }} fish</dt><dd><FigureButton :figure="fish.data.value.biomass" big /></dd></div>
-      <div v-if="fish.data.value.density_kg_m3 !== null"><dt>In all the water</dt><dd><b>{{ number(fish.data.value.density_kg_m3) }}</b> <span class="soft small">kg/m³</span></dd></div>
-      <div v-for="bay in fish.data.value.bays" :key="bay.name"><dt>{{ bay.name }}</dt><dd><b>{{ number(bay.kg_m3) }}</b> <span class="soft small">kg/m³, {{ number(bay.kg) }} kg</span></dd></div>
+      <div>
+        <dt>{{ system.fish_count }} fish</dt>
+        <dd><FigureButton :figure="fish.data.value.biomass" big /></dd>
+      </div>
+      <div v-if="fish.data.value.density_kg_m3 !== null">
+        <dt>In all the water</dt>
+        <dd>
+          <b>{{ number(fish.data.value.density_kg_m3) }}</b> <span class="soft small">kg/m³</span>
+        </dd>
+      </div>
+      <div v-for="bay in fish.data.value.bays" :key="bay.name">
+        <dt>{{ bay.name }}</dt>
+        <dd>
+          <b>{{ number(bay.kg_m3) }}</b> <span class="soft small">kg/m³, {{ number(bay.kg) }} kg</span>
+        </dd>
+      </div>
     </dl>
     <FishGroups :system="system" :fish="fish.data.value" :writes="writes" />
-    <FeedPlan :key="`${system.slug} ${fish.data.value.plan?.since}`" :system="system" :fish="fish.data.value" :writes="writes" />
+    <FeedPlan
+      :key="`${system.slug} ${fish.data.value.plan?.since}`"
+      :system="system"
+      :fish="fish.data.value"
+      :writes="writes"
+    />
     <FeedLog :system="system" :fish="fish.data.value" :writes="writes" />
     <section v-if="fish.data.value.events.length" class="part" aria-label="Came and went">
       <h2>Came and went</h2>
       <ul class="rows">
         <li v-for="event in fish.data.value.events" :key="event.id">
           <span class="soft day">{{ event.on }}</span>
-          <span><b>{{ event.count }} {{ event.group }}</b> {{ says(event) }}<template v-if="event.reason">: {{ event.reason }}</template><span v-if="event.by" class="soft">, {{ event.by }}</span></span>
+          <span
+            ><b>{{ event.count }} {{ event.group }}</b> {{ says(event)
+            }}<template v-if="event.reason">: {{ event.reason }}</template
+            ><span v-if="event.by" class="soft">, {{ event.by }}</span></span
+          >
         </li>
       </ul>
     </section>

@@ -11,12 +11,26 @@ const narrow = useMediaQuery('(max-width: 720px)')
 const order = ['emergency', 'act', 'watch', 'good'] as const
 const groups = computed(() =>
   [...order, null]
-    .map((state) => ({ state, asleep: false, systems: (systems.data.value ?? []).filter((system: SystemLine) => system.state === state && !system.asleep) }))
-    .concat({ state: null, asleep: true, systems: (systems.data.value ?? []).filter((system: SystemLine) => system.asleep) })
+    .map((state) => ({
+      state,
+      asleep: false,
+      systems: (systems.data.value ?? []).filter(
+        (system: SystemLine) => system.state === state && !system.asleep,
+      ),
+    }))
+    .concat({
+      state: null,
+      asleep: true,
+      systems: (systems.data.value ?? []).filter((system: SystemLine) => system.asleep),
+    })
     .filter((group) => group.systems.length),
 )
-const wrong = computed(() => (systems.data.value ?? []).filter((system) => system.state !== null && system.state !== 'good').length)
-const late = (system: SystemLine) => system.due.filter((test) => test.stands === 'late').map((test) => test.name)
+const wrong = computed(
+  () =>
+    (systems.data.value ?? []).filter((system) => system.state !== null && system.state !== 'good').length,
+)
+const late = (system: SystemLine) =>
+  system.due.filter((test) => test.stands === 'late').map((test) => test.name)
 const total = computed(() => systems.data.value?.length ?? 0)
 </script>
 
@@ -25,18 +39,34 @@ const total = computed(() => systems.data.value?.length ?? 0)
   <div v-else class="page">
     <div class="page-head">
       <h1 v-if="!total">Ironwort</h1>
-      <h1 v-else-if="wrong">{{ wrong }} of {{ total }} {{ total === 1 ? 'system' : 'systems' }} to look at</h1>
+      <h1 v-else-if="wrong">
+        {{ wrong }} of {{ total }} {{ total === 1 ? 'system' : 'systems' }} to look at
+      </h1>
       <h1 v-else>All is well, as last tested</h1>
       <RouterLink v-if="total" to="/round">Walk the round</RouterLink>
     </div>
-    <p v-if="systems.isSuccess.value && !total">Nothing is described yet. <RouterLink to="/new">Describe the first system</RouterLink>: what it is for, its vessels, its filter, its fish.</p>
+    <p v-if="systems.isSuccess.value && !total">
+      Nothing is described yet. <RouterLink to="/new">Describe the first system</RouterLink>: what it is for,
+      its vessels, its filter, its fish.
+    </p>
     <section v-for="group in groups" :key="`${group.state} ${group.asleep}`" class="group">
       <h2><StateMark :state="group.state" :asleep="group.asleep" /></h2>
       <ul>
         <li v-for="system in group.systems" :key="system.slug">
           <RouterLink :to="`/${system.slug}`" class="name">{{ system.name }}</RouterLink>
-          <span>{{ system.asleep ? 'Asleep: wake it on its Build page.' : (system.worst ?? (system.state ? 'Every reading is within its limits.' : 'Nothing is tested yet.')) }}<span v-if="late(system).length" class="soft small">{{ ` Late to test: ${late(system).join(', ')}.` }}</span></span>
-          <RouterLink :to="`/${system.slug}/test`" class="small" :aria-label="`Test ${system.name}`">Test</RouterLink>
+          <span
+            >{{
+              system.asleep
+                ? 'Asleep: wake it on its Build page.'
+                : (system.worst ??
+                  (system.state ? 'Every reading is within its limits.' : 'Nothing is tested yet.'))
+            }}<span v-if="late(system).length" class="soft small">{{
+              ` Late to test: ${late(system).join(', ')}.`
+            }}</span></span
+          >
+          <RouterLink :to="`/${system.slug}/test`" class="small" :aria-label="`Test ${system.name}`"
+            >Test</RouterLink
+          >
         </li>
       </ul>
     </section>

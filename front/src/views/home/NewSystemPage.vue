@@ -12,7 +12,12 @@ const router = useRouter()
 const vocabulary = useVocabulary()
 const form = reactive({ name: '', kind: '', life_stage: '', template: '' })
 const kinds: Record<string, string> = {
-  holding: 'Holding', quarantine: 'Quarantine', start: 'A filter being started', display: 'Display pond', fry: 'Fry', hospital: 'Hospital',
+  holding: 'Holding',
+  quarantine: 'Quarantine',
+  start: 'A filter being started',
+  display: 'Display pond',
+  fry: 'Fry',
+  hospital: 'Hospital',
 }
 
 const add = useMutation({
@@ -23,7 +28,9 @@ const add = useMutation({
   },
 })
 const errors = computed(() => (add.error.value instanceof Refusal ? add.error.value.errors : {}))
-const trouble = computed(() => (add.error.value && Object.keys(errors.value).length === 0 ? add.error.value.message : null))
+const trouble = computed(() =>
+  add.error.value && Object.keys(errors.value).length === 0 ? add.error.value.message : null,
+)
 </script>
 
 <template>
@@ -32,16 +39,66 @@ const trouble = computed(() => (add.error.value && Object.keys(errors.value).len
     <p class="soft lead">One body of water going round one loop. Its vessels, filter and fish come next.</p>
     <form novalidate @submit.prevent="add.mutate()">
       <FormField v-slot="{ id, status, described }" label="What it is called" :error="errors.name">
-        <NInput v-model:value="form.name" :status="status" placeholder="" :maxlength="60" :input-props="{ id, 'aria-describedby': described }" />
+        <NInput
+          v-model:value="form.name"
+          :status="status"
+          placeholder=""
+          :maxlength="60"
+          :input-props="{ id, 'aria-describedby': described }"
+        />
       </FormField>
       <FormField v-slot="{ id, status, described }" label="What it is for" :error="errors.kind">
-        <ChoiceField :id="id" v-model="form.kind" :status="status" :aria-describedby="described" :choices="(vocabulary.data.value?.system_kinds ?? []).map((value) => ({ value, label: kinds[value] ?? value }))" />
+        <ChoiceField
+          :id="id"
+          v-model="form.kind"
+          :status="status"
+          :aria-describedby="described"
+          :choices="
+            (vocabulary.data.value?.system_kinds ?? []).map((value) => ({
+              value,
+              label: kinds[value] ?? value,
+            }))
+          "
+        />
       </FormField>
-      <FormField v-slot="{ id, status, described }" label="Whose limits hold" :error="errors.life_stage" hint="Readings are judged by what these fish can bear.">
-        <ChoiceField :id="id" v-model="form.life_stage" :status="status" :aria-describedby="described" :choices="(vocabulary.data.value?.life_stages ?? []).map((stage) => ({ value: stage.id, label: stage.name }))" />
+      <FormField
+        v-slot="{ id, status, described }"
+        label="Whose limits hold"
+        :error="errors.life_stage"
+        hint="Readings are judged by what these fish can bear."
+      >
+        <ChoiceField
+          :id="id"
+          v-model="form.life_stage"
+          :status="status"
+          :aria-describedby="described"
+          :choices="
+            (vocabulary.data.value?.life_stages ?? []).map((stage) => ({
+              value: stage.id,
+              label: stage.name,
+            }))
+          "
+        />
       </FormField>
-      <FormField v-slot="{ id, status, described }" label="Start from" :error="errors.template" hint="A common build to change to yours, or nothing.">
-        <ChoiceField :id="id" v-model="form.template" :status="status" :aria-describedby="described" :choices="[{ value: '', label: 'Nothing: I describe it all' }, ...(vocabulary.data.value?.templates ?? []).map((template) => ({ value: template.id, label: template.name }))]" />
+      <FormField
+        v-slot="{ id, status, described }"
+        label="Start from"
+        :error="errors.template"
+        hint="A common build to change to yours, or nothing."
+      >
+        <ChoiceField
+          :id="id"
+          v-model="form.template"
+          :status="status"
+          :aria-describedby="described"
+          :choices="[
+            { value: '', label: 'Nothing: I describe it all' },
+            ...(vocabulary.data.value?.templates ?? []).map((template) => ({
+              value: template.id,
+              label: template.name,
+            })),
+          ]"
+        />
       </FormField>
       <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
       <NButton type="primary" attr-type="submit" :loading="add.isPending.value">Add the system</NButton>

@@ -20,21 +20,79 @@ const form = reactive({ below: side(), above: side(), reason: '' })
 const number = (value: number) => Number(value.toPrecision(3))
 const words = (row: Row) => {
   const use = { below: row.own?.below ?? row.shipped.below, above: row.own?.above ?? row.shipped.above }
-  return [use.below && `watch below ${number(use.below.watch)}, act below ${number(use.below.act)}`, use.above && `watch above ${number(use.above.watch)}, act above ${number(use.above.act)}`].filter(Boolean).join('; ') || 'never judged'
+  return (
+    [
+      use.below && `watch below ${number(use.below.watch)}, act below ${number(use.below.act)}`,
+      use.above && `watch above ${number(use.above.watch)}, act above ${number(use.above.act)}`,
+    ]
+      .filter(Boolean)
+      .join('; ') || 'never judged'
+  )
 }
 function edit(row: Row): void {
-  const fill = (to: { watch: string; act: string; emergency: string }, from: Row['shipped']['below']) => Object.assign(to, from ? { watch: String(number(from.watch)), act: String(number(from.act)), emergency: String(number(from.emergency)) } : { watch: '', act: '', emergency: '' })
+  const fill = (to: { watch: string; act: string; emergency: string }, from: Row['shipped']['below']) =>
+    Object.assign(
+      to,
+      from
+        ? {
+            watch: String(number(from.watch)),
+            act: String(number(from.act)),
+            emergency: String(number(from.emergency)),
+          }
+        : { watch: '', act: '', emergency: '' },
+    )
   fill(form.below, row.own?.below ?? row.shipped.below)
   fill(form.above, row.own?.above ?? row.shipped.above)
   form.reason = row.own?.reason ?? ''
   open.value = row.parameter
 }
 const path = (parameter: string) => ({ params: { path: { system: props.system.slug, parameter } } })
-const save = useSend(() => props.system.slug, () => answer(() => api.PUT('/api/systems/{system}/limits/{parameter}', { ...path(open.value ?? ''), body: { below: { ...form.below }, above: { ...form.above }, reason: form.reason } })), () => (open.value = undefined))
-const drop = useSend(() => props.system.slug, (parameter: string) => answer(() => api.DELETE('/api/systems/{system}/limits/{parameter}', path(parameter))))
-const follow = useSend(() => props.system.slug, (to: { topic: string; school: string; reason: string }) => answer(() => api.PUT('/api/systems/{system}/schools/{topic}', { params: { path: { system: props.system.slug, topic: to.topic } }, body: { school: to.school, reason: to.reason } })))
-const plan = useSend(() => props.system.slug, (to: { parameter: string; way: string; every_h?: string }) => answer(() => api.PUT('/api/systems/{system}/schedule/{parameter}', { ...path(to.parameter), body: { way: to.way, every_h: to.every_h } })))
-const source = useSend(() => props.system.slug, (water: string) => answer(() => api.PUT('/api/systems/{system}/source', { params: { path: { system: props.system.slug } }, body: { water } })))
+const save = useSend(
+  () => props.system.slug,
+  () =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/limits/{parameter}', {
+        ...path(open.value ?? ''),
+        body: { below: { ...form.below }, above: { ...form.above }, reason: form.reason },
+      }),
+    ),
+  () => (open.value = undefined),
+)
+const drop = useSend(
+  () => props.system.slug,
+  (parameter: string) =>
+    answer(() => api.DELETE('/api/systems/{system}/limits/{parameter}', path(parameter))),
+)
+const follow = useSend(
+  () => props.system.slug,
+  (to: { topic: string; school: string; reason: string }) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/schools/{topic}', {
+        params: { path: { system: props.system.slug, topic: to.topic } },
+        body: { school: to.school, reason: to.reason },
+      }),
+    ),
+)
+const plan = useSend(
+  () => props.system.slug,
+  (to: { parameter: string; way: string; every_h?: string }) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/schedule/{parameter}', {
+        ...path(to.parameter),
+        body: { way: to.way, every_h: to.every_h },
+      }),
+    ),
+)
+const source = useSend(
+  () => props.system.slug,
+  (water: string) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/source', {
+        params: { path: { system: props.system.slug } },
+        body: { water },
+      }),
+    ),
+)
 const EVERY = [
   ['usual', 'as usual'],
   ['12', 'every 12 h'],
@@ -50,21 +108,69 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
 </script>
 
 <template>
-  <p>Limits are those of {{ system.life_stage_name.toLowerCase() }}, tests those of {{ system.schedule.name }}<template v-if="system.schedule.season">, in {{ system.schedule.season.name }}</template>. Where yours are other, say why.</p>
+  <p>
+    Limits are those of {{ system.life_stage_name.toLowerCase() }}, tests those of {{ system.schedule.name
+    }}<template v-if="system.schedule.season">, in {{ system.schedule.season.name }}</template
+    >. Where yours are other, say why.
+  </p>
   <p v-if="system.schedule.season" class="soft small">{{ system.schedule.season.says }}</p>
   <p class="source">
-    <label>Filled from <select :value="limits.data.value?.water_id ?? ''" :disabled="!writes" @change="source.send(($event.target as HTMLSelectElement).value)"><option value="">no water named</option><option v-for="water in shelf.data.value?.waters ?? []" :key="water.id" :value="water.id">{{ water.name }}</option></select></label>
+    <label
+      >Filled from
+      <select
+        :value="limits.data.value?.water_id ?? ''"
+        :disabled="!writes"
+        @change="source.send(($event.target as HTMLSelectElement).value)"
+      >
+        <option value="">no water named</option>
+        <option v-for="water in shelf.data.value?.waters ?? []" :key="water.id" :value="water.id">
+          {{ water.name }}
+        </option>
+      </select></label
+    >
     <RouterLink class="small" to="/shelf">Waters and kits</RouterLink>
   </p>
   <section class="part" aria-label="Schools">
     <h2>Schools of practice</h2>
-    <p class="soft small">Where keepers differ and all keep fish. What you follow here goes into targets, limits and programmes of this system.</p>
+    <p class="soft small">
+      Where keepers differ and all keep fish. What you follow here goes into targets, limits and programmes of
+      this system.
+    </p>
     <ul>
       <li v-for="topic in limits.data.value?.topics ?? []" :key="topic.id" class="topic">
         <b :id="`topic-${topic.id}`">{{ topic.name }}</b>
-        <select :aria-labelledby="`topic-${topic.id}`" :value="topic.follows" :disabled="!writes" @change="follow.send({ topic: topic.id, school: ($event.target as HTMLSelectElement).value, reason: topic.reason ?? '' })"><option v-for="school in topic.schools" :key="school.id" :value="school.id">{{ school.name }}</option></select>
+        <select
+          :aria-labelledby="`topic-${topic.id}`"
+          :value="topic.follows"
+          :disabled="!writes"
+          @change="
+            follow.send({
+              topic: topic.id,
+              school: ($event.target as HTMLSelectElement).value,
+              reason: topic.reason ?? '',
+            })
+          "
+        >
+          <option v-for="school in topic.schools" :key="school.id" :value="school.id">
+            {{ school.name }}
+          </option>
+        </select>
         <span class="soft">{{ topic.says }}</span>
-        <label v-if="writes && topic.follows !== 'usual'" class="why small">why <input class="inline" :value="topic.reason ?? ''" :aria-label="`Why this school of ${topic.name.toLowerCase()}`" maxlength="200" @change="follow.send({ topic: topic.id, school: topic.follows, reason: ($event.target as HTMLInputElement).value })" /></label>
+        <label v-if="writes && topic.follows !== 'usual'" class="why small"
+          >why
+          <input
+            class="inline"
+            :value="topic.reason ?? ''"
+            :aria-label="`Why this school of ${topic.name.toLowerCase()}`"
+            maxlength="200"
+            @change="
+              follow.send({
+                topic: topic.id,
+                school: topic.follows,
+                reason: ($event.target as HTMLInputElement).value,
+              })
+            "
+        /></label>
         <span v-else-if="topic.reason" class="why small">{{ topic.reason }}</span>
       </li>
     </ul>
@@ -77,16 +183,68 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
       <li v-for="row in limits.data.value?.limits ?? []" :key="row.parameter">
         <div class="line">
           <b>{{ row.name }}</b>
-          <span :class="{ soft: !row.own }">{{ words(row) }}<span v-if="row.unit" class="soft">{{ ` ${row.unit}` }}</span><template v-if="row.own"><br /><span class="small">yours: {{ row.own.reason }}</span></template></span>
-          <label v-if="reads(row.parameter)" class="small">tested <select :value="every(row)" :disabled="!writes" :aria-label="`How often ${row.name} is tested`" @change="plan.send({ parameter: row.parameter, way: ['usual', 'never'].includes(($event.target as HTMLSelectElement).value) ? ($event.target as HTMLSelectElement).value : 'own', every_h: ($event.target as HTMLSelectElement).value })"><option v-for="[value, label] in EVERY" :key="value" :value="value">{{ label }}</option></select></label>
-          <span v-if="writes" class="acts small"><button type="button" class="link-button" :aria-label="`Set limits of ${row.name}`" @click="edit(row)">Set</button><button v-if="row.own" type="button" class="link-button" :aria-label="`Go back to the usual limits of ${row.name}`" @click="drop.send(row.parameter)">Usual</button></span>
+          <span :class="{ soft: !row.own }"
+            >{{ words(row) }}<span v-if="row.unit" class="soft">{{ ` ${row.unit}` }}</span
+            ><template v-if="row.own"
+              ><br /><span class="small">yours: {{ row.own.reason }}</span></template
+            ></span
+          >
+          <label v-if="reads(row.parameter)" class="small"
+            >tested
+            <select
+              :value="every(row)"
+              :disabled="!writes"
+              :aria-label="`How often ${row.name} is tested`"
+              @change="
+                plan.send({
+                  parameter: row.parameter,
+                  way: ['usual', 'never'].includes(($event.target as HTMLSelectElement).value)
+                    ? ($event.target as HTMLSelectElement).value
+                    : 'own',
+                  every_h: ($event.target as HTMLSelectElement).value,
+                })
+              "
+            >
+              <option v-for="[value, label] in EVERY" :key="value" :value="value">{{ label }}</option>
+            </select></label
+          >
+          <span v-if="writes" class="acts small"
+            ><button
+              type="button"
+              class="link-button"
+              :aria-label="`Set limits of ${row.name}`"
+              @click="edit(row)"
+            >
+              Set</button
+            ><button
+              v-if="row.own"
+              type="button"
+              class="link-button"
+              :aria-label="`Go back to the usual limits of ${row.name}`"
+              @click="drop.send(row.parameter)"
+            >
+              Usual
+            </button></span
+          >
         </div>
         <form v-if="open === row.parameter" class="editor" novalidate @submit.prevent="save.send(undefined)">
           <template v-for="way in ['below', 'above'] as const" :key="way">
-            <TypedField v-for="state in ['watch', 'act', 'emergency'] as const" :key="`${way} ${state}`" v-model="form[way][state]" :label="`${state} ${way}`" :unit="row.unit" :error="save.errors.value[`${way}.${state}`]" />
+            <TypedField
+              v-for="state in ['watch', 'act', 'emergency'] as const"
+              :key="`${way} ${state}`"
+              v-model="form[way][state]"
+              :label="`${state} ${way}`"
+              :unit="row.unit"
+              :error="save.errors.value[`${way}.${state}`]"
+            />
           </template>
-          <div class="whole"><TypedField v-model="form.reason" label="Why" words :error="save.errors.value.reason" /></div>
-          <div class="whole buttons"><NButton type="primary" attr-type="submit" :loading="save.pending.value">Judge by these</NButton><button type="button" class="link-button" @click="open = undefined">Leave it</button></div>
+          <div class="whole">
+            <TypedField v-model="form.reason" label="Why" words :error="save.errors.value.reason" />
+          </div>
+          <div class="whole buttons">
+            <NButton type="primary" attr-type="submit" :loading="save.pending.value">Judge by these</NButton
+            ><button type="button" class="link-button" @click="open = undefined">Leave it</button>
+          </div>
           <p v-if="save.trouble.value" class="fault whole" role="alert">{{ save.trouble.value }}</p>
         </form>
       </li>

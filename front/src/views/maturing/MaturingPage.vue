@@ -11,7 +11,10 @@ import StartCurve from './StartCurve.vue'
 
 const props = defineProps<{ system: System }>()
 const typed = reactive<Record<string, string>>({})
-const asked = useDebounce(computed(() => Object.fromEntries(Object.entries(typed).filter(([, value]) => value.trim() !== ''))), 300)
+const asked = useDebounce(
+  computed(() => Object.fromEntries(Object.entries(typed).filter(([, value]) => value.trim() !== ''))),
+  300,
+)
 const query = useMaturing(() => props.system.slug, asked)
 const start = computed(() => query.data.value)
 const errors = computed(() => (query.error.value instanceof Refusal ? query.error.value.errors : {}))
@@ -22,7 +25,8 @@ const STAGES = [
   ['proving', 'Both down'],
   ['ready', 'Ready'],
 ] as const
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
 const days = (value: number) => `${Math.round(value)} day${Math.round(value) === 1 ? '' : 's'}`
 </script>
 
@@ -31,36 +35,95 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
   <p v-else-if="!start" class="soft">Reading the start …</p>
   <template v-else-if="!start.starting">
     <p class="lead">{{ start.says }}</p>
-    <p><RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink> or see what the filter carries under <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">Capacity</RouterLink>.</p>
+    <p>
+      <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink> or see
+      what the filter carries under
+      <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">Capacity</RouterLink>.
+    </p>
   </template>
   <template v-else>
     <p class="ready">
       <template v-if="start.stage === 'ready'">Ready.</template>
-      <template v-else-if="start.ready_on">Ready about <b>{{ day(start.ready_on) }}</b><template v-if="start.early_on && start.late_on">, between {{ day(start.early_on) }} and {{ day(start.late_on) }}</template>.</template>
+      <template v-else-if="start.ready_on"
+        >Ready about <b>{{ day(start.ready_on) }}</b><template v-if="start.early_on && start.late_on"
+          >, between {{ day(start.early_on) }} and {{ day(start.late_on) }}</template
+        >.</template
+      >
       <template v-else>Not within four months, as it goes.</template>
     </p>
     <ol class="way" aria-label="How far it has come">
-      <li v-for="[id, name] in STAGES" :key="id" :aria-current="start.stage === id ? 'step' : undefined">{{ name }}</li>
+      <li v-for="[id, name] in STAGES" :key="id" :aria-current="start.stage === id ? 'step' : undefined">
+        {{ name }}
+      </li>
     </ol>
-    <p>{{ start.says }}<template v-if="start.nitrite_peak"> Nitrite will be highest about {{ day(start.nitrite_peak.on) }}, near {{ number(start.nitrite_peak.mg_l) }} mg/L.</template></p>
-    <p v-for="caution in start.cautions.filter((row) => row.level !== 'note')" :key="caution.text" class="caution" :class="caution.level">{{ caution.text }}</p>
+    <p>
+      {{ start.says
+      }}<template v-if="start.nitrite_peak">
+        Nitrite will be highest about {{ day(start.nitrite_peak.on) }}, near
+        {{ number(start.nitrite_peak.mg_l) }} mg/L.</template
+      >
+    </p>
+    <p
+      v-for="caution in start.cautions.filter((row) => row.level !== 'note')"
+      :key="caution.text"
+      class="caution"
+      :class="caution.level"
+    >
+      {{ caution.text }}
+    </p>
     <dl class="numbers">
-      <div v-for="figure in start.figures" :key="figure.label"><dt>{{ figure.label }}</dt><dd><FigureButton :figure="figure" big /></dd></div>
+      <div v-for="figure in start.figures" :key="figure.label">
+        <dt>{{ figure.label }}</dt>
+        <dd><FigureButton :figure="figure" big /></dd>
+      </div>
     </dl>
     <StartCurve :start="start" />
-    <p class="soft small">Bars are what was read, the line what the model makes of it, hatched what the readings leave open. Followed since {{ start.since ? day(start.since) : '' }}.</p>
+    <p class="soft small">
+      Bars are what was read, the line what the model makes of it, hatched what the readings leave open.
+      Followed since {{ start.since ? day(start.since) : '' }}.
+    </p>
     <form class="fields" novalidate @submit.prevent>
-      <TypedField v-for="field in start.fields" :key="field.key" :model-value="typed[field.key] ?? ''" :label="field.label" :unit="field.unit" :placeholder="String(field.value)" :hint="field.from" :error="errors[field.key]" @update:model-value="typed[field.key] = $event ?? ''" />
+      <TypedField
+        v-for="field in start.fields"
+        :key="field.key"
+        :model-value="typed[field.key] ?? ''"
+        :label="field.label"
+        :unit="field.unit"
+        :placeholder="String(field.value)"
+        :hint="field.from"
+        :error="errors[field.key]"
+        @update:model-value="typed[field.key] = $event ?? ''"
+      />
     </form>
     <section class="part" aria-label="What to do">
       <h2>Until then</h2>
-      <ul class="rows"><li v-for="text in start.does" :key="text">{{ text }}</li></ul>
-      <p class="links"><RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink> <RouterLink v-if="!system.fish_count" :to="{ name: 'dose', params: { system: system.slug }, query: { thing: 'ammonium' } }">Dose ammonia</RouterLink> <RouterLink :to="{ name: 'buffer', params: { system: system.slug } }">Buffer KH</RouterLink></p>
+      <ul class="rows">
+        <li v-for="text in start.does" :key="text">{{ text }}</li>
+      </ul>
+      <p class="links">
+        <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink>
+        <RouterLink
+          v-if="!system.fish_count"
+          :to="{ name: 'dose', params: { system: system.slug }, query: { thing: 'ammonium' } }"
+          >Dose ammonia</RouterLink
+        >
+        <RouterLink :to="{ name: 'buffer', params: { system: system.slug } }">Buffer KH</RouterLink>
+      </p>
     </section>
     <section v-if="start.ways.length" class="part" aria-label="What would speed it">
       <h2>What would speed it</h2>
-      <ul class="rows"><li v-for="way in start.ways" :key="way.what"><b>{{ way.what }}</b> <span>{{ days(way.gained_d) }} sooner<template v-if="way.on">, {{ day(way.on) }}</template></span></li></ul>
-      <p class="soft small">A donor, your own too, can bring disease or what it was treated with: look at its fish first, and count what it loses. Bottled cultures differ: nothing is promised of them here.</p>
+      <ul class="rows">
+        <li v-for="way in start.ways" :key="way.what">
+          <b>{{ way.what }}</b>
+          <span
+            >{{ days(way.gained_d) }} sooner<template v-if="way.on">, {{ day(way.on) }}</template></span
+          >
+        </li>
+      </ul>
+      <p class="soft small">
+        A donor, your own too, can bring disease or what it was treated with: look at its fish first, and
+        count what it loses. Bottled cultures differ: nothing is promised of them here.
+      </p>
     </section>
   </template>
 </template>

@@ -18,13 +18,23 @@ const drawing = computed(() => {
   const now = curve.find((point) => point.ahead)?.t ?? last
   const x = (t: number) => LEFT + ((t - first) / Math.max(1, last - first)) * (WIDTH - LEFT - 8)
   const lanes = (['tan', 'no2'] as const).map((key, row) => {
-    const seen = readings.flatMap((reading) => (reading[key] ? [{ t: reading.t, low: reading[key]![0] ?? 0, high: reading[key]![1] ?? 0 }] : []))
+    const seen = readings.flatMap((reading) =>
+      reading[key] ? [{ t: reading.t, low: reading[key]![0] ?? 0, high: reading[key]![1] ?? 0 }] : [],
+    )
     // A kit at its end says "at least": its bar would be all there is to see.
-    const top = 1.15 * Math.max(...curve.map((point) => point[key]), ...curve.map((point) => Math.min(point[`${key}_band`][1] ?? 0, 3 * point[key] + 1)), 0.5)
+    const top =
+      1.15 *
+      Math.max(
+        ...curve.map((point) => point[key]),
+        ...curve.map((point) => Math.min(point[`${key}_band`][1] ?? 0, 3 * point[key] + 1)),
+        0.5,
+      )
     const y = (value: number) => row * LANE + 22 + (1 - Math.min(1, value / top)) * (LANE - 34)
-    const line = (run: typeof curve) => run.map((point, i) => `${i ? 'L' : 'M'}${x(point.t).toFixed(1)} ${y(point[key]).toFixed(1)}`).join('')
+    const line = (run: typeof curve) =>
+      run.map((point, i) => `${i ? 'L' : 'M'}${x(point.t).toFixed(1)} ${y(point[key]).toFixed(1)}`).join('')
     const ahead = curve.filter((point) => point.ahead)
-    const edge = (end: 0 | 1) => ahead.map((point) => `${x(point.t).toFixed(1)} ${y(point[`${key}_band`][end] ?? 0).toFixed(1)}`)
+    const edge = (end: 0 | 1) =>
+      ahead.map((point) => `${x(point.t).toFixed(1)} ${y(point[`${key}_band`][end] ?? 0).toFixed(1)}`)
     return {
       key,
       name: NAMES[key],
@@ -38,34 +48,78 @@ const drawing = computed(() => {
       most: top,
     }
   })
-  return { lanes, now: x(now), first: new Date(first * 1000).toISOString(), last: new Date(last * 1000).toISOString(), ready: props.start.ready_on ? x(new Date(props.start.ready_on).getTime() / 1000) : null }
+  return {
+    lanes,
+    now: x(now),
+    first: new Date(first * 1000).toISOString(),
+    last: new Date(last * 1000).toISOString(),
+    ready: props.start.ready_on ? x(new Date(props.start.ready_on).getTime() / 1000) : null,
+  }
 })
-const number = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const told = computed(
+  () =>
+    `Ammonia and nitrite from ${day(drawing.value.first)} to ${day(drawing.value.last)}, as read, as reckoned, ` +
+    'and as foreseen',
+)
 </script>
 
-<!-- Ammonia over nitrite on one time axis: what was read, what the model makes of it, and on from today with its band hatched. -->
+<!--
+  Ammonia over nitrite on one time axis: what was read, what the model makes of it, and on from today with its
+  band hatched.
+-->
 <template>
   <div class="scroll" tabindex="0" role="region" aria-label="Ammonia and nitrite of this start">
-    <svg :viewBox="`0 0 ${WIDTH} ${2 * LANE + FOOT}`" role="img" :aria-label="`Ammonia and nitrite from ${day(drawing.first)} to ${day(drawing.last)}, as read, as reckoned, and as foreseen`">
+    <svg :viewBox="`0 0 ${WIDTH} ${2 * LANE + FOOT}`" role="img" :aria-label="told">
       <defs>
-        <pattern id="ahead" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="6" class="hatch" /></pattern>
+        <pattern id="ahead" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="6" class="hatch" />
+        </pattern>
       </defs>
       <g v-for="lane in drawing.lanes" :key="lane.key">
         <path v-if="lane.band" :d="lane.band" fill="url(#ahead)" />
         <line :x1="LEFT" :x2="WIDTH - 8" :y1="lane.foot" :y2="lane.foot" class="rule" />
         <line :x1="LEFT" :x2="WIDTH - 8" :y1="lane.limit" :y2="lane.limit" class="limit" />
-        <line v-for="(bar, i) in lane.bars" :key="i" :x1="bar.x" :x2="bar.x" :y1="bar.top" :y2="Math.max(bar.bottom, bar.top + 3)" class="read" />
+        <line
+          v-for="(bar, i) in lane.bars"
+          :key="i"
+          :x1="bar.x"
+          :x2="bar.x"
+          :y1="bar.top"
+          :y2="Math.max(bar.bottom, bar.top + 3)"
+          class="read"
+        />
         <path :d="lane.past" class="past" />
         <path :d="lane.ahead" class="ahead" />
-        <text :x="LEFT" :y="lane.top - 7" class="name">{{ lane.name }} <tspan class="unit">mg/L as N</tspan></text>
+        <text :x="LEFT" :y="lane.top - 7" class="name">
+          {{ lane.name }}
+          <tspan class="unit">mg/L as N</tspan>
+        </text>
         <text :x="LEFT - 6" :y="lane.top + 12" text-anchor="end">{{ number(lane.most) }}</text>
         <text :x="LEFT - 6" :y="lane.foot" text-anchor="end">0</text>
       </g>
       <line :x1="drawing.now" :x2="drawing.now" y1="22" :y2="2 * LANE - 12" class="now" />
-      <line v-if="drawing.ready !== null" :x1="drawing.ready" :x2="drawing.ready" y1="22" :y2="2 * LANE - 12" class="done" />
+      <line
+        v-if="drawing.ready !== null"
+        :x1="drawing.ready"
+        :x2="drawing.ready"
+        y1="22"
+        :y2="2 * LANE - 12"
+        class="done"
+      />
       <text :x="LEFT" :y="2 * LANE + 12">{{ day(drawing.first) }}</text>
-      <text v-if="drawing.now > LEFT + 130" :x="drawing.now" :y="2 * LANE + 12" text-anchor="middle">today</text>
-      <text v-if="drawing.ready !== null && drawing.ready - drawing.now > 70" :x="drawing.ready" :y="2 * LANE + 12" text-anchor="middle">ready</text>
+      <text v-if="drawing.now > LEFT + 130" :x="drawing.now" :y="2 * LANE + 12" text-anchor="middle">
+        today
+      </text>
+      <text
+        v-if="drawing.ready !== null && drawing.ready - drawing.now > 70"
+        :x="drawing.ready"
+        :y="2 * LANE + 12"
+        text-anchor="middle"
+      >
+        ready
+      </text>
     </svg>
   </div>
 </template>

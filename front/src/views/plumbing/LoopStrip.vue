@@ -8,22 +8,82 @@ const props = defineProps<{ plumbing: Plumbing; slug: string; share?: Record<str
 const drawing = computed(() => layOut(props.plumbing))
 const filled = (key: string) => Math.min(1, Math.max(0, props.share?.[key.split(':')[1] ?? ''] ?? 0))
 const short = (name: string) => (name.length > 14 ? `${name.slice(0, 13)}…` : name)
+const standing = (box: { kind: string; bypassed?: boolean; off?: boolean }) => {
+  if (box.bypassed) return ', bypassed'
+  if (!box.off) return ''
+  return box.kind === 'vessel' ? ', shut off' : ', off'
+}
 </script>
 
 <!-- The system drawn from its own build: lines as thick as their flow, shut ones broken, what is off hatched. -->
 <template>
   <div class="loop" tabindex="0" role="region" aria-label="The loop, drawn">
-    <svg :viewBox="`0 0 ${drawing.width} ${drawing.height}`" :style="{ width: `${drawing.width}px` }" role="group" :aria-label="`Loop of ${drawing.boxes.length} parts and ${drawing.runs.length} lines`">
+    <svg
+      :viewBox="`0 0 ${drawing.width} ${drawing.height}`"
+      :style="{ width: `${drawing.width}px` }"
+      role="group"
+      :aria-label="`Loop of ${drawing.boxes.length} parts and ${drawing.runs.length} lines`"
+    >
       <defs>
-        <pattern id="off" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V6" class="hatch" /></pattern>
-        <marker id="way" viewBox="0 0 6 6" refX="5" refY="3" markerWidth="7" markerHeight="7" markerUnits="userSpaceOnUse" orient="auto"><path d="M0 0L6 3L0 6Z" class="arrow" /></marker>
+        <pattern id="off" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0V6" class="hatch" />
+        </pattern>
+        <marker
+          id="way"
+          viewBox="0 0 6 6"
+          refX="5"
+          refY="3"
+          markerWidth="7"
+          markerHeight="7"
+          markerUnits="userSpaceOnUse"
+          orient="auto"
+        >
+          <path d="M0 0L6 3L0 6Z" class="arrow" />
+        </marker>
       </defs>
-      <path v-for="run in drawing.runs" :key="run.id" :d="run.d" class="run" :class="{ shut: run.shut, back: run.back }" :stroke-width="run.width" marker-end="url(#way)"><title>{{ run.name }}{{ run.shut ? ', shut' : '' }}</title></path>
-      <RouterLink v-for="box in drawing.boxes" :key="box.key" v-slot="{ href, navigate }" :to="{ name: 'build', params: { system: slug }, hash: `#${box.key}` }" custom>
-        <a :href="href" :aria-label="`${box.name}${box.bypassed ? ', bypassed' : box.off ? (box.kind === 'vessel' ? ', shut off' : ', off') : ''}`" @click="navigate">
-          <rect :x="box.x" :y="box.y" :width="box.width" :height="box.height" class="box" :class="[box.kind, { bypassed: box.bypassed }]" />
-          <rect v-if="box.kind === 'stage' && filled(box.key) > 0" :x="box.x" :y="box.y + box.height * (1 - filled(box.key))" :width="box.width" :height="box.height * filled(box.key)" class="filled" />
-          <rect v-if="box.off" :x="box.x" :y="box.y" :width="box.width" :height="box.height" fill="url(#off)" />
+      <path
+        v-for="run in drawing.runs"
+        :key="run.id"
+        :d="run.d"
+        class="run"
+        :class="{ shut: run.shut, back: run.back }"
+        :stroke-width="run.width"
+        marker-end="url(#way)"
+      >
+        <title>{{ run.name }}{{ run.shut ? ', shut' : '' }}</title>
+      </path>
+      <RouterLink
+        v-for="box in drawing.boxes"
+        :key="box.key"
+        v-slot="{ href, navigate }"
+        :to="{ name: 'build', params: { system: slug }, hash: `#${box.key}` }"
+        custom
+      >
+        <a :href="href" :aria-label="`${box.name}${standing(box)}`" @click="navigate">
+          <rect
+            :x="box.x"
+            :y="box.y"
+            :width="box.width"
+            :height="box.height"
+            class="box"
+            :class="[box.kind, { bypassed: box.bypassed }]"
+          />
+          <rect
+            v-if="box.kind === 'stage' && filled(box.key) > 0"
+            :x="box.x"
+            :y="box.y + box.height * (1 - filled(box.key))"
+            :width="box.width"
+            :height="box.height * filled(box.key)"
+            class="filled"
+          />
+          <rect
+            v-if="box.off"
+            :x="box.x"
+            :y="box.y"
+            :width="box.width"
+            :height="box.height"
+            fill="url(#off)"
+          />
           <text :x="box.x + box.width / 2" :y="box.y + box.height / 2 + 4.5">{{ short(box.name) }}</text>
         </a>
       </RouterLink>

@@ -14,41 +14,100 @@ import ShutOffs from './ShutOffs.vue'
 const props = defineProps<{ system: System }>()
 const plumbing = usePlumbing(() => props.system.slug)
 
-const number = (value: number | null | undefined, digits = 3) => (value === null || value === undefined ? '' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: digits }).format(value))
-const litres = (value: number | null | undefined) => (value === null || value === undefined ? '' : new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value))
+const number = (value: number | null | undefined, digits = 3) =>
+  value === null || value === undefined
+    ? ''
+    : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: digits }).format(value)
+const litres = (value: number | null | undefined) =>
+  value === null || value === undefined
+    ? ''
+    : new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value)
 const name = (place: { kind: string; id: string }) => {
   const data = plumbing.data.value
-  return place.kind === 'outside' ? 'outside' : ([...(data?.vessels ?? []), ...(data?.stages ?? []), ...(data?.pumps ?? [])].find((part) => part.id === place.id)?.name ?? '')
+  return place.kind === 'outside'
+    ? 'outside'
+    : ([...(data?.vessels ?? []), ...(data?.stages ?? []), ...(data?.pumps ?? [])].find(
+        (part) => part.id === place.id,
+      )?.name ?? '')
 }
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
-const differ = computed(() => plumbing.data.value?.stages.some((stage) => stage.flow_l_h !== null && litres(stage.flow_l_h) !== litres(stage.reckoned_l_h)) ?? false)
+const differ = computed(
+  () =>
+    plumbing.data.value?.stages.some(
+      (stage) => stage.flow_l_h !== null && litres(stage.flow_l_h) !== litres(stage.reckoned_l_h),
+    ) ?? false,
+)
 const adopt = useMutation({
-  mutationFn: () => answer(() => api.POST('/api/systems/{system}/plumbing/flows', { params: { path: { system: props.system.slug } } })),
+  mutationFn: () =>
+    answer(() =>
+      api.POST('/api/systems/{system}/plumbing/flows', { params: { path: { system: props.system.slug } } }),
+    ),
   onSuccess: () => refreshSystem(props.system.slug),
 })
-const stays = computed(() => plumbing.data.value?.stages.some((stage) => stage.residence_min !== null) ?? false)
+const stays = computed(
+  () => plumbing.data.value?.stages.some((stage) => stage.residence_min !== null) ?? false,
+)
 const rises = computed(() => plumbing.data.value?.stages.some((stage) => stage.rises_m_h !== null) ?? false)
 const lamps = computed(() => plumbing.data.value?.stages.some((stage) => stage.uv !== null) ?? false)
-const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a, b) => ['danger', 'watch', 'note'].indexOf(a.level) - ['danger', 'watch', 'note'].indexOf(b.level)))
+const worse = computed(() =>
+  [...(plumbing.data.value?.cautions ?? [])].sort(
+    (a, b) => ['danger', 'watch', 'note'].indexOf(a.level) - ['danger', 'watch', 'note'].indexOf(b.level),
+  ),
+)
 </script>
 
 <template>
   <p v-if="plumbing.isError.value" class="fault" role="alert">{{ plumbing.error.value?.message }}</p>
   <p v-else-if="!plumbing.data.value" class="soft">Following the water …</p>
   <template v-else>
-    <p v-if="plumbing.data.value.trouble" class="fault trouble" role="alert">{{ plumbing.data.value.trouble }}</p>
-    <p v-if="!plumbing.data.value.lines.length && !plumbing.data.value.network" class="trouble">No lines are described yet. <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe them</RouterLink>, bore and length of each, and the flows and levels follow.</p>
+    <p v-if="plumbing.data.value.trouble" class="fault trouble" role="alert">
+      {{ plumbing.data.value.trouble }}
+    </p>
+    <p v-if="!plumbing.data.value.lines.length && !plumbing.data.value.network" class="trouble">
+      No lines are described yet.
+      <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe them</RouterLink>, bore
+      and length of each, and the flows and levels follow.
+    </p>
 
     <dl class="numbers">
-      <div v-if="plumbing.data.value.flow_l_h !== null"><dt>Comes round</dt><dd><b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
-      <div v-if="plumbing.data.value.turnover"><dt>Turnover</dt><dd><FigureButton :figure="plumbing.data.value.turnover" big /></dd></div>
-      <div v-if="plumbing.data.value.circulation_l_h"><dt>Circulated apart</dt><dd><b>{{ litres(plumbing.data.value.circulation_l_h) }}</b> <span class="soft small">L/h</span></dd></div>
-      <div><dt>Current</dt><dd><b>{{ number(plumbing.data.value.kwh_d) }}</b> <span class="soft small">kWh a day<template v-if="plumbing.data.value.cost_d !== null">, {{ plumbing.data.value.cost_d.toFixed(2) }} to pay</template></span></dd></div>
+      <div v-if="plumbing.data.value.flow_l_h !== null">
+        <dt>Comes round</dt>
+        <dd>
+          <b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span>
+        </dd>
+      </div>
+      <div v-if="plumbing.data.value.turnover">
+        <dt>Turnover</dt>
+        <dd><FigureButton :figure="plumbing.data.value.turnover" big /></dd>
+      </div>
+      <div v-if="plumbing.data.value.circulation_l_h">
+        <dt>Circulated apart</dt>
+        <dd>
+          <b>{{ litres(plumbing.data.value.circulation_l_h) }}</b> <span class="soft small">L/h</span>
+        </dd>
+      </div>
+      <div>
+        <dt>Current</dt>
+        <dd>
+          <b>{{ number(plumbing.data.value.kwh_d) }}</b>
+          <span class="soft small"
+            >kWh a day<template v-if="plumbing.data.value.cost_d !== null"
+              >, {{ plumbing.data.value.cost_d.toFixed(2) }} to pay</template
+            ></span
+          >
+        </dd>
+      </div>
     </dl>
 
     <LoopStrip :plumbing="plumbing.data.value" :slug="system.slug" />
-    <p class="soft small">Solved together for water at {{ number(plumbing.data.value.temp_c) }} °C<template v-if="plumbing.data.value.temp_assumed"> (assumed)</template>, levels against the water in the vessels.</p>
+    <p class="soft small">
+      Solved together for water at {{ number(plumbing.data.value.temp_c) }} °C<template
+        v-if="plumbing.data.value.temp_assumed"
+      >
+        (assumed)</template
+      >, levels against the water in the vessels.
+    </p>
 
     <ul v-if="worse.length" class="cautions">
       <li v-for="caution in worse" :key="caution.text" :class="caution.level">{{ caution.text }}</li>
@@ -58,12 +117,55 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       <h2>Chambers and stages</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Chambers and stages">
         <table>
-          <thead><tr><th>Stage</th><th class="num">Flow, L/h</th><th class="num">Capacity reckons with</th><th class="num">Level, mm</th><th class="num">Left before air, mm</th><th v-if="stays" class="num">Stays, min</th><th v-if="rises" class="num">Rises, m/h</th><th v-if="lamps" class="num">UV, mJ/cm²</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Stage</th>
+              <th class="num">Flow, L/h</th>
+              <th class="num">Capacity reckons with</th>
+              <th class="num">Level, mm</th>
+              <th class="num">Left before air, mm</th>
+              <th v-if="stays" class="num">Stays, min</th>
+              <th v-if="rises" class="num">Rises, m/h</th>
+              <th v-if="lamps" class="num">UV, mJ/cm²</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="stage in plumbing.data.value.stages" :key="stage.id">
-              <td><b>{{ stage.name }}</b><span v-if="stage.bypassed" class="fault"> bypassed</span></td><td class="num"><ProofOf :figure="proof(plumbing.data.value, `Flow through ${stage.name}`, stage.ask, 'flow_l_h', stage.flow_l_h)" :text="litres(stage.flow_l_h)" /></td><td class="num soft">{{ litres(stage.reckoned_l_h) }}</td>
-              <td class="num"><ProofOf :figure="proof(plumbing.data.value, `Level of ${stage.name}`, stage.ask_level, 'level_mm', stage.level_mm)" :text="litres(stage.level_mm)" /></td><td class="num">{{ litres(stage.spare_mm) }}</td>
-              <td v-if="stays" class="num">{{ number(stage.residence_min, 2) }}</td><td v-if="rises" class="num">{{ number(stage.rises_m_h, 2) }}</td>
+              <td>
+                <b>{{ stage.name }}</b><span v-if="stage.bypassed" class="fault"> bypassed</span>
+              </td>
+              <td class="num">
+                <ProofOf
+                  :figure="
+                    proof(
+                      plumbing.data.value,
+                      `Flow through ${stage.name}`,
+                      stage.ask,
+                      'flow_l_h',
+                      stage.flow_l_h,
+                    )
+                  "
+                  :text="litres(stage.flow_l_h)"
+                />
+              </td>
+              <td class="num soft">{{ litres(stage.reckoned_l_h) }}</td>
+              <td class="num">
+                <ProofOf
+                  :figure="
+                    proof(
+                      plumbing.data.value,
+                      `Level of ${stage.name}`,
+                      stage.ask_level,
+                      'level_mm',
+                      stage.level_mm,
+                    )
+                  "
+                  :text="litres(stage.level_mm)"
+                />
+              </td>
+              <td class="num">{{ litres(stage.spare_mm) }}</td>
+              <td v-if="stays" class="num">{{ number(stage.residence_min, 2) }}</td>
+              <td v-if="rises" class="num">{{ number(stage.rises_m_h, 2) }}</td>
               <td v-if="lamps" class="num"><FigureButton v-if="stage.uv" :figure="stage.uv" bare /></td>
             </tr>
           </tbody>
@@ -71,7 +173,15 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       </div>
       <p v-if="differ" class="adopt">
         Capacity reckons with other flows than the loop gives.
-        <button v-if="writes" type="button" class="link-button" :disabled="adopt.isPending.value" @click="adopt.mutate()">Reckon with these flows</button>
+        <button
+          v-if="writes"
+          type="button"
+          class="link-button"
+          :disabled="adopt.isPending.value"
+          @click="adopt.mutate()"
+        >
+          Reckon with these flows
+        </button>
         <span v-if="adopt.isError.value" class="fault" role="alert">{{ adopt.error.value?.message }}</span>
       </p>
     </section>
@@ -82,12 +192,45 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       <h2>Lines</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Lines">
         <table>
-          <thead><tr><th>Line</th><th>From, to</th><th class="num">Bore, mm</th><th class="num">Flow, L/h</th><th class="num">Speed, m/s</th><th class="num">Drop, mm</th><th class="num">Valve</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Line</th>
+              <th>From, to</th>
+              <th class="num">Bore, mm</th>
+              <th class="num">Flow, L/h</th>
+              <th class="num">Speed, m/s</th>
+              <th class="num">Drop, mm</th>
+              <th class="num">Valve</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="line in plumbing.data.value.lines" :key="line.id" :data-line="line.name">
-              <td><b>{{ line.name }}</b></td><td class="soft">{{ name(line.from) }} → {{ name(line.to) }}</td><td class="num">{{ number(line.bore_mm, 4) }}</td>
-              <td class="num"><ProofOf :figure="proof(plumbing.data.value, `Flow along ${line.name}`, line.ask, 'flow_l_h', line.flow_l_h)" :text="litres(line.flow_l_h)" /></td><td class="num">{{ number(line.velocity_m_s, 2) }}</td><td class="num drop"><FigureButton v-if="line.drop" :figure="line.drop" bare :strong="false" /></td>
-              <td class="num">{{ line.valve_open_pct === null ? '' : line.valve_open_pct === 0 ? 'shut' : `${line.valve_open_pct} %` }}</td>
+              <td>
+                <b>{{ line.name }}</b>
+              </td>
+              <td class="soft">{{ name(line.from) }} → {{ name(line.to) }}</td>
+              <td class="num">{{ number(line.bore_mm, 4) }}</td>
+              <td class="num">
+                <ProofOf
+                  :figure="
+                    proof(plumbing.data.value, `Flow along ${line.name}`, line.ask, 'flow_l_h', line.flow_l_h)
+                  "
+                  :text="litres(line.flow_l_h)"
+                />
+              </td>
+              <td class="num">{{ number(line.velocity_m_s, 2) }}</td>
+              <td class="num drop">
+                <FigureButton v-if="line.drop" :figure="line.drop" bare :strong="false" />
+              </td>
+              <td class="num">
+                {{
+                  line.valve_open_pct === null
+                    ? ''
+                    : line.valve_open_pct === 0
+                      ? 'shut'
+                      : `${line.valve_open_pct} %`
+                }}
+              </td>
             </tr>
           </tbody>
         </table>
@@ -98,18 +241,47 @@ const worse = computed(() => [...(plumbing.data.value?.cautions ?? [])].sort((a,
       <h2>Pumps</h2>
       <div class="scroll" tabindex="0" role="region" aria-label="Pumps">
         <table>
-          <thead><tr><th>Pump</th><th>Circuit</th><th class="num">Moves</th><th class="num">Against, m</th><th class="num">W</th><th class="num">kWh a day</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Pump</th>
+              <th>Circuit</th>
+              <th class="num">Moves</th>
+              <th class="num">Against, m</th>
+              <th class="num">W</th>
+              <th class="num">kWh a day</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="pump in plumbing.data.value.pumps" :key="pump.id">
-              <td><b>{{ pump.name }}</b><span v-if="!pump.running" class="fault"> off</span></td><td class="soft">{{ pump.circuit }}</td>
-              <td class="num"><template v-if="pump.kind === 'air'">{{ litres(pump.air_l_min) }} L/min of air</template><template v-else><ProofOf :figure="proof(plumbing.data.value, `Flow of ${pump.name}`, pump.ask, 'flow_l_h', pump.flow_l_h)" :text="litres(pump.flow_l_h)" /> L/h</template></td><td class="num">{{ number(pump.head_m) }}</td>
-              <td class="num">{{ litres(pump.power_w) }}</td><td class="num">{{ number(pump.kwh_d) }}</td>
+              <td>
+                <b>{{ pump.name }}</b><span v-if="!pump.running" class="fault"> off</span>
+              </td>
+              <td class="soft">{{ pump.circuit }}</td>
+              <td class="num">
+                <template v-if="pump.kind === 'air'">{{ litres(pump.air_l_min) }} L/min of air</template
+                ><template v-else
+                  ><ProofOf
+                    :figure="
+                      proof(plumbing.data.value, `Flow of ${pump.name}`, pump.ask, 'flow_l_h', pump.flow_l_h)
+                    "
+                    :text="litres(pump.flow_l_h)"
+                  />
+                  L/h</template
+                >
+              </td>
+              <td class="num">{{ number(pump.head_m) }}</td>
+              <td class="num">{{ litres(pump.power_w) }}</td>
+              <td class="num">{{ number(pump.kwh_d) }}</td>
             </tr>
           </tbody>
         </table>
       </div>
     </section>
-    <PlumbingWhatIf v-if="plumbing.data.value.lines.length" :plumbing="plumbing.data.value" :slug="system.slug" />
+    <PlumbingWhatIf
+      v-if="plumbing.data.value.lines.length"
+      :plumbing="plumbing.data.value"
+      :slug="system.slug"
+    />
   </template>
 </template>
 

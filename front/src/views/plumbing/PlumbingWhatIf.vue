@@ -11,58 +11,156 @@ import FormField from '@/parts/FormField.vue'
 const props = defineProps<{ plumbing: Plumbing; slug: string }>()
 const form = reactive({ line: '', bore_mm: '', valve_open_pct: '', second: 'no', pump: '' })
 
-const lines = computed(() => [{ value: '', label: '' }, ...props.plumbing.lines.filter((line) => line.to.kind !== 'outside').map((line) => ({ value: line.id, label: line.name }))])
-const pumps = computed(() => [{ value: '', label: '' }, ...props.plumbing.pumps.filter((pump) => pump.ask !== null || !pump.running).map((pump) => ({ value: pump.id, label: `${pump.name} ${pump.running ? 'off' : 'on'}` }))])
-const changed = computed(() => (form.line !== '' && (form.bore_mm !== '' || form.valve_open_pct !== '' || form.second === 'yes')) || form.pump !== '')
-const asked = useDebounce(computed(() => (changed.value ? JSON.stringify(form) : '')), 250)
+const lines = computed(() => [
+  { value: '', label: '' },
+  ...props.plumbing.lines
+    .filter((line) => line.to.kind !== 'outside')
+    .map((line) => ({ value: line.id, label: line.name })),
+])
+const pumps = computed(() => [
+  { value: '', label: '' },
+  ...props.plumbing.pumps
+    .filter((pump) => pump.ask !== null || !pump.running)
+    .map((pump) => ({ value: pump.id, label: `${pump.name} ${pump.running ? 'off' : 'on'}` })),
+])
+const changed = computed(
+  () =>
+    (form.line !== '' && (form.bore_mm !== '' || form.valve_open_pct !== '' || form.second === 'yes')) ||
+    form.pump !== '',
+)
+const asked = useDebounce(
+  computed(() => (changed.value ? JSON.stringify(form) : '')),
+  250,
+)
 const then = useQuery({
   queryKey: ['plumbing-what-if', () => props.slug, asked],
   enabled: computed(() => asked.value !== ''),
   retry: false,
   placeholderData: (previous) => previous,
-  queryFn: () => answer(() => api.POST('/api/systems/{system}/plumbing/what-if', { params: { path: { system: props.slug } }, body: JSON.parse(asked.value) })),
+  queryFn: () =>
+    answer(() =>
+      api.POST('/api/systems/{system}/plumbing/what-if', {
+        params: { path: { system: props.slug } },
+        body: JSON.parse(asked.value),
+      }),
+    ),
 })
 const errors = computed(() => (then.error.value instanceof Refusal ? then.error.value.errors : {}))
 
-const whole = (value: number | null | undefined) => (value === null || value === undefined ? '–' : new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value))
+const whole = (value: number | null | undefined) =>
+  value === null || value === undefined
+    ? '–'
+    : new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value)
 const rows = computed(() => {
   const after = then.data.value
   if (!after || asked.value === '') return []
   return [
     { name: 'Comes round, L/h', now: whole(props.plumbing.flow_l_h), then: whole(after.flow_l_h) },
-    { name: 'Turnover, times an hour', now: props.plumbing.turnover?.value?.toFixed(2) ?? '–', then: after.turnover?.value?.toFixed(2) ?? '–' },
-    ...props.plumbing.stages.filter((stage) => stage.level_mm !== null).map((stage) => {
-      const other = after.stages.find((candidate) => candidate.id === stage.id)
-      return { name: `${stage.name}: level, mm${stage.spare_mm === null ? '' : ' (left before air)'}`, now: `${whole(stage.level_mm)}${stage.spare_mm === null ? '' : ` (${whole(stage.spare_mm)})`}`, then: `${whole(other?.level_mm)}${stage.spare_mm === null ? '' : ` (${whole(other?.spare_mm)})`}` }
-    }),
-    ...props.plumbing.lines.filter((line) => line.id === form.line).map((line) => {
-      const other = after.lines.find((candidate) => candidate.id === line.id)
-      return { name: `${line.name}: flow, L/h (drop, mm)`, now: `${whole(line.flow_l_h)} (${whole(line.drop?.value)})`, then: `${whole(other?.flow_l_h)} (${whole(other?.drop?.value)})` }
-    }),
+    {
+      name: 'Turnover, times an hour',
+      now: props.plumbing.turnover?.value?.toFixed(2) ?? '–',
+      then: after.turnover?.value?.toFixed(2) ?? '–',
+    },
+    ...props.plumbing.stages
+      .filter((stage) => stage.level_mm !== null)
+      .map((stage) => {
+        const other = after.stages.find((candidate) => candidate.id === stage.id)
+        return {
+          name: `${stage.name}: level, mm${stage.spare_mm === null ? '' : ' (left before air)'}`,
+          now: `${whole(stage.level_mm)}${stage.spare_mm === null ? '' : ` (${whole(stage.spare_mm)})`}`,
+          then: `${whole(other?.level_mm)}${stage.spare_mm === null ? '' : ` (${whole(other?.spare_mm)})`}`,
+        }
+      }),
+    ...props.plumbing.lines
+      .filter((line) => line.id === form.line)
+      .map((line) => {
+        const other = after.lines.find((candidate) => candidate.id === line.id)
+        return {
+          name: `${line.name}: flow, L/h (drop, mm)`,
+          now: `${whole(line.flow_l_h)} (${whole(line.drop?.value)})`,
+          then: `${whole(other?.flow_l_h)} (${whole(other?.drop?.value)})`,
+        }
+      }),
   ]
 })
-const fresh = computed(() => (asked.value === '' ? [] : (then.data.value?.cautions ?? []).filter((caution) => !props.plumbing.cautions.some((known) => known.text === caution.text))))
+const fresh = computed(() =>
+  asked.value === ''
+    ? []
+    : (then.data.value?.cautions ?? []).filter(
+        (caution) => !props.plumbing.cautions.some((known) => known.text === caution.text),
+      ),
+)
 </script>
 
 <template>
   <section class="part" aria-label="What if">
     <h2>What if</h2>
     <div class="fields">
-      <FormField v-slot="{ id, status, described }" label="This line" :error="errors.line"><ChoiceField :id="id" v-model="form.line" :status="status" :aria-describedby="described" :choices="lines" /></FormField>
+      <FormField v-slot="{ id, status, described }" label="This line" :error="errors.line"
+        ><ChoiceField
+          :id="id"
+          v-model="form.line"
+          :status="status"
+          :aria-describedby="described"
+          :choices="lines"
+      /></FormField>
       <template v-if="form.line">
-        <FormField v-slot="{ id, status, described }" label="had a bore of" unit="mm" :error="errors.bore_mm"><NInput v-model:value="form.bore_mm" :status="status" placeholder="" :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }" /></FormField>
-        <FormField v-slot="{ id, status, described }" label="had its valve open" unit="%" :error="errors.valve_open_pct"><NInput v-model:value="form.valve_open_pct" :status="status" placeholder="" :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }" /></FormField>
-        <FormField v-slot="{ id, status }" label="had a second beside it"><ChoiceField :id="id" v-model="form.second" :status="status" :choices="[{ value: 'no', label: 'no' }, { value: 'yes', label: 'yes' }]" /></FormField>
+        <FormField v-slot="{ id, status, described }" label="had a bore of" unit="mm" :error="errors.bore_mm"
+          ><NInput
+            v-model:value="form.bore_mm"
+            :status="status"
+            placeholder=""
+            :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }"
+        /></FormField>
+        <FormField
+          v-slot="{ id, status, described }"
+          label="had its valve open"
+          unit="%"
+          :error="errors.valve_open_pct"
+          ><NInput
+            v-model:value="form.valve_open_pct"
+            :status="status"
+            placeholder=""
+            :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }"
+        /></FormField>
+        <FormField v-slot="{ id, status }" label="had a second beside it"
+          ><ChoiceField
+            :id="id"
+            v-model="form.second"
+            :status="status"
+            :choices="[
+              { value: 'no', label: 'no' },
+              { value: 'yes', label: 'yes' },
+            ]"
+        /></FormField>
       </template>
-      <FormField v-if="pumps.length > 1" v-slot="{ id, status }" label="This pump were"><ChoiceField :id="id" v-model="form.pump" :status="status" :choices="pumps" /></FormField>
+      <FormField v-if="pumps.length > 1" v-slot="{ id, status }" label="This pump were"
+        ><ChoiceField :id="id" v-model="form.pump" :status="status" :choices="pumps"
+      /></FormField>
     </div>
     <div aria-live="polite">
       <p v-if="then.data.value?.trouble && asked" class="fault">{{ then.data.value.trouble }}</p>
       <table v-if="rows.length" class="compare">
-        <thead><tr><th></th><th class="num">As built</th><th class="num">Then</th></tr></thead>
-        <tbody><tr v-for="row in rows" :key="row.name"><td>{{ row.name }}</td><td class="num soft">{{ row.now }}</td><td class="num"><b>{{ row.then }}</b></td></tr></tbody>
+        <thead>
+          <tr>
+            <th></th>
+            <th class="num">As built</th>
+            <th class="num">Then</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.name">
+            <td>{{ row.name }}</td>
+            <td class="num soft">{{ row.now }}</td>
+            <td class="num">
+              <b>{{ row.then }}</b>
+            </td>
+          </tr>
+        </tbody>
       </table>
-      <p v-for="caution in fresh" :key="caution.text" :class="{ fault: caution.level === 'danger' }">{{ caution.text }}</p>
+      <p v-for="caution in fresh" :key="caution.text" :class="{ fault: caution.level === 'danger' }">
+        {{ caution.text }}
+      </p>
     </div>
   </section>
 </template>

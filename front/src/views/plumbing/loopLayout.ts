@@ -40,7 +40,9 @@ type Joined = Pick<Plumbing['lines'][number], 'id' | 'name' | 'from' | 'to' | 'f
 /** What stands inside a vessel needs no line to take its water or to give it back. */
 function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
   const fed = new Set(plumbing.lines.map((line) => key(line.to)))
-  const emptied = new Set(plumbing.lines.filter((line) => line.to.kind !== 'outside').map((line) => key(line.from)))
+  const emptied = new Set(
+    plumbing.lines.filter((line) => line.to.kind !== 'outside').map((line) => key(line.from)),
+  )
   const inside = [
     ...plumbing.stages.map((stage) => ({ ...stage, place: { kind: 'stage' as const, id: stage.id } })),
     ...pumps.map((pump) => ({ ...pump, place: { kind: 'pump' as const, id: pump.id } })),
@@ -50,8 +52,12 @@ function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
     const vessel = { kind: 'vessel' as const, id: part.vessel_id }
     const base = { flow_l_h: part.flow_l_h, valve_open_pct: null }
     return [
-      ...(fed.has(key(part.place)) ? [] : [{ ...base, id: `into ${part.id}`, name: `into ${part.name}`, from: vessel, to: part.place }]),
-      ...(emptied.has(key(part.place)) ? [] : [{ ...base, id: `out of ${part.id}`, name: `out of ${part.name}`, from: part.place, to: vessel }]),
+      ...(fed.has(key(part.place))
+        ? []
+        : [{ ...base, id: `into ${part.id}`, name: `into ${part.name}`, from: vessel, to: part.place }]),
+      ...(emptied.has(key(part.place))
+        ? []
+        : [{ ...base, id: `out of ${part.id}`, name: `out of ${part.name}`, from: part.place, to: vessel }]),
     ]
   })
 }
@@ -63,10 +69,15 @@ function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
 export function layOut(plumbing: Plumbing): Drawing {
   const waterPumps = plumbing.pumps.filter((pump) => pump.kind === 'water' || pump.kind === 'airlift')
   const vessels = plumbing.vessels.map((vessel) => `vessel:${vessel.id}`)
-  const parts = [...plumbing.stages.map((stage) => `stage:${stage.id}`), ...waterPumps.map((pump) => `pump:${pump.id}`)]
+  const parts = [
+    ...plumbing.stages.map((stage) => `stage:${stage.id}`),
+    ...waterPumps.map((pump) => `pump:${pump.id}`),
+  ]
   const lines = [...plumbing.lines, ...joins(plumbing, waterPumps)]
   // What falls from one vessel to another goes forward too; what comes back from the filter does not.
-  const forward = lines.filter((line) => line.to.kind !== 'outside' && (line.to.kind !== 'vessel' || line.from.kind === 'vessel'))
+  const forward = lines.filter(
+    (line) => line.to.kind !== 'outside' && (line.to.kind !== 'vessel' || line.from.kind === 'vessel'),
+  )
   const column = new Map<string, number>([...vessels, ...parts].map((part) => [part, 0]))
 
   // Without lines the stages stand as they are listed; with them, longest way from the vessels decides.
@@ -82,14 +93,46 @@ export function layOut(plumbing: Plumbing): Drawing {
   const rows = new Map<number, number>()
   const largest = Math.max(1, ...plumbing.vessels.map((vessel) => vessel.volume_l))
   const boxes = new Map<string, Box>()
-  const place = (part: string, name: string, kind: Box['kind'], off: boolean, width: number, bypassed = false) => {
+  const place = (
+    part: string,
+    name: string,
+    kind: Box['kind'],
+    off: boolean,
+    width: number,
+    bypassed = false,
+  ) => {
     const at = column.get(part) ?? 0
     const row = rows.get(at) ?? 0
     rows.set(at, row + 1)
-    boxes.set(part, { key: part, name, kind, x: MARGIN + at * STEP, y: MARGIN + row * ROW, width, height: BOX.height, off, bypassed })
+    boxes.set(part, {
+      key: part,
+      name,
+      kind,
+      x: MARGIN + at * STEP,
+      y: MARGIN + row * ROW,
+      width,
+      height: BOX.height,
+      off,
+      bypassed,
+    })
   }
-  for (const vessel of plumbing.vessels) place(`vessel:${vessel.id}`, vessel.name, 'vessel', vessel.shut_off, Math.max(56, BOX.width * Math.sqrt(vessel.volume_l / largest)))
-  for (const stage of plumbing.stages) place(`stage:${stage.id}`, stage.name, 'stage', plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1, BOX.width, stage.bypassed)
+  for (const vessel of plumbing.vessels)
+    place(
+      `vessel:${vessel.id}`,
+      vessel.name,
+      'vessel',
+      vessel.shut_off,
+      Math.max(56, BOX.width * Math.sqrt(vessel.volume_l / largest)),
+    )
+  for (const stage of plumbing.stages)
+    place(
+      `stage:${stage.id}`,
+      stage.name,
+      'stage',
+      plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1,
+      BOX.width,
+      stage.bypassed,
+    )
   for (const pump of waterPumps) place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
 
   const columns = Math.max(0, ...column.values()) + 1
@@ -102,7 +145,12 @@ export function layOut(plumbing: Plumbing): Drawing {
     const from = boxes.get(key(line.from))
     const to = boxes.get(key(line.to))
     if (!from || (line.to.kind !== 'outside' && !to)) return []
-    const base = { id: line.id, name: line.name, width: 1.5 + (5 * Math.abs(line.flow_l_h ?? 0)) / strongest, shut: line.valve_open_pct === 0 }
+    const base = {
+      id: line.id,
+      name: line.name,
+      width: 1.5 + (5 * Math.abs(line.flow_l_h ?? 0)) / strongest,
+      shut: line.valve_open_pct === 0,
+    }
     const [x1, y1] = [from.x + from.width, from.y + from.height / 2]
     if (!to) return [{ ...base, back: false, d: `M${from.x + from.width / 2} ${from.y + from.height}v12` }]
     const [x2, y2] = [to.x, to.y + to.height / 2]
@@ -113,12 +161,23 @@ export function layOut(plumbing: Plumbing): Drawing {
       twins.set(pair, twin + 1)
       const aside = twin === 0 ? 0 : 9 * Math.ceil(twin / 2) * (twin % 2 === 1 ? 1 : -1)
       const middle = (x1 + x2) / 2
-      return [{ ...base, back: false, d: `M${x1} ${y1 + aside}C${middle} ${y1 + aside} ${middle} ${y2 + aside} ${x2} ${y2 + aside}` }]
+      return [
+        {
+          ...base,
+          back: false,
+          d: `M${x1} ${y1 + aside}C${middle} ${y1 + aside} ${middle} ${y2 + aside} ${x2} ${y2 + aside}`,
+        },
+      ]
     }
     const under = floor + 4 + 9 * returns++
     const into = to.x + 14 + 10 * (returns % 5)
     return [{ ...base, back: true, d: `M${x1} ${y1}h10V${under}H${into}V${to.y + to.height}` }]
   })
 
-  return { boxes: [...boxes.values()], runs, width: MARGIN + (columns - 1) * STEP + BOX.width + 30, height: floor + 10 + 9 * returns }
+  return {
+    boxes: [...boxes.values()],
+    runs,
+    width: MARGIN + (columns - 1) * STEP + BOX.width + 30,
+    height: floor + 10 + 9 * returns,
+  }
 }

@@ -13,11 +13,15 @@ const rows = computed(() => round.data.value?.rows ?? [])
   <div class="page">
     <div class="page-head">
       <h1>Round</h1>
-      <p v-if="rows.length" class="soft">{{ round.data.value?.walked }} of {{ rows.length }} looked at; the worst first, then in walking order</p>
+      <p v-if="rows.length" class="soft">
+        {{ round.data.value?.walked }} of {{ rows.length }} looked at; the worst first, then in walking order
+      </p>
     </div>
     <p v-if="round.isError.value" class="fault" role="alert">{{ round.error.value?.message }}</p>
     <p v-else-if="round.isPending.value" class="soft">Looking what is due …</p>
-    <p v-else-if="!rows.length">No system to walk round yet. <RouterLink to="/new">Describe the first one</RouterLink>.</p>
+    <p v-else-if="!rows.length">
+      No system to walk round yet. <RouterLink to="/new">Describe the first one</RouterLink>.
+    </p>
     <ul>
       <RoundRow v-for="row in rows" :key="row.slug" :row="row" :writes="writes" />
     </ul>

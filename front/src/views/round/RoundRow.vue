@@ -13,40 +13,99 @@ const line = ref('')
 const key = ref(ulid())
 const path = () => ({ params: { path: { system: props.row.slug } } })
 const log = useMutation({
-  mutationFn: () => answer(() => api.POST('/api/systems/{system}/log', { ...path(), body: { id: key.value, line: line.value } })),
+  mutationFn: () =>
+    answer(() =>
+      api.POST('/api/systems/{system}/log', { ...path(), body: { id: key.value, line: line.value } }),
+    ),
   onSuccess: async (visit) => {
-    lastBooked.value = { visit: visit.id, slug: props.row.slug, system: props.row.name, count: visit.readings.length, besides: visit.besides }
+    lastBooked.value = {
+      visit: visit.id,
+      slug: props.row.slug,
+      system: props.row.name,
+      count: visit.readings.length,
+      besides: visit.besides,
+    }
     line.value = ''
     key.value = ulid()
     await refreshSystem(props.row.slug)
   },
 })
 const well = useMutation({
-  mutationFn: () => answer(() => api.PUT('/api/systems/{system}/notes/{id}', { params: { path: { system: props.row.slug, id: ulid() } }, body: { words: 'Looked at on the round: all well.' } })),
+  mutationFn: () =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/notes/{id}', {
+        params: { path: { system: props.row.slug, id: ulid() } },
+        body: { words: 'Looked at on the round: all well.' },
+      }),
+    ),
   onSuccess: () => refreshSystem(props.row.slug),
 })
-const fault = (error: Error | null) => (error instanceof Refusal ? (error.errors.line ?? error.message) : (error?.message ?? null))
+const fault = (error: Error | null) =>
+  error instanceof Refusal ? (error.errors.line ?? error.message) : (error?.message ?? null)
 </script>
 
 <!-- One system on the round: what is due there and what to look for, a line to book what is read, or a tick. -->
 <template>
   <li :class="{ walked: row.looked }">
     <div class="what">
-      <p class="head"><RouterLink :to="{ name: 'system', params: { system: row.slug } }" class="name">{{ row.name }}</RouterLink> <StateMark :state="row.state" /> <RouterLink v-if="row.state === 'act' || row.state === 'emergency'" class="small" :to="{ name: 'trouble', params: { system: row.slug } }">What to do</RouterLink></p>
+      <p class="head">
+        <RouterLink :to="{ name: 'system', params: { system: row.slug } }" class="name">{{
+          row.name
+        }}</RouterLink>
+        <StateMark :state="row.state" />
+        <RouterLink
+          v-if="row.state === 'act' || row.state === 'emergency'"
+          class="small"
+          :to="{ name: 'trouble', params: { system: row.slug } }"
+          >What to do</RouterLink
+        >
+      </p>
       <p v-if="row.worst">{{ row.worst }}</p>
-      <p v-if="row.due.length"><span class="soft">Test</span> <template v-for="(test, i) in row.due" :key="test.name"><template v-if="i">, </template><b :class="{ fault: test.stands === 'late' }">{{ test.name }}{{ test.stands === 'late' ? ', late' : '' }}</b></template></p>
-      <p v-for="text in row.doses" :key="text"><RouterLink :to="{ name: 'course', params: { system: row.slug } }">Dose</RouterLink> {{ text }}</p>
+      <p v-if="row.due.length">
+        <span class="soft">Test</span>
+        <template v-for="(test, i) in row.due" :key="test.name"
+          ><template v-if="i">, </template
+          ><b :class="{ fault: test.stands === 'late' }"
+            >{{ test.name }}{{ test.stands === 'late' ? ', late' : '' }}</b
+          ></template
+        >
+      </p>
+      <p v-for="text in row.doses" :key="text">
+        <RouterLink :to="{ name: 'course', params: { system: row.slug } }">Dose</RouterLink> {{ text }}
+      </p>
       <p v-for="text in row.fish" :key="text"><span class="soft">Look again:</span> {{ text }}</p>
       <p v-if="row.changed.length" class="soft small">{{ row.changed.join('; ') }}</p>
     </div>
     <div class="book">
-      <p class="soft small">{{ row.looked ? `Looked at ${row.looked}` : row.last ? `Last tested ${row.last}` : 'Never tested' }}</p>
+      <p class="soft small">
+        {{ row.looked ? `Looked at ${row.looked}` : row.last ? `Last tested ${row.last}` : 'Never tested' }}
+      </p>
       <form v-if="writes" novalidate @submit.prevent="log.mutate()">
-        <input v-model="line" class="inline" :aria-label="`Readings of ${row.name}`" placeholder="am .1 ni 0 ph 7.6 t 18" autocomplete="off" autocapitalize="off" spellcheck="false" />
-        <button type="submit" class="link-button small" :disabled="line.trim() === '' || log.isPending.value">Book</button>
-        <button type="button" class="link-button small" :aria-label="`All well at ${row.name}`" :disabled="well.isPending.value" @click="well.mutate()">All well</button>
+        <input
+          v-model="line"
+          class="inline"
+          :aria-label="`Readings of ${row.name}`"
+          placeholder="am .1 ni 0 ph 7.6 t 18"
+          autocomplete="off"
+          autocapitalize="off"
+          spellcheck="false"
+        />
+        <button type="submit" class="link-button small" :disabled="line.trim() === '' || log.isPending.value">
+          Book
+        </button>
+        <button
+          type="button"
+          class="link-button small"
+          :aria-label="`All well at ${row.name}`"
+          :disabled="well.isPending.value"
+          @click="well.mutate()"
+        >
+          All well
+        </button>
       </form>
-      <p v-if="fault(log.error.value ?? well.error.value)" class="fault small" role="alert">{{ fault(log.error.value ?? well.error.value) }}</p>
+      <p v-if="fault(log.error.value ?? well.error.value)" class="fault small" role="alert">
+        {{ fault(log.error.value ?? well.error.value) }}
+      </p>
     </div>
   </li>
 </template>

@@ -11,14 +11,43 @@ import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
 
 const props = defineProps<{ shelf: Shelf; writes: boolean }>()
-const EMPTY = { name: '', kind: 'binder', label_ml: '', label_treats_l: '', label_chlorine_mg_l: '', label_binds_mg_l: '', cap_ml: '', amount: '', strength_pct: '', opened_on: '', lot: '', expires_on: '', unit: 'mL' }
+const EMPTY = {
+  name: '',
+  kind: 'binder',
+  label_ml: '',
+  label_treats_l: '',
+  label_chlorine_mg_l: '',
+  label_binds_mg_l: '',
+  cap_ml: '',
+  amount: '',
+  strength_pct: '',
+  opened_on: '',
+  lot: '',
+  expires_on: '',
+  unit: 'mL',
+}
 const open = ref<string>()
 const form = reactive({ ...EMPTY })
 type Good = Shelf['goods'][number]
 const text = (value: number | string | null) => (value === null ? '' : String(value))
 function edit(good: Good | null): void {
   Object.assign(form, EMPTY)
-  if (good) Object.assign(form, { name: good.name, kind: good.kind, unit: good.unit, cap_ml: text(good.cap_ml), amount: text(good.amount), strength_pct: text(good.strength_pct), opened_on: text(good.opened_on), lot: text(good.lot), expires_on: text(good.expires_on) }, Object.fromEntries(Object.entries(good.label).map(([key, value]) => [key, String(value)])))
+  if (good)
+    Object.assign(
+      form,
+      {
+        name: good.name,
+        kind: good.kind,
+        unit: good.unit,
+        cap_ml: text(good.cap_ml),
+        amount: text(good.amount),
+        strength_pct: text(good.strength_pct),
+        opened_on: text(good.opened_on),
+        lot: text(good.lot),
+        expires_on: text(good.expires_on),
+      },
+      Object.fromEntries(Object.entries(good.label).map(([key, value]) => [key, String(value)])),
+    )
   open.value = good?.id ?? ulid()
 }
 const kindOf = (id: string) => props.shelf.kinds.find((kind) => kind.id === id)
@@ -30,16 +59,44 @@ function says(good: Good): string {
   return [
     kindOf(good.kind)?.name.toLowerCase(),
     good.strength_pct === null ? '' : `${good.strength_pct} %`,
-    label.label_ml ? `${label.label_ml} ${good.unit} for ${label.label_treats_l} L${label.label_binds_mg_l ? `, binding ${label.label_binds_mg_l} mg/L of ammonia` : ''}${label.label_chlorine_mg_l ? `, against ${label.label_chlorine_mg_l} mg/L of chlorine` : ''}` : '',
+    label.label_ml
+      ? [
+          `${label.label_ml} ${good.unit} for ${label.label_treats_l} L`,
+          label.label_binds_mg_l ? `, binding ${label.label_binds_mg_l} mg/L of ammonia` : '',
+          label.label_chlorine_mg_l ? `, against ${label.label_chlorine_mg_l} mg/L of chlorine` : '',
+        ].join('')
+      : '',
     good.cap_ml === null ? '' : `caps of ${good.cap_ml} mL`,
     good.lot === null ? '' : `lot ${good.lot}`,
     good.opened === null ? '' : `opened ${good.opened}`,
     good.expires_on === null ? '' : `${good.expired ? 'went off' : 'until'} ${day(good.expires_on)}`,
-  ].filter(Boolean).join(', ')
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
-const STANDS: Record<string, string> = { there: 'there', uncounted: 'there, not counted', short: 'too little', expired: 'gone off', missing: 'missing' }
-const save = useSend(() => '', () => answer(() => api.PUT('/api/goods/{id}', { params: { path: { id: open.value ?? '' } }, body: { ...form, unit: unit.value } })), () => (open.value = undefined))
-const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/goods/{id}', { params: { path: { id } } })), () => (open.value = undefined))
+const STANDS: Record<string, string> = {
+  there: 'there',
+  uncounted: 'there, not counted',
+  short: 'too little',
+  expired: 'gone off',
+  missing: 'missing',
+}
+const save = useSend(
+  () => '',
+  () =>
+    answer(() =>
+      api.PUT('/api/goods/{id}', {
+        params: { path: { id: open.value ?? '' } },
+        body: { ...form, unit: unit.value },
+      }),
+    ),
+  () => (open.value = undefined),
+)
+const remove = useSend(
+  () => '',
+  (id: string) => answer(() => api.DELETE('/api/goods/{id}', { params: { path: { id } } })),
+  () => (open.value = undefined),
+)
 </script>
 
 <!-- What stands on the shelf, by its own label, and what should: no brand and no dose is assumed. -->
@@ -48,25 +105,110 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/g
     <h2>Bottles and cans</h2>
     <p class="soft small">Doses go by the label of what stands here, and are counted off it.</p>
     <ul class="rows">
-      <li v-for="good in shelf.goods" :key="good.id" class="good"><b>{{ good.name }}</b> <span>{{ good.left ? `${good.left} left` : '' }}</span> <span class="soft">{{ says(good) }} <b v-if="good.expired" class="fault small">expired</b></span><button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${good.name}`" @click="edit(good)">Change</button></li>
+      <li v-for="good in shelf.goods" :key="good.id" class="good">
+        <b>{{ good.name }}</b> <span>{{ good.left ? `${good.left} left` : '' }}</span>
+        <span class="soft">{{ says(good) }} <b v-if="good.expired" class="fault small">expired</b></span
+        ><button
+          v-if="writes"
+          type="button"
+          class="link-button small"
+          :aria-label="`Change ${good.name}`"
+          @click="edit(good)"
+        >
+          Change
+        </button>
+      </li>
     </ul>
     <form v-if="open" class="editor" novalidate @submit.prevent="save.send(undefined)">
-      <FormField v-slot="{ id, status }" label="It is" :error="save.errors.value.kind"><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="shelf.kinds.map((row) => ({ value: row.id, label: row.name }))" /></FormField>
+      <FormField v-slot="{ id, status }" label="It is" :error="save.errors.value.kind"
+        ><ChoiceField
+          :id="id"
+          v-model="form.kind"
+          :status="status"
+          :choices="shelf.kinds.map((row) => ({ value: row.id, label: row.name }))"
+      /></FormField>
       <TypedField v-model="form.name" label="Name" words :error="save.errors.value.name" />
-      <FormField v-if="form.kind === 'agent'" v-slot="{ id, status }" label="measured in"><ChoiceField :id="id" v-model="form.unit" :status="status" :choices="[{ value: 'mL', label: 'mL' }, { value: 'g', label: 'g' }]" /></FormField>
-      <TypedField v-if="asks('label_ml')" v-model="form.label_ml" label="By its label" :unit="unit" :error="save.errors.value.label_ml" />
-      <TypedField v-if="asks('label_treats_l')" v-model="form.label_treats_l" label="for" unit="L" :error="save.errors.value.label_treats_l" />
-      <TypedField v-if="asks('label_binds_mg_l')" v-model="form.label_binds_mg_l" label="and binds" unit="mg/L as N" :error="save.errors.value.label_binds_mg_l" />
-      <TypedField v-if="asks('label_chlorine_mg_l')" v-model="form.label_chlorine_mg_l" label="against chlorine of" unit="mg/L" hint="empty: not said" :error="save.errors.value.label_chlorine_mg_l" />
-      <TypedField v-if="kind?.has_strength" v-model="form.strength_pct" label="Strength" unit="%" :hint="kind.usual_pct === null ? '' : `empty: ${kind.usual_pct}`" :error="save.errors.value.strength_pct" />
-      <TypedField v-if="unit === 'mL'" v-model="form.cap_ml" label="A cap holds" unit="mL" hint="empty: no cap" :error="save.errors.value.cap_ml" />
-      <TypedField v-model="form.amount" label="Left of it" :unit="unit" hint="empty: not counted" :error="save.errors.value.amount" />
-      <TypedField v-model="form.opened_on" label="Opened" day hint="empty: sealed still" :error="save.errors.value.opened_on" />
+      <FormField v-if="form.kind === 'agent'" v-slot="{ id, status }" label="measured in"
+        ><ChoiceField
+          :id="id"
+          v-model="form.unit"
+          :status="status"
+          :choices="[
+            { value: 'mL', label: 'mL' },
+            { value: 'g', label: 'g' },
+          ]"
+      /></FormField>
+      <TypedField
+        v-if="asks('label_ml')"
+        v-model="form.label_ml"
+        label="By its label"
+        :unit="unit"
+        :error="save.errors.value.label_ml"
+      />
+      <TypedField
+        v-if="asks('label_treats_l')"
+        v-model="form.label_treats_l"
+        label="for"
+        unit="L"
+        :error="save.errors.value.label_treats_l"
+      />
+      <TypedField
+        v-if="asks('label_binds_mg_l')"
+        v-model="form.label_binds_mg_l"
+        label="and binds"
+        unit="mg/L as N"
+        :error="save.errors.value.label_binds_mg_l"
+      />
+      <TypedField
+        v-if="asks('label_chlorine_mg_l')"
+        v-model="form.label_chlorine_mg_l"
+        label="against chlorine of"
+        unit="mg/L"
+        hint="empty: not said"
+        :error="save.errors.value.label_chlorine_mg_l"
+      />
+      <TypedField
+        v-if="kind?.has_strength"
+        v-model="form.strength_pct"
+        label="Strength"
+        unit="%"
+        :hint="kind.usual_pct === null ? '' : `empty: ${kind.usual_pct}`"
+        :error="save.errors.value.strength_pct"
+      />
+      <TypedField
+        v-if="unit === 'mL'"
+        v-model="form.cap_ml"
+        label="A cap holds"
+        unit="mL"
+        hint="empty: no cap"
+        :error="save.errors.value.cap_ml"
+      />
+      <TypedField
+        v-model="form.amount"
+        label="Left of it"
+        :unit="unit"
+        hint="empty: not counted"
+        :error="save.errors.value.amount"
+      />
+      <TypedField
+        v-model="form.opened_on"
+        label="Opened"
+        day
+        hint="empty: sealed still"
+        :error="save.errors.value.opened_on"
+      />
       <TypedField v-model="form.expires_on" label="Good until" day :error="save.errors.value.expires_on" />
       <TypedField v-model="form.lot" label="Lot" words :error="save.errors.value.lot" />
       <div class="whole buttons">
         <NButton type="primary" attr-type="submit" :loading="save.pending.value">Keep it</NButton>
-        <button v-if="shelf.goods.some((good) => good.id === open)" type="button" class="link-button" @click="remove.send(open ?? '')">Take it off the shelf</button>
+        <button
+          v-if="shelf.goods.some((good) => good.id === open)"
+          type="button"
+          class="link-button"
+          @click="remove.send(open ?? '')"
+        >
+          Take it off the shelf
+        </button>
         <button type="button" class="link-button" @click="open = undefined">Leave it</button>
       </div>
     </form>
@@ -77,7 +219,18 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/g
     <h2>Before it is needed</h2>
     <p class="soft small">What a bad day would ask for, by what is kept here.</p>
     <ul class="rows">
-      <li v-for="row in shelf.wanted" :key="row.name" class="want"><b>{{ row.name }}</b> <span class="amount">{{ row.wanted ?? '' }}</span> <b class="small" :class="{ fault: ['short', 'expired', 'missing'].includes(row.stands), fine: row.stands === 'there' }">{{ STANDS[row.stands] }}{{ row.stands === 'short' && row.have ? `: ${row.have}` : '' }}</b> <span class="soft">{{ row.why }}</span></li>
+      <li v-for="row in shelf.wanted" :key="row.name" class="want">
+        <b>{{ row.name }}</b> <span class="amount">{{ row.wanted ?? '' }}</span>
+        <b
+          class="small"
+          :class="{
+            fault: ['short', 'expired', 'missing'].includes(row.stands),
+            fine: row.stands === 'there',
+          }"
+          >{{ STANDS[row.stands] }}{{ row.stands === 'short' && row.have ? `: ${row.have}` : '' }}</b
+        >
+        <span class="soft">{{ row.why }}</span>
+      </li>
     </ul>
   </section>
 </template>

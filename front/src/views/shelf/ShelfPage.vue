@@ -19,7 +19,19 @@ const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 
 const open = ref<string>()
-const form = reactive({ name: '', kind: 'drops', parameter: 'tan_mg_l', unit: '', steps: '', resolution: '', range_from: '', range_to: '', expires_on: '', tests_left: '', in_use: 'yes' })
+const form = reactive({
+  name: '',
+  kind: 'drops',
+  parameter: 'tan_mg_l',
+  unit: '',
+  steps: '',
+  resolution: '',
+  range_from: '',
+  range_to: '',
+  expires_on: '',
+  tests_left: '',
+  in_use: 'yes',
+})
 const parameters = computed(() => vocabulary.data.value?.parameters ?? [])
 const units = computed(() => parameters.value.find((row) => row.id === form.parameter)?.units ?? [])
 const parameter = (id: string) => parameters.value.find((row) => row.id === id)?.name ?? id
@@ -31,15 +43,61 @@ const KINDS = [
 ]
 /** Common makes to begin with; every step is there to be changed. */
 /** Fills the form with a kit as it is commonly sold. */
-const begin = (kit: Shelf['common_kits'][number]) => Object.assign(form, { name: kit.name, kind: kit.kind, parameter: kit.parameter, unit: kit.unit ?? '', steps: kit.steps.join(' '), resolution: text(kit.resolution), range_from: text(kit.range_from), range_to: text(kit.range_to) })
+const begin = (kit: Shelf['common_kits'][number]) =>
+  Object.assign(form, {
+    name: kit.name,
+    kind: kit.kind,
+    parameter: kit.parameter,
+    unit: kit.unit ?? '',
+    steps: kit.steps.join(' '),
+    resolution: text(kit.resolution),
+    range_from: text(kit.range_from),
+    range_to: text(kit.range_to),
+  })
 const text = (value: number | null) => (value === null ? '' : String(value))
 function edit(kit: Shelf['kits'][number] | null): void {
-  Object.assign(form, { name: '', kind: 'drops', parameter: 'tan_mg_l', unit: '', steps: '', resolution: '', range_from: '', range_to: '', expires_on: '', tests_left: '', in_use: 'yes' })
-  if (kit) Object.assign(form, { name: kit.name, kind: kit.kind, parameter: kit.parameter, unit: kit.unit ?? '', steps: kit.steps.join(' '), resolution: text(kit.resolution), range_from: text(kit.range_from), range_to: text(kit.range_to), expires_on: kit.expires_on ?? '', tests_left: text(kit.tests_left), in_use: kit.in_use ? 'yes' : 'no' })
+  Object.assign(form, {
+    name: '',
+    kind: 'drops',
+    parameter: 'tan_mg_l',
+    unit: '',
+    steps: '',
+    resolution: '',
+    range_from: '',
+    range_to: '',
+    expires_on: '',
+    tests_left: '',
+    in_use: 'yes',
+  })
+  if (kit)
+    Object.assign(form, {
+      name: kit.name,
+      kind: kit.kind,
+      parameter: kit.parameter,
+      unit: kit.unit ?? '',
+      steps: kit.steps.join(' '),
+      resolution: text(kit.resolution),
+      range_from: text(kit.range_from),
+      range_to: text(kit.range_to),
+      expires_on: kit.expires_on ?? '',
+      tests_left: text(kit.tests_left),
+      in_use: kit.in_use ? 'yes' : 'no',
+    })
   open.value = kit?.id ?? ulid()
 }
-const save = useSend(() => '', () => answer(() => api.PUT('/api/kits/{id}', { params: { path: { id: open.value ?? '' } }, body: { ...form } })), () => (open.value = undefined))
-const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/kits/{id}', { params: { path: { id } } })), () => (open.value = undefined))
+const save = useSend(
+  () => '',
+  () =>
+    answer(() =>
+      api.PUT('/api/kits/{id}', { params: { path: { id: open.value ?? '' } }, body: { ...form } }),
+    ),
+  () => (open.value = undefined),
+)
+const remove = useSend(
+  () => '',
+  (id: string) => answer(() => api.DELETE('/api/kits/{id}', { params: { path: { id } } })),
+  () => (open.value = undefined),
+)
 </script>
 
 <template>
@@ -49,29 +107,119 @@ const remove = useSend(() => '', (id: string) => answer(() => api.DELETE('/api/k
     <ShelfGoods v-if="shelf.data.value" :shelf="shelf.data.value" :writes="writes" />
     <section class="part" aria-label="Kits">
       <h2>Kits</h2>
-      <p class="soft small">A reading stands for all that is nearer to its colour than to the next. The kit in use of each kind decides what a typed number means.</p>
+      <p class="soft small">
+        A reading stands for all that is nearer to its colour than to the next. The kit in use of each kind
+        decides what a typed number means.
+      </p>
       <ul class="rows acts">
         <li v-for="kit in shelf.data.value?.kits ?? []" :key="kit.id">
           <b>{{ kit.name }}</b>
-          <span class="soft">{{ parameter(kit.parameter) }}, {{ kit.steps.length ? `steps ${kit.steps.join(', ')}` : kit.resolution !== null ? `reads to ${kit.resolution}${kit.range_to === null ? '' : `, up to ${kit.range_to}`}` : kit.kind }}<template v-if="kit.tests_left !== null">, {{ kit.tests_left }} tests left</template><template v-if="kit.expires_on">, until {{ day(kit.expires_on) }}</template></span>
-          <b v-if="kit.expired" class="fault small">expired</b><span v-if="!kit.in_use" class="soft small">not in use</span>
-          <button v-if="writes" type="button" class="link-button small" :aria-label="`Change ${kit.name}`" @click="edit(kit)">Change</button>
+          <span class="soft"
+            >{{ parameter(kit.parameter) }},
+            {{
+              kit.steps.length
+                ? `steps ${kit.steps.join(', ')}`
+                : kit.resolution !== null
+                  ? `reads to ${kit.resolution}${kit.range_to === null ? '' : `, up to ${kit.range_to}`}`
+                  : kit.kind
+            }}<template v-if="kit.tests_left !== null">, {{ kit.tests_left }} tests left</template
+            ><template v-if="kit.expires_on">, until {{ day(kit.expires_on) }}</template></span
+          >
+          <b v-if="kit.expired" class="fault small">expired</b
+          ><span v-if="!kit.in_use" class="soft small">not in use</span>
+          <button
+            v-if="writes"
+            type="button"
+            class="link-button small"
+            :aria-label="`Change ${kit.name}`"
+            @click="edit(kit)"
+          >
+            Change
+          </button>
         </li>
       </ul>
       <form v-if="open" class="editor" novalidate @submit.prevent="save.send(undefined)">
-        <p v-if="!shelf.data.value?.kits.some((kit) => kit.id === open)" class="whole small">Begin with <template v-for="(common, i) in shelf.data.value?.common_kits ?? []" :key="common.name"><template v-if="i">, </template><button type="button" class="link-button" @click="begin(common)">{{ common.name }}</button></template></p>
+        <p v-if="!shelf.data.value?.kits.some((kit) => kit.id === open)" class="whole small">
+          Begin with
+          <template v-for="(common, i) in shelf.data.value?.common_kits ?? []" :key="common.name"
+            ><template v-if="i">, </template
+            ><button type="button" class="link-button" @click="begin(common)">
+              {{ common.name }}
+            </button></template
+          >
+        </p>
         <TypedField v-model="form.name" label="Name" words :error="save.errors.value.name" />
-        <FormField v-slot="{ id, status }" label="Kind"><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS" /></FormField>
-        <FormField v-slot="{ id, status }" label="Tests"><ChoiceField :id="id" v-model="form.parameter" :status="status" :choices="parameters.map((row) => ({ value: row.id, label: row.name }))" /></FormField>
-        <FormField v-if="units.length > 1" v-slot="{ id, status, described }" label="Marked in" :error="save.errors.value.unit"><ChoiceField :id="id" v-model="form.unit" :status="status" :aria-describedby="described" :choices="units.map((unit) => ({ value: unit.id, label: unit.symbol }))" /></FormField>
-        <TypedField v-model="form.steps" label="Its steps" words hint="0 .25 .5 1 2; empty: it reads on" :error="save.errors.value.steps" />
-        <TypedField v-model="form.resolution" label="Reads to" hint="of one that reads on" :error="save.errors.value.resolution" />
-        <TypedField v-model="form.range_from" label="from" hint="empty: from nothing" :error="save.errors.value.range_from" />
-        <TypedField v-model="form.range_to" label="up to" hint="its highest figure means at least" :error="save.errors.value.range_to" />
+        <FormField v-slot="{ id, status }" label="Kind"
+          ><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS"
+        /></FormField>
+        <FormField v-slot="{ id, status }" label="Tests"
+          ><ChoiceField
+            :id="id"
+            v-model="form.parameter"
+            :status="status"
+            :choices="parameters.map((row) => ({ value: row.id, label: row.name }))"
+        /></FormField>
+        <FormField
+          v-if="units.length > 1"
+          v-slot="{ id, status, described }"
+          label="Marked in"
+          :error="save.errors.value.unit"
+          ><ChoiceField
+            :id="id"
+            v-model="form.unit"
+            :status="status"
+            :aria-describedby="described"
+            :choices="units.map((unit) => ({ value: unit.id, label: unit.symbol }))"
+        /></FormField>
+        <TypedField
+          v-model="form.steps"
+          label="Its steps"
+          words
+          hint="0 .25 .5 1 2; empty: it reads on"
+          :error="save.errors.value.steps"
+        />
+        <TypedField
+          v-model="form.resolution"
+          label="Reads to"
+          hint="of one that reads on"
+          :error="save.errors.value.resolution"
+        />
+        <TypedField
+          v-model="form.range_from"
+          label="from"
+          hint="empty: from nothing"
+          :error="save.errors.value.range_from"
+        />
+        <TypedField
+          v-model="form.range_to"
+          label="up to"
+          hint="its highest figure means at least"
+          :error="save.errors.value.range_to"
+        />
         <TypedField v-model="form.tests_left" label="Tests left" :error="save.errors.value.tests_left" />
         <TypedField v-model="form.expires_on" label="Good until" day :error="save.errors.value.expires_on" />
-        <FormField v-slot="{ id, status }" label="In use"><ChoiceField :id="id" v-model="form.in_use" :status="status" :choices="[{ value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }]" /></FormField>
-        <div class="whole buttons"><NButton type="primary" attr-type="submit" :loading="save.pending.value">Save</NButton><button type="button" class="link-button" @click="open = undefined">Leave it</button><button v-if="shelf.data.value?.kits.some((kit) => kit.id === open)" type="button" class="link-button" @click="remove.send(open)">Remove</button></div>
+        <FormField v-slot="{ id, status }" label="In use"
+          ><ChoiceField
+            :id="id"
+            v-model="form.in_use"
+            :status="status"
+            :choices="[
+              { value: 'yes', label: 'yes' },
+              { value: 'no', label: 'no' },
+            ]"
+        /></FormField>
+        <div class="whole buttons">
+          <NButton type="primary" attr-type="submit" :loading="save.pending.value">Save</NButton
+          ><button type="button" class="link-button" @click="open = undefined">Leave it</button
+          ><button
+            v-if="shelf.data.value?.kits.some((kit) => kit.id === open)"
+            type="button"
+            class="link-button"
+            @click="remove.send(open)"
+          >
+            Remove
+          </button>
+        </div>
         <p v-if="save.trouble.value" class="fault whole" role="alert">{{ save.trouble.value }}</p>
       </form>
       <button v-else-if="writes" type="button" class="link-button" @click="edit(null)">Add a kit</button>

@@ -13,7 +13,13 @@ import { day } from '@/units/time'
 
 defineProps<{ shelf: Shelf; writes: boolean }>()
 const vocabulary = useVocabulary()
-const KINDS: Record<string, string> = { tap: 'tap', well: 'well or borehole', rain: 'rain', ro: 'reverse osmosis', blend: 'a blend' }
+const KINDS: Record<string, string> = {
+  tap: 'tap',
+  well: 'well or borehole',
+  rain: 'rain',
+  ro: 'reverse osmosis',
+  blend: 'a blend',
+}
 const CAUTIONS: Record<string, string> = {
   rain: 'Rain has next to no KH and GH, and carries what lies on the roof: blend it or rebuild it with minerals.',
   ro: 'Reverse-osmosis water has no minerals: rebuild KH and GH before fish meet it.',
@@ -21,45 +27,162 @@ const CAUTIONS: Record<string, string> = {
 
 const adding = ref(false)
 const water = reactive({ name: '', kind: 'tap', unit_name: '', softened: 'no' })
-const add = useSend(() => '', () => answer(() => api.PUT('/api/waters/{id}', { params: { path: { id: ulid() } }, body: { ...water } })), () => {
-  adding.value = false
-  Object.assign(water, { name: '', kind: 'tap', unit_name: '', softened: 'no' })
-})
+const add = useSend(
+  () => '',
+  () => answer(() => api.PUT('/api/waters/{id}', { params: { path: { id: ulid() } }, body: { ...water } })),
+  () => {
+    adding.value = false
+    Object.assign(water, { name: '', kind: 'tap', unit_name: '', softened: 'no' })
+  },
+)
 const testing = ref<string>()
-const test = reactive({ side: 'raw', tested_on: '', chloramine: 'no', readings: {} as Record<string, { typed: string; unit: string | null }> })
-const parameters = computed(() => (vocabulary.data.value?.parameters ?? []).filter((row) => ['tan_mg_l', 'no3_n_mg_l', 'ph', 'temp_c', 'alkalinity_mg_l', 'hardness_mg_l', 'chlorine_mg_l'].includes(row.id)))
+const test = reactive({
+  side: 'raw',
+  tested_on: '',
+  chloramine: 'no',
+  readings: {} as Record<string, { typed: string; unit: string | null }>,
+})
+const parameters = computed(() =>
+  (vocabulary.data.value?.parameters ?? []).filter((row) =>
+    ['tan_mg_l', 'no3_n_mg_l', 'ph', 'temp_c', 'alkalinity_mg_l', 'hardness_mg_l', 'chlorine_mg_l'].includes(
+      row.id,
+    ),
+  ),
+)
 function begin(id: string): void {
   testing.value = id
-  Object.assign(test, { side: 'raw', tested_on: '', chloramine: 'no', readings: Object.fromEntries(parameters.value.map((row) => [row.id, { typed: '', unit: row.units[0]?.id ?? null }])) })
+  Object.assign(test, {
+    side: 'raw',
+    tested_on: '',
+    chloramine: 'no',
+    readings: Object.fromEntries(
+      parameters.value.map((row) => [row.id, { typed: '', unit: row.units[0]?.id ?? null }]),
+    ),
+  })
 }
-const book = useSend(() => '', () => answer(() => api.PUT('/api/waters/{water}/tests/{id}', { params: { path: { water: testing.value ?? '', id: ulid() } }, body: { ...test } })), () => (testing.value = undefined))
+const book = useSend(
+  () => '',
+  () =>
+    answer(() =>
+      api.PUT('/api/waters/{water}/tests/{id}', {
+        params: { path: { water: testing.value ?? '', id: ulid() } },
+        body: { ...test },
+      }),
+    ),
+  () => (testing.value = undefined),
+)
 </script>
 
 <template>
   <section class="part" aria-label="Source waters">
     <h2>Source waters</h2>
-    <p class="soft small">Changes mix towards these: nitrate cannot go below theirs. Test before your own treatment unit and behind it; some pass nitrate unchanged.</p>
+    <p class="soft small">
+      Changes mix towards these: nitrate cannot go below theirs. Test before your own treatment unit and
+      behind it; some pass nitrate unchanged.
+    </p>
     <ul class="rows">
       <li v-for="row in shelf.waters" :key="row.id">
-        <div class="whole line"><b>{{ row.name }}</b> <span class="soft">{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template><template v-if="row.softened">, softened</template></span> <button v-if="writes" type="button" class="link-button small" :aria-label="`Test ${row.name}`" @click="begin(row.id)">Test it</button></div>
+        <div class="whole line">
+          <b>{{ row.name }}</b>
+          <span class="soft"
+            >{{ KINDS[row.kind] }}<template v-if="row.unit_name">, behind {{ row.unit_name }}</template
+            ><template v-if="row.softened">, softened</template></span
+          >
+          <button
+            v-if="writes"
+            type="button"
+            class="link-button small"
+            :aria-label="`Test ${row.name}`"
+            @click="begin(row.id)"
+          >
+            Test it
+          </button>
+        </div>
         <p v-if="CAUTIONS[row.kind]" class="whole small">{{ CAUTIONS[row.kind] }}</p>
-        <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="whole small"><span class="soft">{{ day(done.on) }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span> <template v-for="(reading, i) in done.readings" :key="reading.parameter"><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{ reading.unit ? ` ${reading.unit}` : '' }}</template><template v-if="done.chloramine">, chloramine</template></p>
+        <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="whole small">
+          <span class="soft"
+            >{{ day(done.on) }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span
+          >
+          <template v-for="(reading, i) in done.readings" :key="reading.parameter"
+            ><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{
+              reading.unit ? ` ${reading.unit}` : ''
+            }}</template
+          ><template v-if="done.chloramine">, chloramine</template>
+        </p>
         <form v-if="testing === row.id" class="editor" novalidate @submit.prevent="book.send(undefined)">
-          <FormField v-if="row.unit_name" v-slot="{ id, status }" label="Taken"><ChoiceField :id="id" v-model="test.side" :status="status" :choices="[{ value: 'raw', label: 'as it comes' }, { value: 'treated', label: `behind ${row.unit_name}` }]" /></FormField>
-          <TypedField v-for="parameter in parameters" :key="parameter.id" v-model="test.readings[parameter.id]!.typed" :label="parameter.name" :unit="parameter.symbol" :error="book.errors.value[`readings.${parameter.id}`]" />
-          <FormField v-slot="{ id, status }" label="Chlorine is"><ChoiceField :id="id" v-model="test.chloramine" :status="status" :choices="[{ value: 'no', label: 'free chlorine, or none' }, { value: 'yes', label: 'chloramine' }]" /></FormField>
-          <TypedField v-model="test.tested_on" label="On" day hint="empty is today" :error="book.errors.value.tested_on" />
-          <div class="whole"><NButton type="primary" attr-type="submit" :loading="book.pending.value">Book the test</NButton></div>
-          <p v-if="book.errors.value.readings ?? book.trouble.value" class="fault whole" role="alert">{{ book.errors.value.readings ?? book.trouble.value }}</p>
+          <FormField v-if="row.unit_name" v-slot="{ id, status }" label="Taken"
+            ><ChoiceField
+              :id="id"
+              v-model="test.side"
+              :status="status"
+              :choices="[
+                { value: 'raw', label: 'as it comes' },
+                { value: 'treated', label: `behind ${row.unit_name}` },
+              ]"
+          /></FormField>
+          <TypedField
+            v-for="parameter in parameters"
+            :key="parameter.id"
+            v-model="test.readings[parameter.id]!.typed"
+            :label="parameter.name"
+            :unit="parameter.symbol"
+            :error="book.errors.value[`readings.${parameter.id}`]"
+          />
+          <FormField v-slot="{ id, status }" label="Chlorine is"
+            ><ChoiceField
+              :id="id"
+              v-model="test.chloramine"
+              :status="status"
+              :choices="[
+                { value: 'no', label: 'free chlorine, or none' },
+                { value: 'yes', label: 'chloramine' },
+              ]"
+          /></FormField>
+          <TypedField
+            v-model="test.tested_on"
+            label="On"
+            day
+            hint="empty is today"
+            :error="book.errors.value.tested_on"
+          />
+          <div class="whole">
+            <NButton type="primary" attr-type="submit" :loading="book.pending.value">Book the test</NButton>
+          </div>
+          <p v-if="book.errors.value.readings ?? book.trouble.value" class="fault whole" role="alert">
+            {{ book.errors.value.readings ?? book.trouble.value }}
+          </p>
         </form>
       </li>
     </ul>
     <form v-if="adding" class="editor" novalidate @submit.prevent="add.send(undefined)">
       <TypedField v-model="water.name" label="Name of the water" words :error="add.errors.value.name" />
-      <FormField v-slot="{ id, status }" label="Comes from"><ChoiceField :id="id" v-model="water.kind" :status="status" :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))" /></FormField>
-      <TypedField v-model="water.unit_name" label="Your treatment unit" words hint="carbon, softener; empty: none" :error="add.errors.value.unit_name" />
-      <FormField v-slot="{ id, status }" label="It softens"><ChoiceField :id="id" v-model="water.softened" :status="status" :choices="[{ value: 'no', label: 'no' }, { value: 'yes', label: 'yes: GH out, KH stays' }]" /></FormField>
-      <div class="whole"><NButton type="primary" attr-type="submit" :loading="add.pending.value">Add it</NButton></div>
+      <FormField v-slot="{ id, status }" label="Comes from"
+        ><ChoiceField
+          :id="id"
+          v-model="water.kind"
+          :status="status"
+          :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))"
+      /></FormField>
+      <TypedField
+        v-model="water.unit_name"
+        label="Your treatment unit"
+        words
+        hint="carbon, softener; empty: none"
+        :error="add.errors.value.unit_name"
+      />
+      <FormField v-slot="{ id, status }" label="It softens"
+        ><ChoiceField
+          :id="id"
+          v-model="water.softened"
+          :status="status"
+          :choices="[
+            { value: 'no', label: 'no' },
+            { value: 'yes', label: 'yes: GH out, KH stays' },
+          ]"
+      /></FormField>
+      <div class="whole">
+        <NButton type="primary" attr-type="submit" :loading="add.pending.value">Add it</NButton>
+      </div>
     </form>
     <button v-else-if="writes" type="button" class="link-button" @click="adding = true">Add a water</button>
   </section>

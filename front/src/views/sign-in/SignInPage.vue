@@ -12,11 +12,14 @@ defineProps<{ demo: Session['demo'] }>()
 const email = ref('')
 const password = ref('')
 const enter = useMutation({
-  mutationFn: (login: { email: string; password: string }) => answer(() => api.POST('/api/session', { body: login })),
+  mutationFn: (login: { email: string; password: string }) =>
+    answer(() => api.POST('/api/session', { body: login })),
   onSuccess: (session) => queryClient.setQueryData(['session'], session),
 })
 const errors = computed(() => (enter.error.value instanceof Refusal ? enter.error.value.errors : {}))
-const trouble = computed(() => (enter.error.value && Object.keys(errors.value).length === 0 ? enter.error.value.message : null))
+const trouble = computed(() =>
+  enter.error.value && Object.keys(errors.value).length === 0 ? enter.error.value.message : null,
+)
 </script>
 
 <template>
@@ -27,20 +30,39 @@ const trouble = computed(() => (enter.error.value && Object.keys(errors.value).l
     </div>
     <form novalidate @submit.prevent="enter.mutate({ email, password })">
       <FormField v-slot="{ id, status, described }" label="E-mail" :error="errors.email">
-        <NInput v-model:value="email" size="large" :status="status" placeholder="" :input-props="{ id, type: 'email', autocomplete: 'username', 'aria-describedby': described }" />
+        <NInput
+          v-model:value="email"
+          size="large"
+          :status="status"
+          placeholder=""
+          :input-props="{ id, type: 'email', autocomplete: 'username', 'aria-describedby': described }"
+        />
       </FormField>
       <FormField v-slot="{ id, status, described }" label="Password" :error="errors.password">
-        <NInput v-model:value="password" size="large" type="password" :status="status" placeholder="" :input-props="{ id, autocomplete: 'current-password', 'aria-describedby': described }" />
+        <NInput
+          v-model:value="password"
+          size="large"
+          type="password"
+          :status="status"
+          placeholder=""
+          :input-props="{ id, autocomplete: 'current-password', 'aria-describedby': described }"
+        />
       </FormField>
       <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
-      <NButton type="primary" size="large" attr-type="submit" :loading="enter.isPending.value">Sign in</NButton>
+      <NButton type="primary" size="large" attr-type="submit" :loading="enter.isPending.value"
+        >Sign in</NButton
+      >
     </form>
     <section v-if="demo.length" class="demo">
       <h2>This book holds the demo</h2>
       <p class="soft small">Everything in it is invented. Come in as</p>
       <ul>
         <li v-for="login in demo" :key="login.email">
-          <button type="button" class="plain-button login" @click="enter.mutate({ email: login.email, password: login.password })">
+          <button
+            type="button"
+            class="plain-button login"
+            @click="enter.mutate({ email: login.email, password: login.password })"
+          >
             <b>{{ login.who }}</b>
             <span class="soft small">{{ login.email }}, {{ login.password }}</span>
           </button>

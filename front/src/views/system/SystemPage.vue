@@ -13,35 +13,70 @@ const props = defineProps<{ system: System }>()
 const plumbing = usePlumbing(() => props.system.slug)
 
 const due = computed(() => props.system.schedule.tests.filter((test) => test.stands !== 'done'))
-const share = computed(() => Object.fromEntries(props.system.capacity.stages.map((stage) => [stage.id, stage.share])))
+const share = computed(() =>
+  Object.fromEntries(props.system.capacity.stages.map((stage) => [stage.id, stage.share])),
+)
 
 /** Every computed figure of the page stands beside the reading it follows from. */
-const after: Record<string, string> = { nh3_n_mg_l: 'tan_mg_l', do_sat_pct: 'do_mg_l', co2_mg_l: 'alkalinity_mg_l' }
+const after: Record<string, string> = {
+  nh3_n_mg_l: 'tan_mg_l',
+  do_sat_pct: 'do_mg_l',
+  co2_mg_l: 'alkalinity_mg_l',
+}
 const strips = computed(() => {
   const all = props.system.water.strips
   const measured = all.filter((strip) => !after[strip.parameter])
-  return measured.flatMap((strip) => [strip, ...all.filter((derived) => after[derived.parameter] === strip.parameter)])
+  return measured.flatMap((strip) => [
+    strip,
+    ...all.filter((derived) => after[derived.parameter] === strip.parameter),
+  ])
 })
 const columns = computed(() => {
   const seen = new Map<string, string>()
-  for (const visit of props.system.visits) for (const reading of visit.readings) seen.set(reading.parameter, reading.name)
+  for (const visit of props.system.visits)
+    for (const reading of visit.readings) seen.set(reading.parameter, reading.name)
   return [...seen]
 })
 </script>
 
 <template>
-  <p v-if="system.water.worst" class="worst" :class="system.water.state">{{ system.water.worst }} <RouterLink class="what small" :to="{ name: 'trouble', params: { system: system.slug } }">What to do</RouterLink></p>
-  <p v-else-if="system.water.state" class="worst">Every reading is within its limits. <RouterLink class="what small" :to="{ name: 'trouble', params: { system: system.slug } }">Something is wrong all the same</RouterLink></p>
+  <p v-if="system.water.worst" class="worst" :class="system.water.state">
+    {{ system.water.worst }}
+    <RouterLink class="what small" :to="{ name: 'trouble', params: { system: system.slug } }"
+      >What to do</RouterLink
+    >
+  </p>
+  <p v-else-if="system.water.state" class="worst">
+    Every reading is within its limits.
+    <RouterLink class="what small" :to="{ name: 'trouble', params: { system: system.slug } }"
+      >Something is wrong all the same</RouterLink
+    >
+  </p>
 
   <dl class="numbers">
-    <div><dt>Water</dt><dd><FigureButton :figure="system.volume" big /></dd></div>
-    <div><dt>{{ system.fish_count }} fish</dt><dd><FigureButton :figure="system.biomass" big /></dd></div>
-    <div><dt>They give</dt><dd><FigureButton :figure="system.capacity.load" big /></dd></div>
-    <div v-if="system.capacity.capacity"><dt>The filter can take</dt><dd><FigureButton :figure="system.capacity.capacity" big /></dd></div>
+    <div>
+      <dt>Water</dt>
+      <dd><FigureButton :figure="system.volume" big /></dd>
+    </div>
+    <div>
+      <dt>{{ system.fish_count }} fish</dt>
+      <dd><FigureButton :figure="system.biomass" big /></dd>
+    </div>
+    <div>
+      <dt>They give</dt>
+      <dd><FigureButton :figure="system.capacity.load" big /></dd>
+    </div>
+    <div v-if="system.capacity.capacity">
+      <dt>The filter can take</dt>
+      <dd><FigureButton :figure="system.capacity.capacity" big /></dd>
+    </div>
   </dl>
   <p class="carry">
     <StateMark v-if="system.capacity.state" :state="system.capacity.state" quiet />
-    <span>{{ system.capacity.sentence }} <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">The ledger</RouterLink></span>
+    <span
+      >{{ system.capacity.sentence }}
+      <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">The ledger</RouterLink></span
+    >
   </p>
 
   <section v-if="system.advice.length" aria-label="Advice">
@@ -51,16 +86,37 @@ const columns = computed(() => {
     </details>
   </section>
 
-  <LoopStrip v-if="plumbing.data.value && (plumbing.data.value.lines.length || system.build.stages.length)" class="loop" :plumbing="plumbing.data.value" :slug="system.slug" :share="share" />
+  <LoopStrip
+    v-if="plumbing.data.value && (plumbing.data.value.lines.length || system.build.stages.length)"
+    class="loop"
+    :plumbing="plumbing.data.value"
+    :slug="system.slug"
+    :share="share"
+  />
 
   <section aria-label="Latest readings">
     <div class="head">
       <h2>Latest readings</h2>
-      <span v-if="due.length" class="small">to test: <template v-for="(test, i) in due" :key="test.parameter"><template v-if="i">, </template><b v-if="test.stands === 'late'" class="fault">{{ test.name }}, late</b><template v-else>{{ test.name }}</template></template></span>
-      <RouterLink class="small" :to="{ name: 'limits', params: { system: system.slug } }">Limits and intervals</RouterLink>
-      <span class="soft small">judged for {{ system.life_stage_name.toLowerCase() }}, by the worse end of each reading</span>
+      <span v-if="due.length" class="small"
+        >to test:
+        <template v-for="(test, i) in due" :key="test.parameter"
+          ><template v-if="i">, </template
+          ><b v-if="test.stands === 'late'" class="fault">{{ test.name }}, late</b
+          ><template v-else>{{ test.name }}</template></template
+        ></span
+      >
+      <RouterLink class="small" :to="{ name: 'limits', params: { system: system.slug } }"
+        >Limits and intervals</RouterLink
+      >
+      <span class="soft small"
+        >judged for {{ system.life_stage_name.toLowerCase() }}, by the worse end of each reading</span
+      >
     </div>
-    <p v-if="!strips.length">Nothing is tested yet. <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>, ammonia, pH and temperature first.</p>
+    <p v-if="!strips.length">
+      Nothing is tested yet.
+      <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>,
+      ammonia, pH and temperature first.
+    </p>
     <ReadingStrip v-for="strip in strips" :key="strip.parameter" :strip="strip" />
   </section>
 
@@ -69,13 +125,19 @@ const columns = computed(() => {
     <div class="scroll" tabindex="0" role="region" aria-label="Last visits">
       <table>
         <thead>
-          <tr><th>Taken</th><th>By</th><th v-for="[key, name] in columns" :key="key" class="num">{{ name }}</th></tr>
+          <tr>
+            <th>Taken</th>
+            <th>By</th>
+            <th v-for="[key, name] in columns" :key="key" class="num">{{ name }}</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="visit in system.visits" :key="visit.id">
             <td>{{ clock(visit.taken_at) }}</td>
             <td>{{ visit.by }}</td>
-            <td v-for="[key] in columns" :key="key" class="num">{{ visit.readings.find((reading) => reading.parameter === key)?.typed ?? '' }}</td>
+            <td v-for="[key] in columns" :key="key" class="num">
+              {{ visit.readings.find((reading) => reading.parameter === key)?.typed ?? '' }}
+            </td>
           </tr>
         </tbody>
       </table>

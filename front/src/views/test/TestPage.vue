@@ -24,32 +24,57 @@ type Typed = Record<string, { typed: string; unit: string | null }>
 
 /** What is typed outlives a reload or a dropped connection, with the key that lets a retry book only once. */
 const corrects = typeof route.query.corrects === 'string' ? route.query.corrects : null
-const draft = useSessionStorage<{ id: string; at: string; bay: string; spot?: string; readings: Typed }>(`test-${props.system.slug}${corrects ? `-${corrects}` : ''}`, { id: ulid(), at: '', bay: '', spot: '', readings: {} })
-const original = useQuery({ queryKey: ['visit', corrects], enabled: corrects !== null, queryFn: () => answer(() => api.GET('/api/visits/{visit}', { params: { path: { visit: corrects ?? '' } } })) })
+const draft = useSessionStorage<{ id: string; at: string; bay: string; spot?: string; readings: Typed }>(
+  `test-${props.system.slug}${corrects ? `-${corrects}` : ''}`,
+  { id: ulid(), at: '', bay: '', spot: '', readings: {} },
+)
+const original = useQuery({
+  queryKey: ['visit', corrects],
+  enabled: corrects !== null,
+  queryFn: () =>
+    answer(() => api.GET('/api/visits/{visit}', { params: { path: { visit: corrects ?? '' } } })),
+})
 watch(original.data, (visit) => {
   if (!visit || Object.values(draft.value.readings).some((row) => row.typed !== '')) return
-  for (const reading of visit.readings) draft.value.readings[reading.parameter] = { typed: reading.typed, unit: unitOf(reading.parameter, reading.unit) }
+  for (const reading of visit.readings)
+    draft.value.readings[reading.parameter] = {
+      typed: reading.typed,
+      unit: unitOf(reading.parameter, reading.unit),
+    }
   draft.value.at = visit.taken_at
   draft.value.spot = visit.spot ?? ''
   draft.value.bay = props.system.build.vessels.find((vessel) => vessel.name === visit.bay)?.id ?? ''
 })
-const unitOf = (parameter: string, symbol: string | null) => parameters.value.find((p) => p.id === parameter)?.units.find((unit) => unit.symbol === symbol)?.id ?? null
+const unitOf = (parameter: string, symbol: string | null) =>
+  parameters.value.find((p) => p.id === parameter)?.units.find((unit) => unit.symbol === symbol)?.id ?? null
 const parameters = computed(() => vocabulary.data.value?.parameters ?? [])
 
 watch(
   parameters,
   (all) => {
-    for (const parameter of all) draft.value.readings[parameter.id] ??= { typed: '', unit: parameter.units[0]?.id ?? null }
+    for (const parameter of all)
+      draft.value.readings[parameter.id] ??= { typed: '', unit: parameter.units[0]?.id ?? null }
   },
   { immediate: true },
 )
 
-const filled = computed(() => Object.fromEntries(Object.entries(draft.value.readings).filter(([, row]) => row.typed.trim() !== '')))
-const asked = useDebounce(computed(() => JSON.stringify(filled.value)), 160)
+const filled = computed(() =>
+  Object.fromEntries(Object.entries(draft.value.readings).filter(([, row]) => row.typed.trim() !== '')),
+)
+const asked = useDebounce(
+  computed(() => JSON.stringify(filled.value)),
+  160,
+)
 const meaning = useQuery({
   queryKey: ['meaning', props.system.slug, asked],
   enabled: computed(() => asked.value !== '{}'),
-  queryFn: () => answer(() => api.POST('/api/systems/{system}/meaning', { params: { path: { system: props.system.slug } }, body: { readings: JSON.parse(asked.value) } })),
+  queryFn: () =>
+    answer(() =>
+      api.POST('/api/systems/{system}/meaning', {
+        params: { path: { system: props.system.slug } },
+        body: { readings: JSON.parse(asked.value) },
+      }),
+    ),
   placeholderData: (previous) => previous,
 })
 
@@ -58,11 +83,23 @@ const save = useMutation({
     answer(() =>
       api.POST('/api/systems/{system}/visits', {
         params: { path: { system: props.system.slug } },
-        body: { id: draft.value.id, taken_at: draft.value.at || null, readings: filled.value, vessel_id: draft.value.bay || null, spot: draft.value.spot || null, corrects },
+        body: {
+          id: draft.value.id,
+          taken_at: draft.value.at || null,
+          readings: filled.value,
+          vessel_id: draft.value.bay || null,
+          spot: draft.value.spot || null,
+          corrects,
+        },
       }),
     ),
   onSuccess: async (visit) => {
-    lastBooked.value = { visit: visit.id, slug: props.system.slug, system: props.system.name, count: visit.readings.length }
+    lastBooked.value = {
+      visit: visit.id,
+      slug: props.system.slug,
+      system: props.system.name,
+      count: visit.readings.length,
+    }
     draft.value = { id: ulid(), at: '', bay: '', spot: draft.value.spot, readings: {} }
     await refreshSystem(props.system.slug)
     await router.push({ name: 'system', params: { system: props.system.slug } })
@@ -70,21 +107,49 @@ const save = useMutation({
 })
 
 // What was refused stands until something is typed, and not merely until the rows have loaded.
-watch(() => JSON.stringify([filled.value, draft.value.at]), () => save.reset())
-
-const refused = computed<FieldErrors>(() => (save.error.value instanceof Refusal ? save.error.value.errors : {}))
-const errors = computed<FieldErrors>(() => ({ ...(asked.value === '{}' ? {} : meaning.data.value?.errors), ...refused.value }))
-const strips = computed(() => (asked.value === '{}' ? [] : (meaning.data.value?.strips ?? [])))
-const strip = (parameter: string) => (filled.value[parameter] && !errors.value[`readings.${parameter}`] ? strips.value.find((s) => s.parameter === parameter) : undefined)
-const derived = computed(() =>
-  strips.value.filter((s) => (s.parameter === 'nh3_n_mg_l' && strip('tan_mg_l')) || (s.parameter === 'do_sat_pct' && strip('do_mg_l')) || (s.parameter === 'co2_mg_l' && strip('ph'))),
+watch(
+  () => JSON.stringify([filled.value, draft.value.at]),
+  () => save.reset(),
 )
-const asks = computed<Record<string, string>>(() => (asked.value === '{}' ? {} : (meaning.data.value?.asks ?? {})))
+
+const refused = computed<FieldErrors>(() =>
+  save.error.value instanceof Refusal ? save.error.value.errors : {},
+)
+const errors = computed<FieldErrors>(() => ({
+  ...(asked.value === '{}' ? {} : meaning.data.value?.errors),
+  ...refused.value,
+}))
+const strips = computed(() => (asked.value === '{}' ? [] : (meaning.data.value?.strips ?? [])))
+const strip = (parameter: string) =>
+  filled.value[parameter] && !errors.value[`readings.${parameter}`]
+    ? strips.value.find((s) => s.parameter === parameter)
+    : undefined
+const derived = computed(() =>
+  strips.value.filter(
+    (s) =>
+      (s.parameter === 'nh3_n_mg_l' && strip('tan_mg_l')) ||
+      (s.parameter === 'do_sat_pct' && strip('do_mg_l')) ||
+      (s.parameter === 'co2_mg_l' && strip('ph')),
+  ),
+)
+const asks = computed<Record<string, string>>(() =>
+  asked.value === '{}' ? {} : (meaning.data.value?.asks ?? {}),
+)
 const shelf = useShelf()
 /** Steps of the kit in use, where it is marked in the unit that is chosen. */
-const steps = (parameter: string) => shelf.data.value?.kits.find((kit) => kit.in_use && kit.parameter === parameter && (kit.unit === null || kit.unit === draft.value.readings[parameter]?.unit))?.steps ?? []
-const burnUnknown = computed(() => strip('tan_mg_l') !== undefined && !derived.value.some((s) => s.parameter === 'nh3_n_mg_l'))
-const trouble = computed(() => (save.error.value ? (refused.value.readings ?? save.error.value.message) : null))
+const steps = (parameter: string) =>
+  shelf.data.value?.kits.find(
+    (kit) =>
+      kit.in_use &&
+      kit.parameter === parameter &&
+      (kit.unit === null || kit.unit === draft.value.readings[parameter]?.unit),
+  )?.steps ?? []
+const burnUnknown = computed(
+  () => strip('tan_mg_l') !== undefined && !derived.value.some((s) => s.parameter === 'nh3_n_mg_l'),
+)
+const trouble = computed(() =>
+  save.error.value ? (refused.value.readings ?? save.error.value.message) : null,
+)
 
 function submit(): void {
   if (!save.isPending.value) save.mutate()
@@ -92,7 +157,10 @@ function submit(): void {
 </script>
 
 <template>
-  <p v-if="corrects" class="soft">This stands in place of the visit as it was booked; the original stays in the book. Its time was {{ original.data.value ? date(original.data.value.taken_at) : '…' }}.</p>
+  <p v-if="corrects" class="soft">
+    This stands in place of the visit as it was booked; the original stays in the book. Its time was
+    {{ original.data.value ? date(original.data.value.taken_at) : '…' }}.
+  </p>
   <form class="test" novalidate @submit.prevent="submit">
     <div class="rows">
       <TestRow
@@ -114,13 +182,51 @@ function submit(): void {
     </section>
 
     <div class="finish">
-      <FormField v-slot="{ id, status, described }" label="Taken at" :error="errors.taken_at" hint="Leave empty for now">
-        <NInput v-model:value="draft.at" :status="status" placeholder="" :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }" />
+      <FormField
+        v-slot="{ id, status, described }"
+        label="Taken at"
+        :error="errors.taken_at"
+        hint="Leave empty for now"
+      >
+        <NInput
+          v-model:value="draft.at"
+          :status="status"
+          placeholder=""
+          :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }"
+        />
       </FormField>
-      <FormField v-if="system.build.vessels.length > 1" v-slot="{ id, status }" label="Taken in"><ChoiceField :id="id" v-model="draft.bay" :status="status" :choices="[{ value: '', label: 'no bay in particular' }, ...system.build.vessels.map((v) => ({ value: v.id, label: v.name }))]" /></FormField>
-      <FormField v-if="filled.clarity_cm" v-slot="{ id, status, described }" label="Clarity seen at" hint="one spot, always the same"><NInput v-model:value="draft.spot" :status="status" placeholder="" :maxlength="40" :input-props="{ id, list: 'spots', 'aria-describedby': described }" /><datalist id="spots"><option v-for="spot in system.spots" :key="spot" :value="spot" /></datalist></FormField>
+      <FormField v-if="system.build.vessels.length > 1" v-slot="{ id, status }" label="Taken in"
+        ><ChoiceField
+          :id="id"
+          v-model="draft.bay"
+          :status="status"
+          :choices="[
+            { value: '', label: 'no bay in particular' },
+            ...system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
+          ]"
+      /></FormField>
+      <FormField
+        v-if="filled.clarity_cm"
+        v-slot="{ id, status, described }"
+        label="Clarity seen at"
+        hint="one spot, always the same"
+        ><NInput
+          v-model:value="draft.spot"
+          :status="status"
+          placeholder=""
+          :maxlength="40"
+          :input-props="{ id, list: 'spots', 'aria-describedby': described }" /><datalist id="spots">
+          <option v-for="spot in system.spots" :key="spot" :value="spot" /></datalist
+      ></FormField>
       <div>
-        <NButton type="primary" size="large" attr-type="submit" :loading="save.isPending.value" :disabled="!system">{{ corrects ? 'Correct it' : 'Book the test' }}</NButton>
+        <NButton
+          type="primary"
+          size="large"
+          attr-type="submit"
+          :loading="save.isPending.value"
+          :disabled="!system"
+          >{{ corrects ? 'Correct it' : 'Book the test' }}</NButton
+        >
         <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
       </div>
     </div>

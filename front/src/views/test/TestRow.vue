@@ -4,8 +4,16 @@ import { useId } from 'vue'
 import type { Strip, Vocabulary } from '@/api/types'
 import StateMark from '@/parts/StateMark.vue'
 
-defineProps<{ parameter: Vocabulary['parameters'][number]; strip?: Strip; error?: string; ask?: string; steps?: number[] }>()
-const row = defineModel<{ typed: string; unit: string | null }>({ default: () => ({ typed: '', unit: null }) })
+defineProps<{
+  parameter: Vocabulary['parameters'][number]
+  strip?: Strip
+  error?: string
+  ask?: string
+  steps?: number[]
+}>()
+const row = defineModel<{ typed: string; unit: string | null }>({
+  default: () => ({ typed: '', unit: null }),
+})
 const id = useId()
 </script>
 
@@ -19,9 +27,20 @@ const id = useId()
       placeholder=""
       :status="error ? 'error' : undefined"
       :maxlength="20"
-      :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': error ? `${id}-fault` : undefined, 'aria-invalid': error ? 'true' : undefined }"
+      :input-props="{
+        id,
+        inputmode: 'decimal',
+        autocomplete: 'off',
+        'aria-describedby': error ? `${id}-fault` : undefined,
+        'aria-invalid': error ? 'true' : undefined,
+      }"
     />
-    <select v-if="parameter.units.length > 1" v-model="row.unit" class="unit" :aria-label="`Unit of ${parameter.name}`">
+    <select
+      v-if="parameter.units.length > 1"
+      v-model="row.unit"
+      class="unit"
+      :aria-label="`Unit of ${parameter.name}`"
+    >
       <option v-for="unit in parameter.units" :key="unit.id" :value="unit.id">{{ unit.symbol }}</option>
     </select>
     <span v-else class="unit soft">{{ parameter.symbol ?? '' }}</span>
@@ -34,7 +53,17 @@ const id = useId()
       </template>
     </span>
     <span v-if="steps?.length" class="steps" role="group" :aria-label="`Colours of ${parameter.name}`">
-      <button v-for="step in steps" :key="step" type="button" class="step" :class="{ chosen: row.typed === String(step) }" :aria-pressed="row.typed === String(step)" @click="row.typed = String(step)">{{ step }}</button>
+      <button
+        v-for="step in steps"
+        :key="step"
+        type="button"
+        class="step"
+        :class="{ chosen: row.typed === String(step) }"
+        :aria-pressed="row.typed === String(step)"
+        @click="row.typed = String(step)"
+      >
+        {{ step }}
+      </button>
     </span>
   </div>
 </template>

@@ -18,10 +18,19 @@ function see(id: string, there: boolean): void {
   if (there) now.push(id)
   void router.replace({ query: now.length ? { seen: now.join(',') } : {} })
 }
-const PAGES = { water: ['water', 'Change it'], dose: ['dose', 'Dose bench'], buffer: ['buffer', 'Buffers'], test: ['test', 'Test'], capacity: ['capacity', 'Capacity'] } as const
+const PAGES = {
+  water: ['water', 'Change it'],
+  dose: ['dose', 'Dose bench'],
+  buffer: ['buffer', 'Buffers'],
+  test: ['test', 'Test'],
+  capacity: ['capacity', 'Capacity'],
+} as const
 const numbered = computed(() => {
   let n = 0
-  return (trouble.value?.causes ?? []).map((cause: Trouble['causes'][number]) => ({ ...cause, steps: cause.steps.map((step) => ({ ...step, n: ++n })) }))
+  return (trouble.value?.causes ?? []).map((cause: Trouble['causes'][number]) => ({
+    ...cause,
+    steps: cause.steps.map((step) => ({ ...step, n: ++n })),
+  }))
 })
 </script>
 
@@ -31,26 +40,63 @@ const numbered = computed(() => {
   <template v-else>
     <fieldset class="signs">
       <legend>What do you see?</legend>
-      <label v-for="sign in trouble.signs" :key="sign.id" :class="{ on: sign.seen }"><input type="checkbox" :checked="sign.seen" @change="see(sign.id, ($event.target as HTMLInputElement).checked)" /> {{ sign.says }}</label>
+      <label v-for="sign in trouble.signs" :key="sign.id" :class="{ on: sign.seen }"
+        ><input
+          type="checkbox"
+          :checked="sign.seen"
+          @change="see(sign.id, ($event.target as HTMLInputElement).checked)"
+        />
+        {{ sign.says }}</label
+      >
     </fieldset>
-    <p v-if="trouble.readings.length" class="readings"><span v-for="row in trouble.readings" :key="row.name"><span class="soft small">{{ row.name }}</span> <b>{{ row.text }}</b> <StateMark v-if="row.state !== 'good'" :state="row.state" /> <span class="soft small">{{ row.from }}</span></span></p>
+    <p v-if="trouble.readings.length" class="readings">
+      <span v-for="row in trouble.readings" :key="row.name"
+        ><span class="soft small">{{ row.name }}</span> <b>{{ row.text }}</b>
+        <StateMark v-if="row.state !== 'good'" :state="row.state" />
+        <span class="soft small">{{ row.from }}</span></span
+      >
+    </p>
     <p v-if="trouble.changed" class="caution">{{ trouble.changed }}</p>
-    <p v-if="trouble.tests.length" class="caution">Test as soon as air is on: <b>{{ trouble.tests.join(', ') }}</b>. <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink><span v-if="trouble.old.length" class="soft small"> Too old to go by: {{ trouble.old.join('; ') }}.</span></p>
-    <p v-if="!trouble.causes.length" class="calm">Nothing in the readings asks to be acted on. Pick what you see, and what may be behind it is worked through in order.</p>
+    <p v-if="trouble.tests.length" class="caution">
+      Test as soon as air is on: <b>{{ trouble.tests.join(', ') }}</b>.
+      <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink
+      ><span v-if="trouble.old.length" class="soft small">
+        Too old to go by: {{ trouble.old.join('; ') }}.</span
+      >
+    </p>
+    <p v-if="!trouble.causes.length" class="calm">
+      Nothing in the readings asks to be acted on. Pick what you see, and what may be behind it is worked
+      through in order.
+    </p>
     <section v-for="cause in numbered" :key="cause.id" class="part" :aria-label="cause.name">
       <h2>{{ cause.name }}</h2>
       <ol>
         <li v-for="step in cause.steps" :key="step.n">
           <span class="n" aria-hidden="true">{{ step.n }}</span>
           <div>
-            <p class="do"><b v-if="step.measure" class="amount">{{ step.measure }}</b> {{ step.do }} <RouterLink v-if="step.page" class="small" :to="{ name: PAGES[step.page][0], params: { system: system.slug } }">{{ PAGES[step.page][1] }}</RouterLink></p>
+            <p class="do">
+              <b v-if="step.measure" class="amount">{{ step.measure }}</b> {{ step.do }}
+              <RouterLink
+                v-if="step.page"
+                class="small"
+                :to="{ name: PAGES[step.page][0], params: { system: system.slug } }"
+                >{{ PAGES[step.page][1] }}</RouterLink
+              >
+            </p>
             <p v-if="step.caution" class="caution danger">{{ step.caution }}</p>
-            <p v-if="step.why || step.figure" class="soft small">{{ step.why }} <FigureButton v-if="step.figure" :figure="step.figure" /></p>
+            <p v-if="step.why || step.figure" class="soft small">
+              {{ step.why }} <FigureButton v-if="step.figure" :figure="step.figure" />
+            </p>
           </div>
         </li>
       </ol>
     </section>
-    <p v-if="trouble.causes.length" class="soft small">By the schools this system follows: <RouterLink :to="{ name: 'limits', params: { system: system.slug } }">ammonia, feed in trouble, salt</RouterLink>. Fish that lie over or gasp on: a veterinarian.</p>
+    <p v-if="trouble.causes.length" class="soft small">
+      By the schools this system follows:
+      <RouterLink :to="{ name: 'limits', params: { system: system.slug } }"
+        >ammonia, feed in trouble, salt</RouterLink
+      >. Fish that lie over or gasp on: a veterinarian.
+    </p>
   </template>
 </template>
 

@@ -25,7 +25,16 @@ const book = useSend(
     answer(() =>
       api.PUT('/api/systems/{system}/changes/{id}', {
         params: { path: { system: props.system.slug, id: ulid() } },
-        body: { ...booking, change_l: form.value.change_l, change_pct: form.value.change_pct, level_cm: form.value.level_cm, meter_before: form.value.meter_before, meter_after: form.value.meter_after, water: chosen.value, body: form.value.body },
+        body: {
+          ...booking,
+          change_l: form.value.change_l,
+          change_pct: form.value.change_pct,
+          level_cm: form.value.level_cm,
+          meter_before: form.value.meter_before,
+          meter_after: form.value.meter_after,
+          water: chosen.value,
+          body: form.value.body,
+        },
       }),
     ),
   () => {
@@ -35,22 +44,51 @@ const book = useSend(
 )
 const fault = (key: string) => errors.value[key] ?? book.errors.value[key]
 const batch = computed(() => booking.kind === 'batch')
-const BOUNDS: Record<string, string> = { oxygen: 'then oxygen is dangerous for these fish', ammonia: 'then ammonia is', filter: 'then the standing filter goes foul' }
+const BOUNDS: Record<string, string> = {
+  oxygen: 'then oxygen is dangerous for these fish',
+  ammonia: 'then ammonia is',
+  filter: 'then the standing filter goes foul',
+}
 </script>
 
 <template>
   <p v-if="water.isError.value" class="fault" role="alert">{{ water.error.value?.message }}</p>
   <p v-else-if="!page" class="soft">Opening …</p>
   <template v-else>
-    <p v-if="page.missing" class="worst">{{ page.missing }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink></p>
+    <p v-if="page.missing" class="worst">
+      {{ page.missing }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
+    </p>
     <div class="fields">
-      <dl><dt class="small soft">Water</dt><dd><FigureButton :figure="page.volume" big /></dd></dl>
-      <FormField v-if="page.waters.length" v-slot="{ id, status }" label="Filled from" :error="fault('water')"><ChoiceField :id="id" v-model="chosen" :status="status" :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))" /></FormField>
-      <FormField v-if="page.bodies.length > 1" v-slot="{ id, status }" label="In" :error="fault('body')"><ChoiceField :id="id" v-model="form.body" :status="status" :choices="page.bodies.map((row) => ({ value: row.id, label: `${row.name}, ${whole(row.litres)} L` }))" /></FormField>
+      <dl>
+        <dt class="small soft">Water</dt>
+        <dd><FigureButton :figure="page.volume" big /></dd>
+      </dl>
+      <FormField v-if="page.waters.length" v-slot="{ id, status }" label="Filled from" :error="fault('water')"
+        ><ChoiceField
+          :id="id"
+          v-model="chosen"
+          :status="status"
+          :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))"
+      /></FormField>
+      <FormField v-if="page.bodies.length > 1" v-slot="{ id, status }" label="In" :error="fault('body')"
+        ><ChoiceField
+          :id="id"
+          v-model="form.body"
+          :status="status"
+          :choices="
+            page.bodies.map((row) => ({ value: row.id, label: `${row.name}, ${whole(row.litres)} L` }))
+          "
+      /></FormField>
       <TypedField v-model="form.fill_l_min" label="It fills at" unit="L/min" :error="fault('fill_l_min')" />
     </div>
-    <p v-if="page.chlorine" class="fault">This water was tested with chlorine in it: take that out before fish meet it.</p>
-    <p v-if="page.minimum" :class="{ caution: page.minimum.done_l < page.minimum.week_l }">By the school followed here ({{ page.minimum.school.toLowerCase() }}) at least <b>{{ whole(page.minimum.week_l) }} L</b> go each week, whatever the readings: <b>{{ whole(page.minimum.done_l) }} L</b> went in the last seven days.</p>
+    <p v-if="page.chlorine" class="fault">
+      This water was tested with chlorine in it: take that out before fish meet it.
+    </p>
+    <p v-if="page.minimum" :class="{ caution: page.minimum.done_l < page.minimum.week_l }">
+      By the school followed here ({{ page.minimum.school.toLowerCase() }}) at least
+      <b>{{ whole(page.minimum.week_l) }} L</b> go each week, whatever the readings:
+      <b>{{ whole(page.minimum.done_l) }} L</b> went in the last seven days.
+    </p>
 
     <GoalPlan v-if="!page.missing" v-model="form" :page="page" :errors="errors" />
 
@@ -60,43 +98,127 @@ const BOUNDS: Record<string, string> = { oxygen: 'then oxygen is dangerous for t
         <div class="fields ways">
           <TypedField v-model="form.change_l" label="Litres" :error="fault('change_l')" />
           <TypedField v-model="form.change_pct" label="or share" unit="%" :error="fault('change_pct')" />
-          <TypedField v-model="form.level_cm" label="or the level falls" unit="cm" :error="fault('level_cm')" />
-          <TypedField v-model="form.meter_before" label="or meter before" unit="L" :error="fault('meter_before')" />
+          <TypedField
+            v-model="form.level_cm"
+            label="or the level falls"
+            unit="cm"
+            :error="fault('level_cm')"
+          />
+          <TypedField
+            v-model="form.meter_before"
+            label="or meter before"
+            unit="L"
+            :error="fault('meter_before')"
+          />
           <TypedField v-model="form.meter_after" label="and after" unit="L" :error="fault('meter_after')" />
         </div>
-        <div v-if="page.change && batch" class="scroll" tabindex="0" role="region" aria-label="The water before and after">
+        <div
+          v-if="page.change && batch"
+          class="scroll"
+          tabindex="0"
+          role="region"
+          aria-label="The water before and after"
+        >
           <table>
-            <thead><tr><th>&nbsp;</th><th>now</th><th>new water</th><th>after {{ whole(page.change.litres) }} L ({{ whole(page.change.pct) }} %)</th></tr></thead>
+            <thead>
+              <tr>
+                <th>&nbsp;</th>
+                <th>now</th>
+                <th>new water</th>
+                <th>after {{ whole(page.change.litres) }} L ({{ whole(page.change.pct) }} %)</th>
+              </tr>
+            </thead>
             <tbody>
               <tr v-for="row in page.rows" :key="row.parameter">
-                <th>{{ row.name }} <span class="soft small">{{ row.unit }}</span></th>
-                <td>{{ row.now ?? '–' }} <span v-if="row.age" class="soft small">{{ row.age }}</span></td>
+                <th>
+                  {{ row.name }} <span class="soft small">{{ row.unit }}</span>
+                </th>
+                <td>
+                  {{ row.now ?? '–' }} <span v-if="row.age" class="soft small">{{ row.age }}</span>
+                </td>
                 <td>{{ row.new ?? '–' }} <span v-if="row.assumed" class="soft small">assumed</span></td>
-                <td><b>{{ row.after ?? '–' }}</b></td>
+                <td>
+                  <b>{{ row.after ?? '–' }}</b>
+                </td>
               </tr>
             </tbody>
           </table>
         </div>
         <template v-if="page.change && batch">
-          <p v-for="caution in page.change.cautions" :key="caution.text" class="caution" :class="caution.level">{{ caution.text }}</p>
-          <p v-if="page.change.minutes !== null">It fills in <b>{{ whole(page.change.minutes) }} min</b>.</p>
-          <p v-for="item in page.change.put_back" :key="item.what" class="back">Put back: <b>{{ item.text }}</b> <button type="button" class="link-button small" :aria-label="`How much ${item.name} is worked out`" @click="openSlip(item.figure)">how</button></p>
+          <p
+            v-for="caution in page.change.cautions"
+            :key="caution.text"
+            class="caution"
+            :class="caution.level"
+          >
+            {{ caution.text }}
+          </p>
+          <p v-if="page.change.minutes !== null">
+            It fills in <b>{{ whole(page.change.minutes) }} min</b>.
+          </p>
+          <p v-for="item in page.change.put_back" :key="item.what" class="back">
+            Put back: <b>{{ item.text }}</b>
+            <button
+              type="button"
+              class="link-button small"
+              :aria-label="`How much ${item.name} is worked out`"
+              @click="openSlip(item.figure)"
+            >
+              how
+            </button>
+          </p>
         </template>
         <div v-if="writes" class="fields">
-          <FormField v-slot="{ id, status }" label="It is"><ChoiceField :id="id" v-model="booking.kind" :status="status" :choices="[{ value: 'batch', label: 'a change' }, { value: 'topup', label: 'evaporation topped up' }]" /></FormField>
+          <FormField v-slot="{ id, status }" label="It is"
+            ><ChoiceField
+              :id="id"
+              v-model="booking.kind"
+              :status="status"
+              :choices="[
+                { value: 'batch', label: 'a change' },
+                { value: 'topup', label: 'evaporation topped up' },
+              ]"
+          /></FormField>
           <template v-if="batch">
-            <FormField v-slot="{ id, status }" label="The pump is"><ChoiceField :id="id" v-model="booking.pump_off" :status="status" :choices="[{ value: 'no', label: 'running' }, { value: 'yes', label: 'switched off for it' }]" /></FormField>
-            <TypedField v-if="booking.pump_off === 'yes'" v-model="booking.planned_min" label="It is off for" unit="min" :error="fault('planned_min')" />
+            <FormField v-slot="{ id, status }" label="The pump is"
+              ><ChoiceField
+                :id="id"
+                v-model="booking.pump_off"
+                :status="status"
+                :choices="[
+                  { value: 'no', label: 'running' },
+                  { value: 'yes', label: 'switched off for it' },
+                ]"
+            /></FormField>
+            <TypedField
+              v-if="booking.pump_off === 'yes'"
+              v-model="booking.planned_min"
+              label="It is off for"
+              unit="min"
+              :error="fault('planned_min')"
+            />
           </template>
-          <NButton type="primary" attr-type="submit" :loading="book.pending.value">{{ booking.pump_off === 'yes' && batch ? 'Pump is off: start the clock' : 'Book it as done' }}</NButton>
+          <NButton type="primary" attr-type="submit" :loading="book.pending.value">{{
+            booking.pump_off === 'yes' && batch ? 'Pump is off: start the clock' : 'Book it as done'
+          }}</NButton>
         </div>
-        <p v-if="booking.pump_off === 'yes' && batch && page.change" class="caution">It may be off for <b>{{ whole(page.change.pump_off.minutes) }} min</b>: {{ BOUNDS[page.change.pump_off.by] }}. The clock stands in the foot of every page until somebody has seen water flow.</p>
+        <p v-if="booking.pump_off === 'yes' && batch && page.change" class="caution">
+          It may be off for <b>{{ whole(page.change.pump_off.minutes) }} min</b>:
+          {{ BOUNDS[page.change.pump_off.by] }}. The clock stands in the foot of every page until somebody has
+          seen water flow.
+        </p>
         <p v-if="book.trouble.value" class="fault" role="alert">{{ book.trouble.value }}</p>
       </form>
     </section>
 
     <ChangesBooked :system="system" :page="page" :writes="writes" />
-    <SchoolsTable v-if="page.schools.length" v-model="form.price_m3" :page="page" :slug="system.slug" :error="fault('price_m3')" />
+    <SchoolsTable
+      v-if="page.schools.length"
+      v-model="form.price_m3"
+      :page="page"
+      :slug="system.slug"
+      :error="fault('price_m3')"
+    />
 
     <section class="part" aria-label="Waste water">
       <h2>Where it goes</h2>
@@ -104,7 +226,9 @@ const BOUNDS: Record<string, string> = { oxygen: 'then oxygen is dangerous for t
     </section>
     <details v-if="page.first_fill.length" class="part">
       <summary>A first fill, as one sequence</summary>
-      <ol class="sequence"><li v-for="step in page.first_fill" :key="step">{{ step }}</li></ol>
+      <ol class="sequence">
+        <li v-for="step in page.first_fill" :key="step">{{ step }}</li>
+      </ol>
     </details>
   </template>
 </template>

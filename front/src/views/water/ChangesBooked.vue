@@ -5,9 +5,23 @@ import { useSend } from '@/api/useSend'
 
 const props = defineProps<{ system: System; page: WaterPage; writes: boolean }>()
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
-const takeBack = useSend(() => props.system.slug, (id: string) => answer(() => api.DELETE('/api/systems/{system}/changes/{id}', path(id))))
-const flows = useSend(() => props.system.slug, (id: string) => answer(() => api.PUT('/api/systems/{system}/changes/{id}/flow', path(id))))
-const putIn = useSend(() => props.system.slug, (to: { id: string; what: string }) => answer(() => api.PUT('/api/systems/{system}/changes/{id}/put-back/{what}', { params: { path: { system: props.system.slug, id: to.id, what: to.what } } })))
+const takeBack = useSend(
+  () => props.system.slug,
+  (id: string) => answer(() => api.DELETE('/api/systems/{system}/changes/{id}', path(id))),
+)
+const flows = useSend(
+  () => props.system.slug,
+  (id: string) => answer(() => api.PUT('/api/systems/{system}/changes/{id}/flow', path(id))),
+)
+const putIn = useSend(
+  () => props.system.slug,
+  (to: { id: string; what: string }) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/changes/{id}/put-back/{what}', {
+        params: { path: { system: props.system.slug, id: to.id, what: to.what } },
+      }),
+    ),
+)
 </script>
 
 <!-- What was changed, what runs still, and what the new water is short of. -->
@@ -19,10 +33,34 @@ const putIn = useSend(() => props.system.slug, (to: { id: string; what: string }
     <ul class="rows">
       <li v-for="row in page.changes" :key="row.id">
         <span class="soft">{{ row.age }}</span> <b>{{ row.text }}</b> <span class="soft">{{ row.by }}</span>
-        <template v-if="row.running"><b class="fault">pump off</b><button v-if="writes" type="button" class="link-button" @click="flows.send(row.id)">Flow seen</button></template>
-        <button v-if="writes" type="button" class="link-button small back" :aria-label="`Take back: ${row.text}`" @click="takeBack.send(row.id)">Take back</button>
+        <template v-if="row.running"
+          ><b class="fault">pump off</b
+          ><button v-if="writes" type="button" class="link-button" @click="flows.send(row.id)">
+            Flow seen
+          </button></template
+        >
+        <button
+          v-if="writes"
+          type="button"
+          class="link-button small back"
+          :aria-label="`Take back: ${row.text}`"
+          @click="takeBack.send(row.id)"
+        >
+          Take back
+        </button>
         <ul v-if="row.put_back.some((item) => !item.done)" class="put">
-          <li v-for="item in row.put_back.filter((entry) => !entry.done)" :key="item.what">Put back: <b>{{ item.text }}</b> <button v-if="writes" type="button" class="link-button small" :aria-label="`${item.name} is in`" @click="putIn.send({ id: row.id, what: item.what })">It is in</button></li>
+          <li v-for="item in row.put_back.filter((entry) => !entry.done)" :key="item.what">
+            Put back: <b>{{ item.text }}</b>
+            <button
+              v-if="writes"
+              type="button"
+              class="link-button small"
+              :aria-label="`${item.name} is in`"
+              @click="putIn.send({ id: row.id, what: item.what })"
+            >
+              It is in
+            </button>
+          </li>
         </ul>
       </li>
     </ul>

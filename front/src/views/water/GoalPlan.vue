@@ -8,11 +8,22 @@ import TypedField from '@/parts/TypedField.vue'
 import { whole } from './useWaterForm'
 
 const props = defineProps<{ page: WaterPage; errors: Record<string, string> }>()
-const form = defineModel<Record<'goal' | 'target' | 'max_change_pct' | 'steps_per_day' | 'delivery' | 'bucket_l' | 'vat_l' | 'change_l', string>>({ required: true })
+const form = defineModel<
+  Record<
+    'goal' | 'target' | 'max_change_pct' | 'steps_per_day' | 'delivery' | 'bucket_l' | 'vat_l' | 'change_l',
+    string
+  >
+>({ required: true })
 const goal = computed(() => props.page.goals.find((row) => row.id === form.value.goal))
 const plan = computed(() => props.page.plan)
 function take(litres: number): void {
-  Object.assign(form.value, { change_l: String(Math.round(litres * 10) / 10), change_pct: '', level_cm: '', meter_before: '', meter_after: '' })
+  Object.assign(form.value, {
+    change_l: String(Math.round(litres * 10) / 10),
+    change_pct: '',
+    level_cm: '',
+    meter_before: '',
+    meter_after: '',
+  })
 }
 const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_day > 1))
 </script>
@@ -22,31 +33,96 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
   <section class="part" aria-label="To a goal">
     <h2>To a goal</h2>
     <form class="fields" novalidate @submit.prevent>
-      <FormField v-slot="{ id, status }" label="Bring"><ChoiceField :id="id" v-model="form.goal" :status="status" :choices="page.goals.map((row) => ({ value: row.id, label: row.name }))" /></FormField>
+      <FormField v-slot="{ id, status }" label="Bring"
+        ><ChoiceField
+          :id="id"
+          v-model="form.goal"
+          :status="status"
+          :choices="page.goals.map((row) => ({ value: row.id, label: row.name }))"
+      /></FormField>
       <TypedField v-model="form.target" label="to" :unit="goal?.unit" :error="errors.target" />
-      <TypedField v-model="form.max_change_pct" label="Most at once" unit="%" placeholder="50" :error="errors.max_change_pct" />
-      <TypedField v-model="form.steps_per_day" label="Changes a day" placeholder="1" :error="errors.steps_per_day" />
-      <FormField v-slot="{ id, status }" label="Water comes by"><ChoiceField :id="id" v-model="form.delivery" :status="status" :choices="[{ value: 'hose', label: 'hose' }, { value: 'bucket', label: 'bucket' }, { value: 'vat', label: 'a treated, warmed vat' }]" /></FormField>
-      <TypedField v-if="form.delivery === 'bucket'" v-model="form.bucket_l" label="A bucket holds" unit="L" :error="errors.bucket_l" />
-      <TypedField v-if="form.delivery === 'vat'" v-model="form.vat_l" label="The vat holds" unit="L" :error="errors.vat_l" />
+      <TypedField
+        v-model="form.max_change_pct"
+        label="Most at once"
+        unit="%"
+        placeholder="50"
+        :error="errors.max_change_pct"
+      />
+      <TypedField
+        v-model="form.steps_per_day"
+        label="Changes a day"
+        placeholder="1"
+        :error="errors.steps_per_day"
+      />
+      <FormField v-slot="{ id, status }" label="Water comes by"
+        ><ChoiceField
+          :id="id"
+          v-model="form.delivery"
+          :status="status"
+          :choices="[
+            { value: 'hose', label: 'hose' },
+            { value: 'bucket', label: 'bucket' },
+            { value: 'vat', label: 'a treated, warmed vat' },
+          ]"
+      /></FormField>
+      <TypedField
+        v-if="form.delivery === 'bucket'"
+        v-model="form.bucket_l"
+        label="A bucket holds"
+        unit="L"
+        :error="errors.bucket_l"
+      />
+      <TypedField
+        v-if="form.delivery === 'vat'"
+        v-model="form.vat_l"
+        label="The vat holds"
+        unit="L"
+        :error="errors.vat_l"
+      />
     </form>
     <template v-if="plan">
       <p v-if="plan.rule" class="caution">{{ plan.rule }}</p>
       <p v-if="plan.reason" class="caution">{{ plan.reason }}</p>
       <p v-else-if="plan.steps.length === 0">It is there already.</p>
       <template v-else>
-        <p class="sum"><b>{{ plan.steps.length }}</b> {{ plan.steps.length === 1 ? 'change' : perDay ? 'changes' : 'changes, one a day' }}, <FigureButton v-if="plan.total" :figure="plan.total" /> in all</p>
+        <p class="sum">
+          <b>{{ plan.steps.length }}</b>
+          {{ plan.steps.length === 1 ? 'change' : perDay ? 'changes' : 'changes, one a day' }},
+          <FigureButton v-if="plan.total" :figure="plan.total" /> in all
+        </p>
         <ol class="rows">
           <li v-for="step in plan.steps.slice(0, 14)" :key="`${step.day} ${step.of_day}`">
             <span class="soft">Day {{ step.day }}{{ perDay ? `, change ${step.of_day}` : '' }}</span>
-            <span><b>{{ whole(step.litres) }} L</b> ({{ whole(step.pct) }} %)<template v-if="step.buckets !== null">, {{ step.buckets }} buckets</template><template v-if="step.minutes !== null">, {{ whole(step.minutes) }} min to fill</template></span>
-            <span>then {{ plan.name }} <b>{{ step.after }}</b> {{ plan.unit }}</span>
-            <button v-if="step === plan.steps[0]" type="button" class="link-button small" @click="take(step.litres)">Take this step</button>
+            <span
+              ><b>{{ whole(step.litres) }} L</b> ({{ whole(step.pct) }} %)<template
+                v-if="step.buckets !== null"
+                >, {{ step.buckets }} buckets</template
+              ><template v-if="step.minutes !== null">, {{ whole(step.minutes) }} min to fill</template></span
+            >
+            <span
+              >then {{ plan.name }} <b>{{ step.after }}</b> {{ plan.unit }}</span
+            >
+            <button
+              v-if="step === plan.steps[0]"
+              type="button"
+              class="link-button small"
+              @click="take(step.litres)"
+            >
+              Take this step
+            </button>
           </li>
         </ol>
-        <p v-if="plan.steps.length > 14" class="soft">and so on for {{ plan.steps.length - 14 }} more changes</p>
-        <p v-if="plan.trickle">As a trickle over the same days the same water, <FigureButton v-if="plan.trickle.flow" :figure="plan.trickle.flow" />, comes to <b>{{ plan.trickle.after }}</b> {{ plan.unit }}: a little less far, and without a jump.</p>
-        <p class="soft small">{{ plan.limits }} Test before each change: what the fish make meanwhile is not in these numbers.</p>
+        <p v-if="plan.steps.length > 14" class="soft">
+          and so on for {{ plan.steps.length - 14 }} more changes
+        </p>
+        <p v-if="plan.trickle">
+          As a trickle over the same days the same water,
+          <FigureButton v-if="plan.trickle.flow" :figure="plan.trickle.flow" />, comes to
+          <b>{{ plan.trickle.after }}</b> {{ plan.unit }}: a little less far, and without a jump.
+        </p>
+        <p class="soft small">
+          {{ plan.limits }} Test before each change: what the fish make meanwhile is not in these numbers.
+        </p>
       </template>
     </template>
   </section>

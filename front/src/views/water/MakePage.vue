@@ -10,8 +10,19 @@ import TypedField from '@/parts/TypedField.vue'
 import { whole } from './useWaterForm'
 
 const props = defineProps<{ system: System }>()
-const typed = reactive({ water_1: '', water_2: '', water_3: '', target_no3_n_mg_l: '', target_alkalinity_mg_l: '', target_hardness_mg_l: '', volume_l: '' })
-const asked = useDebounce(computed(() => Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== ''))), 250)
+const typed = reactive({
+  water_1: '',
+  water_2: '',
+  water_3: '',
+  target_no3_n_mg_l: '',
+  target_alkalinity_mg_l: '',
+  target_hardness_mg_l: '',
+  volume_l: '',
+})
+const asked = useDebounce(
+  computed(() => Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== ''))),
+  250,
+)
 const blended = useBlend(() => props.system.slug, asked)
 const blend = computed(() => blended.data.value)
 const waters = computed(() => blend.value?.waters.map((row) => ({ value: row.id, label: row.name })) ?? [])
@@ -24,25 +35,81 @@ const WAYS = ['water_1', 'water_2', 'water_3'] as const
     <p v-if="blended.isError.value" class="fault" role="alert">{{ blended.error.value?.message }}</p>
     <template v-if="blend">
       <form class="fields" novalidate @submit.prevent>
-        <FormField v-for="(way, i) in WAYS" :key="way" v-slot="{ id, status }" :label="['Water', 'and', 'and perhaps'][i] ?? ''" :error="blend.errors[way]"><ChoiceField :id="id" :model-value="typed[way] || blend.chosen[i] || ''" :status="status" :choices="[{ value: '', label: 'none' }, ...waters]" @update:model-value="typed[way] = $event ?? ''" /></FormField>
-        <TypedField v-model="typed.target_no3_n_mg_l" label="Nitrate wanted" unit="mg/L as NO₃" :error="blend.errors.target_no3_n_mg_l" />
-        <TypedField v-model="typed.target_alkalinity_mg_l" label="KH wanted" unit="dKH" :error="blend.errors.target_alkalinity_mg_l" />
-        <TypedField v-model="typed.target_hardness_mg_l" label="GH wanted" unit="dGH" :error="blend.errors.target_hardness_mg_l" />
-        <TypedField v-model="typed.volume_l" label="To make" unit="L" placeholder="100" :error="blend.errors.volume_l" />
+        <FormField
+          v-for="(way, i) in WAYS"
+          :key="way"
+          v-slot="{ id, status }"
+          :label="['Water', 'and', 'and perhaps'][i] ?? ''"
+          :error="blend.errors[way]"
+          ><ChoiceField
+            :id="id"
+            :model-value="typed[way] || blend.chosen[i] || ''"
+            :status="status"
+            :choices="[{ value: '', label: 'none' }, ...waters]"
+            @update:model-value="typed[way] = $event ?? ''"
+        /></FormField>
+        <TypedField
+          v-model="typed.target_no3_n_mg_l"
+          label="Nitrate wanted"
+          unit="mg/L as NO₃"
+          :error="blend.errors.target_no3_n_mg_l"
+        />
+        <TypedField
+          v-model="typed.target_alkalinity_mg_l"
+          label="KH wanted"
+          unit="dKH"
+          :error="blend.errors.target_alkalinity_mg_l"
+        />
+        <TypedField
+          v-model="typed.target_hardness_mg_l"
+          label="GH wanted"
+          unit="dGH"
+          :error="blend.errors.target_hardness_mg_l"
+        />
+        <TypedField
+          v-model="typed.volume_l"
+          label="To make"
+          unit="L"
+          placeholder="100"
+          :error="blend.errors.volume_l"
+        />
       </form>
       <template v-if="blend.parts.length">
-        <p class="sum"><template v-for="(part, i) in blend.parts" :key="part.name"><template v-if="i"> + </template><b>{{ whole(part.share_pct) }} %</b> {{ part.name }}<template v-if="part.litres !== null"> ({{ whole(part.litres) }} L)</template></template></p>
-        <p><template v-for="(row, i) in blend.after" :key="row.name"><template v-if="i">, </template>{{ row.name }} <b>{{ row.text }}</b></template><template v-if="blend.reached">: as wanted.</template><template v-else>: as near as these waters come.</template></p>
-        <p v-for="line in blend.minerals" :key="line">Then <b>{{ line }}</b>.</p>
+        <p class="sum">
+          <template v-for="(part, i) in blend.parts" :key="part.name"
+            ><template v-if="i"> + </template><b>{{ whole(part.share_pct) }} %</b> {{ part.name
+            }}<template v-if="part.litres !== null"> ({{ whole(part.litres) }} L)</template></template
+          >
+        </p>
+        <p>
+          <template v-for="(row, i) in blend.after" :key="row.name"
+            ><template v-if="i">, </template>{{ row.name }} <b>{{ row.text }}</b></template
+          ><template v-if="blend.reached">: as wanted.</template
+          ><template v-else>: as near as these waters come.</template>
+        </p>
+        <p v-for="line in blend.minerals" :key="line">
+          Then <b>{{ line }}</b>.
+        </p>
       </template>
       <p v-else class="soft">Type what the water is to have.</p>
       <p v-for="line in blend.cautions" :key="line" class="caution">{{ line }}</p>
     </template>
   </section>
 
-  <BenchForm :system="system" bench="dechlorinate" hint="For the new water only. By stoichiometry, or by the label of the conditioner you have." />
-  <p class="caution">Spraying drives free chlorine off and does nothing against chloramine. The one exception to all of this: where fish are dying for want of oxygen, water straight from the hose is better than none.</p>
-  <BenchForm :system="system" bench="carbon" hint="Sediment of 10 to 15 micron first, then carbon. A fast top-up after a backwash can outrun it." />
+  <BenchForm
+    :system="system"
+    bench="dechlorinate"
+    hint="For the new water only. By stoichiometry, or by the label of the conditioner you have."
+  />
+  <p class="caution">
+    Spraying drives free chlorine off and does nothing against chloramine. The one exception to all of this:
+    where fish are dying for want of oxygen, water straight from the hose is better than none.
+  </p>
+  <BenchForm
+    :system="system"
+    bench="carbon"
+    hint="Sediment of 10 to 15 micron first, then carbon. A fast top-up after a backwash can outrun it."
+  />
 </template>
 
 <style scoped>

@@ -5,7 +5,8 @@ import { whole } from './useWaterForm'
 
 defineProps<{ page: WaterPage; slug: string; error?: string }>()
 const price = defineModel<string>({ required: true })
-const one = (value: number | null) => (value === null ? '–' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value))
+const one = (value: number | null) =>
+  value === null ? '–' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
 </script>
 
 <!-- What each school of changing water would come to in sixty days, side by side. -->
@@ -14,17 +15,47 @@ const one = (value: number | null) => (value === null ? '–' : new Intl.NumberF
     <h2>Schools side by side, sixty days on</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="Schools of changing water">
       <table>
-        <thead><tr><th>School</th><th class="num">a week, %</th><th class="num">Nitrate, mg/L</th><th class="num">jumps by</th><th class="num">KH, dKH</th><th class="num">GH, dGH</th><th class="num">colder by, °C</th><th class="num">Water, L</th><th v-if="price" class="num">costs</th></tr></thead>
+        <thead>
+          <tr>
+            <th>School</th>
+            <th class="num">a week, %</th>
+            <th class="num">Nitrate, mg/L</th>
+            <th class="num">jumps by</th>
+            <th class="num">KH, dKH</th>
+            <th class="num">GH, dGH</th>
+            <th class="num">colder by, °C</th>
+            <th class="num">Water, L</th>
+            <th v-if="price" class="num">costs</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in page.schools" :key="row.id" :class="{ followed: row.followed }">
             <th>{{ row.name }}<span v-if="row.followed" class="small"> followed here</span></th>
-            <td class="num">{{ whole(row.pct_week) }}</td><td class="num"><b>{{ row.nitrate ?? '–' }}</b></td><td class="num">{{ row.nitrate_jump ?? '–' }}</td><td class="num">{{ row.kh ?? '–' }}</td><td class="num">{{ row.gh ?? '–' }}</td><td class="num">{{ row.temp_drop_c ? one(row.temp_drop_c) : '–' }}</td><td class="num">{{ whole(row.water_l) }}</td><td v-if="price" class="num">{{ one(row.cost) }}</td>
+            <td class="num">{{ whole(row.pct_week) }}</td>
+            <td class="num">
+              <b>{{ row.nitrate ?? '–' }}</b>
+            </td>
+            <td class="num">{{ row.nitrate_jump ?? '–' }}</td>
+            <td class="num">{{ row.kh ?? '–' }}</td>
+            <td class="num">{{ row.gh ?? '–' }}</td>
+            <td class="num">{{ row.temp_drop_c ? one(row.temp_drop_c) : '–' }}</td>
+            <td class="num">{{ whole(row.water_l) }}</td>
+            <td v-if="price" class="num">{{ one(row.cost) }}</td>
           </tr>
         </tbody>
       </table>
     </div>
-    <div class="fields"><TypedField v-model="price" label="Water costs" unit="a m³" :error="error" /><RouterLink class="small" :to="{ name: 'limits', params: { system: slug } }">Follow another school</RouterLink></div>
-    <p class="soft small">From the water as it is now, with feed and fish held. Evaporation of 2 mm a day is assumed and topped up; top-up takes nothing out.</p>
+    <div class="fields">
+      <TypedField v-model="price" label="Water costs" unit="a m³" :error="error" /><RouterLink
+        class="small"
+        :to="{ name: 'limits', params: { system: slug } }"
+        >Follow another school</RouterLink
+      >
+    </div>
+    <p class="soft small">
+      From the water as it is now, with feed and fish held. Evaporation of 2 mm a day is assumed and topped
+      up; top-up takes nothing out.
+    </p>
   </section>
 </template>
 

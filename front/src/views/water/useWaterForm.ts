@@ -3,24 +3,54 @@ import { computed } from 'vue'
 import { useSession, useWater } from '@/api/queries'
 
 const EMPTY = {
-  water: '', body: '', change_l: '', change_pct: '', level_cm: '', meter_before: '', meter_after: '', fill_l_min: '', goal: 'no3_n_mg_l', target: '', max_change_pct: '', steps_per_day: '', delivery: 'hose', bucket_l: '', vat_l: '',
-  pct_per_week: '', flow_l_h: '', jug_l: '', jug_s: '', trickle_meter_before: '', trickle_meter_after: '', trickle_meter_h: '', price_m3: '',
+  water: '',
+  body: '',
+  change_l: '',
+  change_pct: '',
+  level_cm: '',
+  meter_before: '',
+  meter_after: '',
+  fill_l_min: '',
+  goal: 'no3_n_mg_l',
+  target: '',
+  max_change_pct: '',
+  steps_per_day: '',
+  delivery: 'hose',
+  bucket_l: '',
+  vat_l: '',
+  pct_per_week: '',
+  flow_l_h: '',
+  jug_l: '',
+  jug_s: '',
+  trickle_meter_before: '',
+  trickle_meter_after: '',
+  trickle_meter_h: '',
+  price_m3: '',
 }
 
 /** What is typed about the water of one system, kept while its pages are walked through, and what it comes to. */
 export function useWaterForm(slug: () => string) {
   const form = useSessionStorage(`water-${slug()}`, { ...EMPTY }, { mergeDefaults: true })
-  const asked = useDebounce(computed(() => Object.fromEntries(Object.entries(form.value).filter(([, text]) => text.trim() !== ''))), 250)
+  const asked = useDebounce(
+    computed(() => Object.fromEntries(Object.entries(form.value).filter(([, text]) => text.trim() !== ''))),
+    250,
+  )
   const water = useWater(slug, asked)
   const session = useSession()
   const page = computed(() => water.data.value)
   return {
-    form, water, page,
+    form,
+    water,
+    page,
     writes: computed(() => session.data.value?.person?.writes ?? false),
     errors: computed<Record<string, string>>(() => page.value?.errors ?? {}),
-    chosen: computed({ get: () => form.value.water || page.value?.water || '', set: (id: string) => (form.value.water = id) }),
+    chosen: computed({
+      get: () => form.value.water || page.value?.water || '',
+      set: (id: string) => (form.value.water = id),
+    }),
     clear: (...keys: (keyof typeof EMPTY)[]) => keys.forEach((key) => (form.value[key] = EMPTY[key])),
   }
 }
 
-export const whole = (value: number) => new Intl.NumberFormat('en-GB', { maximumFractionDigits: value < 10 ? 1 : 0 }).format(value)
+export const whole = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumFractionDigits: value < 10 ? 1 : 0 }).format(value)
