@@ -12,7 +12,7 @@ use App\Reports\CutOff;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Book\LogLine;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** Books water changed or topped up; the same key again changes nothing. */
 final readonly class BookChange
@@ -57,7 +57,10 @@ final readonly class BookChange
     ): WaterChange {
         $volume = $body->volumeL;
         if ($litres > $volume * (1 + 1e-9)) {
-            throw BadInput::at('change_l', 'No more can be changed than there is: ' . Say::number($volume, 4) . ' L.');
+            throw BadInput::at(
+                'change_l',
+                'No more can be changed than there is: ' . Format::number($volume, 4) . ' L.',
+            );
         }
 
         return WaterChange::query()->firstOrCreate(

@@ -17,7 +17,7 @@ use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;

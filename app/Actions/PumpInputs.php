@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Intake;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\PumpDutyCalculator;
 
 /** The form of one pump: a curve for a water pump, a rated flow for a circulator, air for an air pump. */

@@ -8,7 +8,7 @@ use App\Models\Stage;
 use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 
 /** The form of one filter stage, checked by the very inputs that the capacity takes. */
 final readonly class StageInputs

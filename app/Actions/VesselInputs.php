@@ -7,7 +7,7 @@ namespace App\Actions;
 use App\Models\Vessel;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 
 /** The form of one vessel: its shape by the very inputs that its volume takes, and what there is at its top. */
 final readonly class VesselInputs

@@ -16,9 +16,9 @@ use App\Reports\FilterQuestion;
 use App\Reports\Judging;
 use App\Reports\LatestWater;
 use App\Reports\VolumeReport;
-use Ironwort\Core\Dose\Standing;
+use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** What is known of a system, by the keys under which calculators ask for it, with where it is from. */
 final readonly class BenchContext
@@ -58,7 +58,7 @@ final readonly class BenchContext
         };
         $volume = $this->volumes->inUse($system)->value;
         if ($volume > 0) {
-            $keep('volume_l', 'Volume', $volume, Say::number($volume, 5) . ' L', 'build', 'as doses use it');
+            $keep('volume_l', 'Volume', $volume, Format::number($volume, 5) . ' L', 'build', 'as doses use it');
         }
         $reckoned = $this->expected->now($system, $water);
         foreach (self::READINGS as $key) {
@@ -68,12 +68,12 @@ final readonly class BenchContext
             }
             $parameter = Parameter::from($key);
             $value = $reckoned[$key] ?? $entry->value;
-            $stale = $entry->taken_at->diffInDays(now()) > Standing::READING_D ? ', stale: test again' : '';
+            $stale = $entry->taken_at->diffInDays(now()) > Validity::READING_D ? ', stale: test again' : '';
             $keep(
                 $key,
                 $parameter->name(),
                 $value,
-                trim(Say::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
+                trim(Format::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
                 isset($reckoned[$key]) ? 'computed' : 'measured',
                 (isset($reckoned[$key]) ? 'reckoned since the reading ' : 'measured ') .
                     Age::of($entry->taken_at) .
@@ -88,7 +88,7 @@ final readonly class BenchContext
                 'chloride_mg_l',
                 'Chloride',
                 $chloride,
-                Say::number($chloride, 3) . ' mg/L',
+                Format::number($chloride, 3) . ' mg/L',
                 'computed',
                 'from the salt ' . $known['salinity_g_l'][1]->from,
             );
@@ -99,7 +99,7 @@ final readonly class BenchContext
                 'nh3_limit_mg_l',
                 'Most un-ionised ammonia',
                 $burns,
-                Say::number($burns) . ' mg/L as N',
+                Format::number($burns) . ' mg/L as N',
                 'limit',
                 'where this life stage is to be acted on',
             );
@@ -110,7 +110,7 @@ final readonly class BenchContext
             'surface_m2',
             'Open surface',
             $surface,
-            Say::number($surface, 3) . ' m²',
+            Format::number($surface, 3) . ' m²',
             'build',
             'from the shapes of the vessels',
         );
@@ -119,7 +119,7 @@ final readonly class BenchContext
             'walls_m2',
             'Walls and floor',
             $walls,
-            Say::number($walls, 3) . ' m²',
+            Format::number($walls, 3) . ' m²',
             'build',
             'from the shapes of the vessels',
         );
@@ -129,7 +129,7 @@ final readonly class BenchContext
                 'production_g_d',
                 'Ammonia made',
                 (float) $load['value'],
-                Say::number((float) $load['value'], 3) . ' g N/d',
+                Format::number((float) $load['value'], 3) . ' g N/d',
                 'computed',
                 'all that the fish give',
             );
@@ -149,7 +149,7 @@ final readonly class BenchContext
                     'chlorine_mg_l',
                     'Chlorine',
                     $chlorine,
-                    Say::number($chlorine) . ' mg/L',
+                    Format::number($chlorine) . ' mg/L',
                     'measured',
                     "test of {$source->name}",
                 );
@@ -168,7 +168,7 @@ final readonly class BenchContext
                     'source_temp_c',
                     'New water',
                     $temp,
-                    Say::number($temp) . ' °C',
+                    Format::number($temp) . ' °C',
                     'measured',
                     "test of {$source->name}",
                 );
@@ -180,7 +180,7 @@ final readonly class BenchContext
                 'flow_l_h',
                 'Trickle',
                 $trickle->flow_l_h,
-                Say::number($trickle->flow_l_h, 3) . ' L/h',
+                Format::number($trickle->flow_l_h, 3) . ' L/h',
                 'plan',
                 'the trickle that runs',
             );
@@ -188,14 +188,14 @@ final readonly class BenchContext
                 'trickle_l_min',
                 'Trickle',
                 $trickle->flow_l_h / 60,
-                Say::number($trickle->flow_l_h / 60, 3) . ' L/min',
+                Format::number($trickle->flow_l_h / 60, 3) . ' L/min',
                 'plan',
                 'the trickle that runs',
             );
         }
         $good = Good::inUse($system->site_id, 'conditioner');
         foreach ($good->label ?? [] as $key => $value) {
-            $keep($key, 'Label', (float) $value, Say::number((float) $value), 'typed', "label of {$good?->name}");
+            $keep($key, 'Label', (float) $value, Format::number((float) $value), 'typed', "label of {$good?->name}");
         }
     }
 }

@@ -13,13 +13,13 @@ use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\InputType;
 use Ironwort\Core\Calc\Level;
-use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\UnreadableNumber;
 
@@ -169,7 +169,7 @@ final readonly class BenchReport
                     new Origin(
                         $key,
                         'Label',
-                        is_float($value) ? Say::number($value) : $value,
+                        is_float($value) ? Format::number($value) : $value,
                         'typed',
                         'from the shelf',
                     ),
@@ -206,7 +206,7 @@ final readonly class BenchReport
                     is_numeric($row['hour'] ?? null) &&
                     is_numeric($row['dose_g'] ?? null)
                         ? 'After ' .
-                            Say::number((float) $row['hour']) .
+                            Format::number((float) $row['hour']) .
                             ' h: ' .
                             Measures::grams((float) $row['dose_g'], true)
                         : '',
@@ -237,7 +237,7 @@ final readonly class BenchReport
 
     private static function say(?Parameter $parameter, float $value): string
     {
-        return $parameter === null ? Say::number($value, 4) : Say::number($parameter->shown($value), 3);
+        return $parameter === null ? Format::number($value, 4) : Format::number($parameter->shown($value), 3);
     }
 
     /** @return list<array{value: string, label: string}> */

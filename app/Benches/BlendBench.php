@@ -10,12 +10,12 @@ use App\Reports\Water\TwoWaters;
 use App\Reports\Water\TypedFields;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** Water made from two or three waters of the shelf, and the minerals that do the rest. */
 final readonly class BlendBench
@@ -200,7 +200,7 @@ final readonly class BlendBench
             if (($water->reading('chlorine_mg_l') ?? 0.0) > 0) {
                 $said[] =
                     "{$water->name} holds " .
-                    Say::number((float) $water->reading('chlorine_mg_l'), 2) .
+                    Format::number((float) $water->reading('chlorine_mg_l'), 2) .
                     ' mg/L of ' .
                     ($water->chloramine() ? 'chloramine' : 'chlorine') .
                     ': take that out first.';

@@ -19,16 +19,16 @@ use App\Reports\LatestWater;
 use App\Reports\WaterMeaning;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AfterCourse;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\CoursePlan;
 use Ironwort\Core\Dose\Culture;
 use Ironwort\Core\Dose\Measures;
-use Ironwort\Core\Dose\Standing;
+use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Courses as they stand: doses given and due, what is left between them, what to watch, and what comes after; and
@@ -161,9 +161,9 @@ final readonly class CourseReport
         return $most - $left < 0.005 * $course->dose_mg_l
             ? null
             : 'Carbon or zeolite was in the loop while it ran: ' .
-                    Say::number($left, 3) .
+                    Format::number($left, 3) .
                     " {$unit} are left by what it may have taken, " .
-                    Say::number($most, 3) .
+                    Format::number($most, 3) .
                     ' if it took nothing. Take it out and write it out; a top-up is held to what ' .
                     'would be safe either way, and a half change and a new dose would make it ' .
                     'certain.';
@@ -212,7 +212,7 @@ final readonly class CourseReport
             'id' => $course->id,
             'name' => $agent->name,
             'where' => $course->vessel?->name,
-            'level' => Say::number($course->dose_mg_l, 3) . " {$unit}",
+            'level' => Format::number($course->dose_mg_l, 3) . " {$unit}",
             'unit' => $unit,
             'began' => Age::of($course->started_at),
             'ended' => $course->ended_at === null ? null : Age::of($course->ended_at),
@@ -228,7 +228,7 @@ final readonly class CourseReport
                 ],
                 $plan->doses,
             ),
-            'left' => Say::number($this->left($system, $course, Carbon::now()), 3) . " {$unit}",
+            'left' => Format::number($this->left($system, $course, Carbon::now()), 3) . " {$unit}",
             'shelf' => $course->ended_at === null ? $this->shelf($system, $course, $plan) : null,
             'adsorbed' => $course->ended_at === null ? $this->adsorbed($system, $course, $unit) : null,
             'top_up' =>
@@ -278,7 +278,7 @@ final readonly class CourseReport
                 ->whereNull('vessel_id')
                 ->whereNull('withdrawn_at')
                 ->where('way', 'prolonged')
-                ->where('given_at', '>=', Carbon::now()->subDays(Standing::BACK_D))
+                ->where('given_at', '>=', Carbon::now()->subDays(Validity::BACK_D))
                 ->orderBy('given_at')
                 ->limit(100)
                 ->get();
@@ -286,7 +286,7 @@ final readonly class CourseReport
             $rows[] = [
                 'name' => $present['name'],
                 'unit' => $unit,
-                'left' => Say::number((float) $present['mg_l'], 3) . " {$unit}",
+                'left' => Format::number((float) $present['mg_l'], 3) . " {$unit}",
                 'curve' => $this->trace($system, $doses, Carbon::now()->addDays(14)),
             ];
         }
@@ -388,7 +388,7 @@ final readonly class CourseReport
                         'full_in_d' => $result->figures['full_in_d'],
                         'cautions' => $result->toArray()['cautions'],
                         'brine' =>
-                            Say::number($result->number('brine_l'), 3) .
+                            Format::number($result->number('brine_l'), 3) .
                             ' L of brine with ' .
                             Measures::grams($result->number('brine_salt_g')) .
                             ' of salt, a day, away from fish; then rinse in system water.',

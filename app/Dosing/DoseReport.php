@@ -17,14 +17,14 @@ use App\Reports\ExpectedWater;
 use App\Reports\LatestWater;
 use App\Reports\SystemReport;
 use Illuminate\Support\Collection;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\OrderOfWork;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Filter\StartDoseCalculator;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Model\Tending;
 
 /** The Dose bench: what must never meet comes first, and only then the amount, in the keeper's measures. */
@@ -138,7 +138,7 @@ final readonly class DoseReport
             if ($refused['verdict'] === 'refused' && $present['gone_d'] !== null) {
                 $wait =
                     " {$present['name']} is gone by itself in about " .
-                    Say::days($present['gone_d']) .
+                    Format::days($present['gone_d']) .
                     '; changes of water take it sooner.';
                 $judged['refusals'] = array_map(
                     static fn(string $text): string => $text === $refused['reason'] ? $text . $wait : $text,
@@ -241,7 +241,9 @@ final readonly class DoseReport
                             is_numeric($input['cap_ml'] ?? null) ? (float) $input['cap_ml'] : $thing->good?->cap_ml,
                         )),
             'rounding' =>
-                $amount === null || $unit === null ? null : 'rounded down from ' . Say::number($amount, 5) . " {$unit}",
+                $amount === null || $unit === null
+                    ? null
+                    : 'rounded down from ' . Format::number($amount, 5) . " {$unit}",
             'split' =>
                 $amount === null || $unit === null || $body->vesselId !== null
                     ? []
@@ -296,11 +298,11 @@ final readonly class DoseReport
         return $left + $dose <= $range[1] * 1.001
             ? null
             : 'There are ' .
-                    Say::number($left, 2) .
+                    Format::number($left, 2) .
                     " {$unit} of it in the water still; with " .
-                    Say::number($dose, 3) .
+                    Format::number($dose, 3) .
                     ' more it would be above ' .
-                    Say::number($range[1], 3) .
+                    Format::number($range[1], 3) .
                     '. Give what is missing on the Course page, or a smaller dose.';
     }
 
@@ -426,9 +428,9 @@ final readonly class DoseReport
         return $trickle === null || $body->volumeL <= 0
             ? null
             : 'The trickle takes half of it out in ' .
-                    Say::number((log(2) * $body->volumeL) / $trickle->flow_l_h / 24, 2) .
+                    Format::number((log(2) * $body->volumeL) / $trickle->flow_l_h / 24, 2) .
                     ' days, ' .
-                    Say::number(100 * (1 - exp((-24 * $trickle->flow_l_h) / $body->volumeL)), 2) .
+                    Format::number(100 * (1 - exp((-24 * $trickle->flow_l_h) / $body->volumeL)), 2) .
                     ' % in the first.';
     }
 
@@ -444,9 +446,9 @@ final readonly class DoseReport
             ? null
             : ($unit === 'g' ? Measures::grams($amount) : Measures::millilitres($amount)) .
                     ' in ' .
-                    Say::number($litres) .
+                    Format::number($litres) .
                     ' L of system water: ' .
-                    Say::number($amount / $litres, 3) .
+                    Format::number($amount / $litres, 3) .
                     " {$unit} to the litre.";
     }
 

@@ -19,10 +19,10 @@ use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Seeding;
-use Ironwort\Core\Dose\Standing;
+use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** The state of a body of water as conflicts and doses are judged by it, read out of build and book. */
 final readonly class DoseState
@@ -62,7 +62,7 @@ final readonly class DoseState
             [
                 'key' => 'volume_l',
                 'label' => $body->vesselId === null ? 'Volume' : "{$body->name}, shut off",
-                'text' => Say::number($body->volumeL, 5) . ' L',
+                'text' => Format::number($body->volumeL, 5) . ' L',
                 'from' =>
                     $choice !== null
                         ? 'chosen ' . Age::of($choice->created_at)
@@ -112,9 +112,9 @@ final readonly class DoseState
             $rows[] = [
                 'key' => $key,
                 'label' => $parameter->name(),
-                'text' => trim(Say::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
+                'text' => trim(Format::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
                 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ') . Age::of($entry->taken_at),
-                'stale' => $entry->taken_at->diffInDays(Carbon::now()) > Standing::READING_D,
+                'stale' => $entry->taken_at->diffInDays(Carbon::now()) > Validity::READING_D,
             ];
         }
         $present = $residuals->now($system, $body);
@@ -179,7 +179,7 @@ final readonly class DoseState
                     $row['name'] .
                     ($row['mg_l'] === null || $row['mg_l'] <= 0
                         ? ''
-                        : ', ' . Say::number($row['mg_l'], 2) . ' mg/L left'),
+                        : ', ' . Format::number($row['mg_l'], 2) . ' mg/L left'),
                 'from' => 'given ' . Age::of($row['since']),
                 'stale' => false,
             ];

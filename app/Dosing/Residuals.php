@@ -19,7 +19,7 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\BoundAmmonia;
 use Ironwort\Core\Dose\Clearing;
 use Ironwort\Core\Dose\Fading;
-use Ironwort\Core\Dose\Standing;
+use Ironwort\Core\Dose\Validity;
 
 /**
  * What is left of what was dosed, after its own decay, every change, every trickle and the carbon and zeolite in the
@@ -52,7 +52,7 @@ final readonly class Residuals
                     : ($fading->adsorbedG > 0
                         ? $this->fading($system, $dose, Carbon::now(), adsorbed: false)?->left($hours)
                         : $left);
-            if ($left === null || ($most !== null && $dose->mg_l !== null && $most < Standing::GONE * $dose->mg_l)) {
+            if ($left === null || ($most !== null && $dose->mg_l !== null && $most < Validity::GONE * $dose->mg_l)) {
                 continue;
             }
             $before = $present[$dose->thing] ?? ['mg_l' => null, 'most_mg_l' => null];
@@ -127,7 +127,7 @@ final readonly class Residuals
 
         return $rate <= 0 || $dose->mg_l === null
             ? null
-            : max(0.0, log($left / (Standing::GONE * $dose->mg_l)) / $rate / 24);
+            : max(0.0, log($left / (Validity::GONE * $dose->mg_l)) / $rate / 24);
     }
 
     private function unmeasured(Dose $dose, Carbon $at): ?float
@@ -136,7 +136,7 @@ final readonly class Residuals
 
         return match ($dose->thing) {
             'binder', 'thiosulfate' => $days <= BoundAmmonia::HOURS / 24 ? 0.0 : null,
-            'own' => $days <= Standing::UNKNOWN_D ? 0.0 : null,
+            'own' => $days <= Validity::UNKNOWN_D ? 0.0 : null,
             default => null,
         };
     }
@@ -253,7 +253,7 @@ final readonly class Residuals
             ->where('system_id', $system->id)
             ->whereNull('withdrawn_at')
             ->where('vessel_id', $body->vesselId)
-            ->where('given_at', '>=', Carbon::now()->subDays(Standing::BACK_D))
+            ->where('given_at', '>=', Carbon::now()->subDays(Validity::BACK_D))
             ->orderBy('given_at')
             ->limit(500)
             ->get();

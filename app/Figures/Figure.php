@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Figures;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * A computed number as the pages show it: openable to its working, with the origin of what went in.
@@ -37,7 +37,7 @@ final readonly class Figure
         return [
             'label' => $this->label,
             'value' => $this->value,
-            'text' => Say::number($this->value, 3),
+            'text' => Format::number($this->value, 3),
             'unit' => $this->unit,
             'calc' => $this->calc,
             'key' => $this->key,

@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Measures;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Something that was given to the water, with what it was worked out on.
@@ -90,7 +90,7 @@ final class Dose extends Part
             $way .
             ($this->vessel === null ? '' : " in {$this->vessel->name}") .
             ' on ' .
-            Say::number($this->volume_l, 4) .
+            Format::number($this->volume_l, 4) .
             ' L' .
             ($this->good?->lot === null ? '' : ", {$this->good->name}, lot {$this->good->lot}");
     }
@@ -109,9 +109,9 @@ final class Dose extends Part
         }
 
         return 'The volume was corrected since, to ' .
-            Say::number($volumeL, 4) .
+            Format::number($volumeL, 4) .
             ' L: it was ' .
-            Say::number(abs($off), 2) .
+            Format::number(abs($off), 2) .
             ' % ' .
             ($off > 0 ? 'stronger' : 'weaker') .
             ' than meant.';

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * New water that runs in all the while.
@@ -43,7 +43,7 @@ final class Trickle extends Part
     public function text(): string
     {
         return 'Trickle of ' .
-            Say::number($this->flow_l_h, 3) .
+            Format::number($this->flow_l_h, 3) .
             ' L/h' .
             ($this->water === null ? '' : " from {$this->water->name}");
     }

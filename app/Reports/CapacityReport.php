@@ -7,13 +7,13 @@ namespace App\Reports;
 use App\Figures\Figure;
 use App\Figures\Origin;
 use App\Models\System;
-use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\Carrying;
 use Ironwort\Core\Filter\Limit;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** Load of fish and feed against what the filter can take: today, when grown, and before what runs out first. */
 final readonly class CapacityReport
@@ -84,7 +84,7 @@ final readonly class CapacityReport
             new Origin(
                 'maturity_pct',
                 'Surface grown',
-                Say::number($active, 2) . ' %',
+                Format::number($active, 2) . ' %',
                 'computed',
                 'as the load of the last weeks fed it',
             ),
@@ -204,7 +204,7 @@ final readonly class CapacityReport
             new Origin(
                 'biomass_kg',
                 'Weight of all fish',
-                Say::number($input['biomass_kg'], 3) . ' kg',
+                Format::number($input['biomass_kg'], 3) . ' kg',
                 'computed',
                 $added === 0.0 ? 'count × weight of every group' : 'with the fish that are asked about',
             ),

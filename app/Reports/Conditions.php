@@ -13,7 +13,7 @@ use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\UnreadableNumber;
 use Ironwort\Core\Water\Oxygen;
@@ -99,7 +99,7 @@ final class Conditions
             'limit',
             $allowed->heldByUnionised
                 ? 'where its un-ionised part reaches ' .
-                    Say::number($allowed->unionisedLimit) .
+                    Format::number($allowed->unionisedLimit) .
                     ' mg/L at this pH and temperature'
                 : 'the limit of total ammonia for ' . lcfirst($this->limits->stages[$this->system->life_stage]),
         );
@@ -136,7 +136,7 @@ final class Conditions
             $this->origins[$key] = new Origin(
                 $key,
                 $label,
-                Say::number($this->values[$key]) . " {$unit}",
+                Format::number($this->values[$key]) . " {$unit}",
                 $kind,
                 $from,
             );
@@ -156,7 +156,7 @@ final class Conditions
         $this->origins[$key] = new Origin(
             $key,
             $label,
-            Say::number($parameter->shown($value), 3) . ($unit === null ? '' : " {$unit}"),
+            Format::number($parameter->shown($value), 3) . ($unit === null ? '' : " {$unit}"),
             $kind,
             $from,
         );
@@ -193,11 +193,11 @@ final class Conditions
         if ($value < $least || $value > $most) {
             $this->errors[$key] =
                 "{$label} cannot be " .
-                Say::number($value, 6) .
+                Format::number($value, 6) .
                 ': it lies between ' .
-                Say::number($least) .
+                Format::number($least) .
                 ' and ' .
-                Say::number($most, 6) .
+                Format::number($most, 6) .
                 '.';
         }
 

@@ -14,12 +14,12 @@ use App\Models\ShutOff;
 use App\Models\System;
 use App\Models\Vessel;
 use Illuminate\Support\Carbon;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Loop\PlaceKind;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** The bays whose every line is shut: a body of water of their own, for doses as for time. */
 final readonly class CutOff
@@ -158,7 +158,7 @@ final readonly class CutOff
         }
         $minutes = $this->registry->run('fish.shut_off', $input)->figures['minutes'];
         $read = static fn(Parameter $parameter, string $label, float $value): Origin => $water->get($parameter) === null
-            ? new Origin($parameter->value, $label, Say::number($value, 3), 'assumed', 'assumed: never measured')
+            ? new Origin($parameter->value, $label, Format::number($value, 3), 'assumed', 'assumed: never measured')
             : WaterMeaning::measured($water->get($parameter)->judged(), $water->get($parameter));
 
         return new Figure(
@@ -172,14 +172,14 @@ final readonly class CutOff
                 new Origin(
                     'volume_l',
                     'Volume',
-                    Say::number($volume, 4) . ' L',
+                    Format::number($volume, 4) . ' L',
                     'computed',
                     "the share of {$vessel->name}",
                 ),
                 new Origin(
                     'biomass_kg',
                     'Fish',
-                    Say::number($biomass, 3) . ' kg',
+                    Format::number($biomass, 3) . ' kg',
                     $whose === null ? 'build' : 'assumed',
                     $whose ?? 'the groups kept in this bay',
                 ),

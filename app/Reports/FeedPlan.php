@@ -9,8 +9,8 @@ use App\Figures\Origin;
 use App\Models\FeedFigure;
 use App\Models\FishGroup;
 use App\Models\System;
-use Ironwort\Core\Calc\Registry;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Measure\Format;
 
 /** What a system is fed a day by its plan: as set, or by the ration table for these fish at this temperature. */
 final readonly class FeedPlan
@@ -68,21 +68,21 @@ final readonly class FeedPlan
                                     new Origin(
                                         'weight_g',
                                         'Weight',
-                                        Say::number($weight, 3) . ' g',
+                                        Format::number($weight, 3) . ' g',
                                         'build',
                                         "mean of {$group->name}",
                                     ),
                                     new Origin(
                                         'temp_c',
                                         'Temperature',
-                                        Say::number($tempC, 3) . ' °C',
+                                        Format::number($tempC, 3) . ' °C',
                                         'measured',
                                         'as the capacity is worked out for',
                                     ),
                                 ],
                             ),
                         ],
-                        say: "{$group->count} fish of " . Say::number($weight, 3) . ' g.',
+                        say: "{$group->count} fish of " . Format::number($weight, 3) . ' g.',
                     );
                 })
                 ->all(),

@@ -16,12 +16,12 @@ use App\Models\Vessel;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Aeration\Aeration;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\Colony;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Vessel\Shape;
 use Ironwort\Core\Vessel\WettedSurface;
 use Ironwort\Core\Water\Oxygen;
@@ -338,7 +338,7 @@ final readonly class FilterQuestion
             new Origin(
                 'volume_l',
                 'Volume',
-                Say::number($this->volumes->inUse($system)->value, 5) . ' L',
+                Format::number($this->volumes->inUse($system)->value, 5) . ' L',
                 'computed',
                 'the volume that doses go by',
             ),
@@ -352,7 +352,7 @@ final readonly class FilterQuestion
             new Origin(
                 'walls_m2',
                 'Walls and stones',
-                Say::number($this->walls($system), 3) . ' m²',
+                Format::number($this->walls($system), 3) . ' m²',
                 'computed',
                 'wetted surface of the vessels, and stones',
             ),

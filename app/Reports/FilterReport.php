@@ -15,10 +15,10 @@ use App\Models\Vessel;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Caution;
-use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What stands behind a capacity: oxygen by day and dawn, CO2, dirt, nitrate, the filter as it was measured, what it
@@ -286,7 +286,7 @@ final readonly class FilterReport
                     new Origin(
                         'no3_n_mg_l',
                         'Nitrate',
-                        Say::number($now->value, 3) . ' mg/L as N',
+                        Format::number($now->value, 3) . ' mg/L as N',
                         'measured',
                         'the latest reading',
                     ),
@@ -349,9 +349,9 @@ final readonly class FilterReport
                             ? new Origin(
                                 'in_mg_l',
                                 'Before and after',
-                                Say::number((float) $test->in_mg_l) .
+                                Format::number((float) $test->in_mg_l) .
                                     ', ' .
-                                    Say::number((float) $test->out_mg_l) .
+                                    Format::number((float) $test->out_mg_l) .
                                     ' mg/L',
                                 'measured',
                                 'measured ' . Age::of($test->tested_at),
@@ -407,7 +407,7 @@ final readonly class FilterReport
         ]);
         $rating =
             'A box rated for ' .
-            Say::number($result->number('box_rating_l'), 3) .
+            Format::number($result->number('box_rating_l'), 3) .
             ' L by the school followed here (' .
             lcfirst($school->name) .
             '). ';

@@ -10,7 +10,7 @@ use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
 
 /** What the readings of the last weeks say a filter took, beside what was expected of it in that water. */

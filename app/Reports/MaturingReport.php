@@ -14,17 +14,17 @@ use App\Models\Trickle;
 use App\Models\WaterSource;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Quantity;
-use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Measure\Unit;
 use Ironwort\Core\Model\MaturationCalculator;
 use Ironwort\Core\Model\Run;
-use Ironwort\Core\Model\Stage as Standing;
+use Ironwort\Core\Model\StartPhase as Standing;
 use Ironwort\Core\Model\Tending;
 
 /** Where a start stands, when it will be ready and what would bring that nearer. */
@@ -88,7 +88,7 @@ final readonly class MaturingReport
             new Origin(
                 'grown_mg_l_d',
                 'Grown full',
-                Say::number($input['grown_mg_l_d'], 3) . ' mg N/L/d',
+                Format::number($input['grown_mg_l_d'], 3) . ' mg N/L/d',
                 'build',
                 'surface of its stages',
             ),
@@ -328,7 +328,7 @@ final readonly class MaturingReport
             static fn(array $field): Origin => new Origin(
                 $field['key'],
                 $field['label'],
-                Say::number($field['value']) . " {$field['unit']}",
+                Format::number($field['value']) . " {$field['unit']}",
                 $field['from'] === 'typed' ? 'typed' : ($field['from'] === 'assumed' ? 'assumed' : 'measured'),
                 $field['from'],
             ),

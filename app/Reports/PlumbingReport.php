@@ -13,7 +13,7 @@ use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use Ironwort\Core\Calc\Caution;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\UnsolvableNetwork;
 use Ironwort\Core\Flow\Valve;
 use Ironwort\Core\Judge\Parameter;
@@ -26,7 +26,7 @@ use Ironwort\Core\Loop\LoopStage;
 use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
 use Ironwort\Core\Loop\Turnover;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
 final readonly class PlumbingReport
@@ -186,31 +186,33 @@ final readonly class PlumbingReport
                 new Origin(
                     'flow_l_h',
                     'Flow',
-                    Say::number($litres, 5) . ' L/h',
+                    Format::number($litres, 5) . ' L/h',
                     'computed',
                     'solved with the whole loop',
                 ),
                 new Origin(
                     'bore_mm',
                     'Bore',
-                    Say::number($line->bore_mm) . ' mm',
+                    Format::number($line->bore_mm) . ' mm',
                     'build',
                     "from the build of {$line->name}",
                 ),
                 new Origin(
                     'length_m',
                     'Length',
-                    Say::number($line->length_m) . ' m',
+                    Format::number($line->length_m) . ' m',
                     'build',
                     "from the build of {$line->name}",
                 ),
                 new Origin(
                     'fittings_k',
                     'Fittings',
-                    'K ' . Say::number($built->fittingsK + $valve, 3),
+                    'K ' . Format::number($built->fittingsK + $valve, 3),
                     'build',
                     $valve > 0
-                        ? 'sum of its fittings, and its valve at ' . Say::number((float) $line->valve_open_pct) . ' %'
+                        ? 'sum of its fittings, and its valve at ' .
+                            Format::number((float) $line->valve_open_pct) .
+                            ' %'
                         : 'sum of its fittings',
                 ),
                 new Origin('roughness_mm', 'Wall', '0.0015 mm', 'assumed', 'assumed: smooth plastic'),
@@ -259,28 +261,28 @@ final readonly class PlumbingReport
                 new Origin(
                     'lamp_w',
                     'Lamp',
-                    Say::number($stage->lamp_w) . ' W',
+                    Format::number($stage->lamp_w) . ' W',
                     'build',
                     "from the build of {$stage->name}",
                 ),
                 new Origin(
                     'lamp_hours',
                     'Burnt',
-                    Say::number($hours, 5) . ' h',
+                    Format::number($hours, 5) . ' h',
                     'computed',
                     'lit since ' . $stage->lamp_fitted_on->format('j M Y') . ', day and night',
                 ),
                 new Origin(
                     'days_since_wiped',
                     'Sleeve wet',
-                    Say::number($days) . ' days',
+                    Format::number($days) . ' days',
                     'computed',
                     'wiped ' . $stage->sleeve_wiped_on->format('j M Y'),
                 ),
                 new Origin(
                     'flow_l_h',
                     'Flow',
-                    Say::number($litres, 5) . ' L/h',
+                    Format::number($litres, 5) . ' L/h',
                     'computed',
                     'solved with the whole loop',
                 ),
@@ -292,7 +294,7 @@ final readonly class PlumbingReport
                     'assumed: clear pond water',
                 ),
             ],
-            say: Say::number($result->number('w_per_m3'), 2) . " W/m³ as it burns now: {$enough}.",
+            say: Format::number($result->number('w_per_m3'), 2) . " W/m³ as it burns now: {$enough}.",
         );
     }
 
@@ -307,11 +309,17 @@ final readonly class PlumbingReport
         $input = ['volume_l' => $volume, 'flow_l_h' => $flow];
 
         return new Figure('Turnover', $flow / $volume, 'times an hour', 'flow.turnover', 'turnovers_per_h', $input, [
-            new Origin('volume_l', 'Volume', Say::number($volume, 5) . ' L', 'computed', 'the volume that doses go by'),
+            new Origin(
+                'volume_l',
+                'Volume',
+                Format::number($volume, 5) . ' L',
+                'computed',
+                'the volume that doses go by',
+            ),
             new Origin(
                 'flow_l_h',
                 'Flow',
-                Say::number($flow, 5) . ' L/h',
+                Format::number($flow, 5) . ' L/h',
                 'computed',
                 'what all returns bring, solved with the whole loop',
             ),

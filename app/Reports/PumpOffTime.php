@@ -6,7 +6,7 @@ namespace App\Reports;
 
 use App\Models\Pump;
 use App\Models\System;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\PumpOff;
 use Ironwort\Core\Judge\Parameter;
 

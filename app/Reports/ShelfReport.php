@@ -12,7 +12,7 @@ use App\Models\System;
 use App\Models\WaterSource;
 use App\Models\WaterTest;
 use Illuminate\Support\Collection;
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\ShelfKind;

@@ -9,9 +9,9 @@ use App\Figures\Origin;
 use App\Models\FishGroup;
 use App\Models\System;
 use App\Models\Vessel;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Fish\DailyLoad;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** Volume and fish of a system, as sums whose parts can be opened. */
 final readonly class SystemReport
@@ -90,14 +90,14 @@ final readonly class SystemReport
                 new Origin(
                     'length_cm',
                     'Length',
-                    Say::number($group->length_cm) . ' cm',
+                    Format::number($group->length_cm) . ' cm',
                     'build',
                     "mean of {$group->name}",
                 ),
                 new Origin(
                     'condition',
                     'Condition factor',
-                    Say::number($group->condition),
+                    Format::number($group->condition),
                     'build',
                     "as set for {$group->name}",
                 ),
@@ -109,7 +109,7 @@ final readonly class SystemReport
             ($group->count * $weight) / 1000,
             'kg',
             parts: [$one],
-            say: "{$group->count} fish of " . Say::number($weight, 3) . ' g each.',
+            say: "{$group->count} fish of " . Format::number($weight, 3) . ' g each.',
         );
     }
 }

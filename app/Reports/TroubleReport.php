@@ -16,16 +16,16 @@ use App\Models\System;
 use App\Models\WaterSource;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Measures;
-use Ironwort\Core\Dose\Standing;
+use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Incident\Answer;
+use Ironwort\Core\Incident\AnswerStep;
 use Ironwort\Core\Incident\Cause;
-use Ironwort\Core\Incident\Seen;
+use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\Situation;
-use Ironwort\Core\Incident\Step;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** What to do in one system now: its readings as far as they are fresh, what is seen, and the schools it follows. */
 final readonly class TroubleReport
@@ -43,14 +43,14 @@ final readonly class TroubleReport
     ) {}
 
     /**
-     * @param  list<Seen>  $seen
+     * @param  list<Sign>  $seen
      * @return array<string, mixed>
      */
     public function of(System $system, LatestWater $water, array $seen): array
     {
         $fresh = $old = [];
         foreach ($water->readings as $key => $reading) {
-            if ($reading->taken_at->diffInDays(Carbon::now()) <= Standing::READING_D) {
+            if ($reading->taken_at->diffInDays(Carbon::now()) <= Validity::READING_D) {
                 $fresh[$key] = $reading;
             } else {
                 $old[] = $reading->parameter->name() . ', ' . Age::of($reading->taken_at);
@@ -69,7 +69,7 @@ final readonly class TroubleReport
             $shown[] = [
                 'name' => $reading->parameter->name(),
                 'text' => trim(
-                    Say::number($reading->parameter->shown($values[$key]), 3) . ' ' . $reading->parameter->symbol(),
+                    Format::number($reading->parameter->shown($values[$key]), 3) . ' ' . $reading->parameter->symbol(),
                 ),
                 'from' => (isset($reckoned[$key]) ? 'reckoned since ' : '') . Age::of($reading->taken_at),
                 'state' => ($states[$key] ?? State::Good)->value,
@@ -81,7 +81,7 @@ final readonly class TroubleReport
             new Origin(
                 'volume_l',
                 'Water',
-                Say::number($situation->volumeL, 4) . ' L',
+                Format::number($situation->volumeL, 4) . ' L',
                 'computed',
                 'the volume in use',
             ),
@@ -99,12 +99,12 @@ final readonly class TroubleReport
 
         return [
             'signs' => array_map(
-                static fn(Seen $sign): array => [
+                static fn(Sign $sign): array => [
                     'id' => $sign->value,
                     'says' => $sign->says(),
                     'seen' => in_array($sign, $seen, true),
                 ],
-                Seen::cases(),
+                Sign::cases(),
             ),
             'causes' => array_map(
                 static fn(Cause $cause): array => [
@@ -133,7 +133,7 @@ final readonly class TroubleReport
     {
         return array_values(
             array_map(
-                static fn(Step $step): array => [
+                static fn(AnswerStep $step): array => [
                     'do' => $step->do,
                     'why' => $step->why,
                     'page' => $step->page,
@@ -157,7 +157,7 @@ final readonly class TroubleReport
                                 $origins,
                             ))->toArray(),
                 ],
-                array_filter($answer->steps, static fn(Step $step): bool => $step->cause === $cause),
+                array_filter($answer->steps, static fn(AnswerStep $step): bool => $step->cause === $cause),
             ),
         );
     }

@@ -11,9 +11,9 @@ use App\Models\System;
 use App\Models\VolumeChoice;
 use App\Models\VolumeMeasure;
 use Illuminate\Database\Eloquent\Collection;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Quantity;
-use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Measure\Unit;
 use Ironwort\Core\Vessel\VolumeComparison;
 
@@ -90,7 +90,7 @@ final readonly class VolumeReport
                 $origins[] = new Origin(
                     $input->key,
                     $input->label,
-                    Say::number($measure->input[$input->key], 6) . ($input->unit === null ? '' : " {$input->unit}"),
+                    Format::number($measure->input[$input->key], 6) . ($input->unit === null ? '' : " {$input->unit}"),
                     'measured',
                     'measured ' .
                         Age::of($measure->created_at) .
@@ -152,9 +152,9 @@ final readonly class VolumeReport
 
     private static function gallons(float $litres): string
     {
-        return Say::number(Unit::UsGallon->fromCanonical($litres, Quantity::Volume), 4) .
+        return Format::number(Unit::UsGallon->fromCanonical($litres, Quantity::Volume), 4) .
             ' US gal, ' .
-            Say::number(Unit::ImperialGallon->fromCanonical($litres, Quantity::Volume), 4) .
+            Format::number(Unit::ImperialGallon->fromCanonical($litres, Quantity::Volume), 4) .
             ' imp gal';
     }
 }

@@ -17,7 +17,7 @@ use Ironwort\Core\Judge\Plausible;
 use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What readings mean for one system: strips with state words, the figures that follow, the worst of all.
@@ -165,7 +165,7 @@ final readonly class WaterMeaning
                         new Origin(
                             'altitude_m',
                             'Altitude',
-                            Say::number($altitude) . ' m',
+                            Format::number($altitude) . ' m',
                             'build',
                             "as set for {$system->site->name}",
                         ),
@@ -217,7 +217,7 @@ final readonly class WaterMeaning
             'parameter' => $parameter->value,
             'name' => $parameter->name(),
             'unit' => $parameter->symbol(),
-            'text' => Say::number($shown($reading->value), 3),
+            'text' => Format::number($shown($reading->value), 3),
             'low' => $shown($reading->interval->low),
             'high' => $shown($reading->interval->high),
             'scale' => ['from' => $shown($limits->scaleFrom), 'to' => $shown($limits->scaleTo)],
@@ -278,7 +278,7 @@ final readonly class WaterMeaning
         return new Origin(
             $parameter->value,
             $parameter->name(),
-            Say::number($parameter->shown($reading->value)) . ($unit === null ? '' : " {$unit}"),
+            Format::number($parameter->shown($reading->value)) . ($unit === null ? '' : " {$unit}"),
             $entry === null ? 'typed' : 'measured',
             $entry === null
                 ? 'typed just now'

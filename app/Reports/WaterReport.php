@@ -17,9 +17,9 @@ use App\Reports\Water\TypedFields;
 use App\Reports\Water\WaterSides;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * The Water page: one change before it is made, a programme to a goal, a trickle, the schools, and what was changed.
@@ -201,13 +201,16 @@ final readonly class WaterReport
             is_numeric($capacity['load']['value'] ?? null)
                 ? (float) $capacity['capacity']['value'] - (float) $capacity['load']['value']
                 : 0.0;
-        $says = 'Its chloramine leaves ' . Say::number($grams, 2) . ' g of ammonia nitrogen behind. ';
+        $says = 'Its chloramine leaves ' . Format::number($grams, 2) . ' g of ammonia nitrogen behind. ';
 
         return $spare >= $grams
             ? [
                 'level' => 'note',
                 'text' =>
-                    $says . 'The filter has ' . Say::number($spare, 2) . ' g a day to spare and takes it within a day.',
+                    $says .
+                    'The filter has ' .
+                    Format::number($spare, 2) .
+                    ' g a day to spare and takes it within a day.',
             ]
             : [
                 'level' => 'watch',

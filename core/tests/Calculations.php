@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests;
 
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Registry;
 use Ironwort\Core\Calc\Result;
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
+use Ironwort\Core\Catalogue\Registry;
 
 /** Runs calculators by name, as every caller does. */
 trait Calculations

@@ -18,7 +18,7 @@ use App\Models\User;
 use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;

@@ -8,7 +8,7 @@ use App\Actions\LayBuild;
 use App\Models\Dose;
 use App\Models\Role;
 use Illuminate\Testing\TestResponse;
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Dose\Conflicts;
 use Tests\TestCase;
 

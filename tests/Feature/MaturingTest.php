@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Actions\LayBuild;
 use App\Models\Dose;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Tests\TestCase;
 
 /** A start is followed from the book, through its doses, changes and colder days, to the day it is ready. */

@@ -7,10 +7,10 @@ namespace App\Http\Controllers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Ironwort\Core\Calc\JsonText;
-use Ironwort\Core\Calc\Registry;
-use Ironwort\Core\Calc\UnknownCalculator;
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\JsonText;
+use Ironwort\Core\Catalogue\Library;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Catalogue\UnknownCalculator;
 use Ironwort\Core\Data\Source;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

@@ -24,7 +24,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 
 /**
  * A filter as it is: what stands behind its capacity, what befell it, how it was measured, and what-ifs that are

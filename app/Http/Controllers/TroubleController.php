@@ -10,7 +10,7 @@ use App\Reports\TroubleReport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Incident\Seen;
+use Ironwort\Core\Incident\Sign;
 
 /** What to do about bad readings and what is seen. */
 final class TroubleController extends Controller
@@ -19,7 +19,7 @@ final class TroubleController extends Controller
     {
         $words = $request->query('seen');
         $seen = array_map(
-            static fn(string $word): Seen => Seen::tryFrom($word) ??
+            static fn(string $word): Sign => Sign::tryFrom($word) ??
                 throw BadInput::at('seen', 'This is not among what can be picked.'),
             is_string($words) && trim($words) !== '' ? explode(',', trim($words)) : [],
         );

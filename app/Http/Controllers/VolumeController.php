@@ -15,7 +15,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 
 /** The volume of a system by meter and by salt beside its geometry, and choosing between them. */
 final class VolumeController extends Controller

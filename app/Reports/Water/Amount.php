@@ -10,8 +10,8 @@ use App\Reports\Body;
 use App\Reports\CutOff;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Measure\Format;
 
 /** How much is changed, by litres, by share, by a fall of the level, or by the meter. */
 final readonly class Amount
@@ -46,7 +46,11 @@ final readonly class Amount
                     $before === null ? 'meter_before' : 'meter_after',
                     $before === null
                         ? 'What did the meter say before?'
-                        : 'The meter ran backwards: ' . Say::number($before, 7) . ' to ' . Say::number($after, 7) . '.',
+                        : 'The meter ran backwards: ' .
+                            Format::number($before, 7) .
+                            ' to ' .
+                            Format::number($after, 7) .
+                            '.',
                 );
 
                 return null;
@@ -60,7 +64,7 @@ final readonly class Amount
         if ($litres !== null && $litres > $volume * (1 + 1e-9)) {
             $typed->refuse(
                 $after !== null ? 'meter_after' : ($level !== null ? 'level_cm' : 'change_l'),
-                'No more can be changed than there is: ' . Say::number($volume, 4) . ' L.',
+                'No more can be changed than there is: ' . Format::number($volume, 4) . ' L.',
             );
 
             return null;

@@ -10,12 +10,12 @@ use App\Models\WaterSource;
 use App\Reports\LatestWater;
 use App\Reports\WaterMeaning;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Exchange\Shock;
 use Ironwort\Core\Exchange\WhichDecides;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** The fewest safe changes to a goal, by the way water comes: hose, buckets, or a vat that was treated and warmed. */
 final readonly class Programme
@@ -85,7 +85,7 @@ final readonly class Programme
             return null;
         }
         $say = static fn(float $value): string => $goal === null
-            ? Say::number($value, 3)
+            ? Format::number($value, 3)
             : TwoWaters::number($goal, $value);
         $bucket = ($way['delivery'] ?? '') === 'bucket' ? $number('bucket_l') : null;
         $steps = [];
@@ -190,7 +190,7 @@ final readonly class Programme
         $said = [];
         foreach ($limits as $key => $most) {
             $parameter = Parameter::from($key);
-            $by = Say::number($parameter->shown($most) - $parameter->shown(0.0), 2);
+            $by = Format::number($parameter->shown($most) - $parameter->shown(0.0), 2);
             $said[] =
                 trim("{$by} {$parameter->symbol()}") .
                 ($parameter === Parameter::Nitrate ||

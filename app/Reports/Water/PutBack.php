@@ -10,7 +10,7 @@ use App\Models\Good;
 use App\Models\System;
 use App\Reports\Judging;
 use Illuminate\Support\Collection;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Exchange\NewWater;

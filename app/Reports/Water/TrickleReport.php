@@ -12,9 +12,9 @@ use App\Models\Trickle;
 use App\Reports\VolumeReport;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * A trickle before it is opened, and the one that runs: flow, jug, where it settles, what it costs in heat, salt and
@@ -59,7 +59,7 @@ final readonly class TrickleReport
             new Origin(
                 'production_g_d',
                 'Nitrate made',
-                Say::number($made) . ' g N/d',
+                Format::number($made) . ' g N/d',
                 'computed',
                 'all that the fish give',
             ),
@@ -131,7 +131,7 @@ final readonly class TrickleReport
             if ($to <= $from) {
                 $typed->refuse(
                     'trickle_meter_after',
-                    'The meter ran backwards: ' . Say::number($from, 7) . ' to ' . Say::number($to, 7) . '.',
+                    'The meter ran backwards: ' . Format::number($from, 7) . ' to ' . Format::number($to, 7) . '.',
                 );
 
                 return null;

@@ -15,7 +15,7 @@ use Illuminate\Support\Collection;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** The water of a system beside the new water, as far as both are known, with where each number is from. */
 final readonly class TwoWaters
@@ -58,7 +58,7 @@ final readonly class TwoWaters
         $volume = $body->volumeL;
         $reckoned = $expected->now($system, $water);
         $now = $new = $rows = [];
-        $origins = [new Origin('volume_l', 'Volume', Say::number($volume) . ' L', 'build', 'as doses use it')];
+        $origins = [new Origin('volume_l', 'Volume', Format::number($volume) . ' L', 'build', 'as doses use it')];
         foreach (WaterMix::KEYS as $key) {
             $parameter = Parameter::from($key);
             $entry = $water->get($parameter);
@@ -124,7 +124,7 @@ final readonly class TwoWaters
 
         return $hotter >= NewWater::SCALDS_C
             ? 'This water is ' .
-                    Say::number($hotter, 2) .
+                    Format::number($hotter, 2) .
                     ' °C hotter than the system: cool it first, or test it again.'
             : null;
     }
@@ -140,7 +140,7 @@ final readonly class TwoWaters
 
     public static function number(Parameter $parameter, float $value): string
     {
-        return Say::number($parameter->shown($value), 3);
+        return Format::number($parameter->shown($value), 3);
     }
 
     public static function say(Parameter $parameter, float $value): string

@@ -14,11 +14,11 @@ use App\Reports\FilterQuestion;
 use App\Reports\Judging;
 use App\Reports\LatestWater;
 use Illuminate\Support\Carbon;
-use Ironwort\Core\Calc\Registry;
+use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Exchange\FirstFill;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What stands beside a change: the schools over sixty days, the least a school asks for, where waste water goes, a
@@ -151,7 +151,7 @@ final readonly class WaterSides
         $said[] =
             $salt >= NewWater::SALT_HARMS_PLANTS_G_L
                 ? 'There are ' .
-                    Say::number($salt, 2) .
+                    Format::number($salt, 2) .
                     ' g/L of salt in it: it harms plants, so not on the garden. To the sewer, as local rules allow.'
                 : 'Drained water and backwash feed a garden well. With salt or a treatment in ' .
                     'them they go to the sewer, as local rules allow, never to a ditch or a stream.';

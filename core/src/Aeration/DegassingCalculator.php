@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Carbonate;
 use Ironwort\Core\Water\WaterInputs;
 
@@ -84,7 +84,7 @@ final readonly class DegassingCalculator implements Calculator
             'How much water is cleared of CO₂, in effect.',
             '0.9 × Σ k, bubbles no more than fills them, and what is changed',
             count($air->devices) . ' devices',
-            Say::number($clears, 4) . ' L/h',
+            Format::number($clears, 4) . ' L/h',
         );
         if ($co2 === null) {
             $work->danger('Nothing drives CO₂ out here: it only rises.');
@@ -92,14 +92,14 @@ final readonly class DegassingCalculator implements Calculator
             $work->step(
                 'Where as much leaves as is given off.',
                 '0.5 + CO₂ / cleared',
-                Say::number($made) . ' g/h',
-                Say::number($co2, 3) . ' mg/L',
+                Format::number($made) . ' g/h',
+                Format::number($co2, 3) . ' mg/L',
             );
             $work->step(
                 'The pH that stands in balance with it.',
                 'K1, K2 at this alkalinity',
-                Say::number($given->number('alkalinity_mg_l')) . ' mg/L',
-                Say::number($water->phWithCo2($co2), 3),
+                Format::number($given->number('alkalinity_mg_l')) . ' mg/L',
+                Format::number($water->phWithCo2($co2), 3),
             );
         }
         $work->cite('degassing-from-memory', 'aeration-from-memory', 'surface-reaeration', 'plummer-busenberg-1982');

@@ -12,7 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Fish\ShutOffCalculator;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AirPressure;
 use Ironwort\Core\Water\WaterInputs;
 
@@ -131,45 +131,48 @@ final readonly class OxygenBudgetCalculator implements Calculator
         $work->step(
             'What the fish breathe.',
             'the larger of feed × 0.4 and the fasting floor, over 24 h',
-            Say::number($given->number('biomass_kg'), 3) .
+            Format::number($given->number('biomass_kg'), 3) .
                 ' kg, ' .
-                Say::number($given->number('feed_g_d'), 4) .
+                Format::number($given->number('feed_g_d'), 4) .
                 ' g/d of feed, ' .
-                Say::number($temp) .
+                Format::number($temp) .
                 ' °C',
-            Say::number($fish) . ' g/h',
+            Format::number($fish) . ' g/h',
         );
         $work->step(
             'Nitrifying their ammonia, and silt.',
             '4.57 × N / 24, 1.0 × m² × 1.065^(t − 20) / 24',
-            Say::number($given->number('nitrified_g_d')) . ' g N/d, ' . Say::number($given->number('silt_m2')) . ' m²',
-            Say::number($nitrifying) . ' and ' . Say::number($silt) . ' g/h',
+            Format::number($given->number('nitrified_g_d')) .
+                ' g N/d, ' .
+                Format::number($given->number('silt_m2')) .
+                ' m²',
+            Format::number($nitrifying) . ' and ' . Format::number($silt) . ' g/h',
         );
         if ($given->number('plants_m2') > 0) {
             $work->step(
                 'Plants give by day and take by night.',
                 'm² × rate × growth in this season',
-                Say::number($given->number('plants_m2')) . ' m²',
-                Say::number($plantsDay) . ' g/h by day, ' . Say::number($plantsNight) . ' g/h by night',
+                Format::number($given->number('plants_m2')) . ' m²',
+                Format::number($plantsDay) . ' g/h by day, ' . Format::number($plantsNight) . ' g/h by night',
             );
         }
         $work->step(
             'What the devices and the surface bring for each mg/L that is missing.',
             'Σ k',
-            count($air->devices) . ' devices, surface ' . Say::number($air->surface, 3) . ' L/h',
-            Say::number($air->conductance, 4) . ' L/h',
+            count($air->devices) . ' devices, surface ' . Format::number($air->surface, 3) . ' L/h',
+            Format::number($air->conductance, 4) . ' L/h',
         );
         $work->step(
             'Oxygen by day, as it settles.',
             '0.98 C* − (use − plants) / Σ k',
-            'C* ' . Say::number($air->saturation) . ' mg/L',
-            Say::number($day, 3) . ' mg/L',
+            'C* ' . Format::number($air->saturation) . ' mg/L',
+            Format::number($day, 3) . ' mg/L',
         );
         $work->step(
             'And run down over the night.',
             'C∞ + (C − C∞) e^(−Σk t / V)',
-            Say::number($night) . ' h, ' . Say::number($volume, 5) . ' L',
-            Say::number($dawn, 3) . ' mg/L',
+            Format::number($night) . ' h, ' . Format::number($volume, 5) . ' L',
+            Format::number($dawn, 3) . ' mg/L',
         );
         $work->cite(
             'fish-oxygen',

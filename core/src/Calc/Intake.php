@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Calc;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Checks raw input against the declared inputs of a calculator.
@@ -95,11 +95,11 @@ final readonly class Intake
         }
         if ($number < $input->min || $number > $input->max) {
             $unit = $input->unit === null ? '' : " {$input->unit}";
-            $range = Say::number((float) $input->min, 8) . ' to ' . Say::number((float) $input->max, 8) . $unit;
+            $range = Format::number((float) $input->min, 8) . ' to ' . Format::number((float) $input->max, 8) . $unit;
 
             return $this->fault(
                 $key,
-                "{$input->label} is " . Say::number($number, 8) . "{$unit}; it must be {$range}.",
+                "{$input->label} is " . Format::number($number, 8) . "{$unit}; it must be {$range}.",
                 $errors,
             );
         }
@@ -144,7 +144,7 @@ final readonly class Intake
         if ($input->max !== null && mb_strlen($value) > $input->max) {
             return $this->fault(
                 $key,
-                "{$input->label} may be at most " . Say::number($input->max) . ' characters long.',
+                "{$input->label} may be at most " . Format::number($input->max) . ' characters long.',
                 $errors,
             );
         }
@@ -179,9 +179,9 @@ final readonly class Intake
             return $this->fault(
                 $key,
                 "{$input->label} must have " .
-                    Say::number((float) $input->min) .
+                    Format::number((float) $input->min) .
                     ' to ' .
-                    Say::number((float) $input->max) .
+                    Format::number((float) $input->max) .
                     ' rows.',
                 $errors,
             );

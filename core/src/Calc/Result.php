@@ -9,7 +9,7 @@ final readonly class Result
 {
     /**
      * @param  array<string, mixed>  $figures  by output key
-     * @param  list<Step>  $working
+     * @param  list<WorkingStep>  $working
      * @param  list<Caution>  $cautions
      * @param  list<string>  $sources  bibliography ids
      */
@@ -44,7 +44,7 @@ final readonly class Result
         return [
             'figures' => (object) $this->figures,
             'working' => array_map(
-                static fn(Step $s): array => [
+                static fn(WorkingStep $s): array => [
                     'say' => $s->say,
                     'formula' => $s->formula,
                     'with' => $s->with,

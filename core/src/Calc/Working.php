@@ -7,7 +7,7 @@ namespace Ironwort\Core\Calc;
 /** Collects the steps, cautions and sources of one calculation while it is made. */
 final class Working
 {
-    /** @var list<Step> */
+    /** @var list<WorkingStep> */
     private array $steps = [];
 
     /** @var list<Caution> */
@@ -18,7 +18,7 @@ final class Working
 
     public function step(string $say, string $formula, string $with, string $gives): void
     {
-        $this->steps[] = new Step($say, $formula, $with, $gives);
+        $this->steps[] = new WorkingStep($say, $formula, $with, $gives);
     }
 
     public function note(string $text): void

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * A binder by the label of what stands on the shelf, for the ammonia that is there.
@@ -55,15 +55,15 @@ final readonly class BinderCalculator implements Calculator
         $work->step(
             'By the label, as far as there is ammonia.',
             'label × volume / treats × TAN / binds',
-            Say::number($given->number('label_ml')) .
+            Format::number($given->number('label_ml')) .
                 ' mL for ' .
-                Say::number($given->number('label_treats_l')) .
+                Format::number($given->number('label_treats_l')) .
                 ' L, ' .
-                Say::number($given->number('tan_mg_l')) .
+                Format::number($given->number('tan_mg_l')) .
                 ' of ' .
-                Say::number($given->number('label_binds_mg_l')) .
+                Format::number($given->number('label_binds_mg_l')) .
                 ' mg/L',
-            Say::number($dose, 4) . ' mL',
+            Format::number($dose, 4) . ' mL',
         );
         $work->cite('cp-binder');
         if ($given->number('tan_mg_l') >= 2) {

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * How full a charge of zeolite or ammonia resin is, the day it is full, and the brine that empties it.
@@ -88,29 +88,29 @@ final readonly class ChargeCalculator implements Calculator
         $work->step(
             'What it holds now.',
             'mass × capacity × 0.9^cycles / (1 + S/0.15)',
-            Say::number($mass, 5) .
+            Format::number($mass, 5) .
                 ' g × ' .
-                Say::number($given->number('capacity_mg_n_per_g')) .
+                Format::number($given->number('capacity_mg_n_per_g')) .
                 ' mg/g, ' .
-                Say::number($given->number('cycles')) .
+                Format::number($given->number('cycles')) .
                 ' cycles, ' .
-                Say::number($given->number('salinity_g_l')) .
+                Format::number($given->number('salinity_g_l')) .
                 ' g/L of salt',
-            Say::number($holds) . ' g N',
+            Format::number($holds) . ' g N',
         );
         $work->step(
             'What it takes in a day: all that is made, or what the flow brings.',
             'min(made, flow × TAN)',
-            Say::number($given->number('production_g_d')) .
+            Format::number($given->number('production_g_d')) .
                 ' g N/d' .
-                (is_finite($brings) ? ', ' . Say::number($brings) . ' g N/d' : ''),
-            Say::number($takes) . ' g N/d',
+                (is_finite($brings) ? ', ' . Format::number($brings) . ' g N/d' : ''),
+            Format::number($takes) . ' g N/d',
         );
         $work->step(
             'Taken so far.',
             'takes × days',
-            Say::number($given->number('days_in')) . ' days',
-            Say::number($used) . ' g N',
+            Format::number($given->number('days_in')) . ' days',
+            Format::number($used) . ' g N',
         );
         $work->cite('zeolite-regeneration-from-memory', 'zeolite-from-memory');
         if ($given->number('salinity_g_l') >= 0.5) {

@@ -10,8 +10,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
-use Ironwort\Core\Measure\Say;
 
 /**
  * Salt that keeps nitrite out of the fish: ten parts of chloride to one of nitrite nitrogen.
@@ -66,26 +66,26 @@ final readonly class ChlorideGuardCalculator implements Calculator
         $work->step(
             'Chloride that is short.',
             'ratio × nitrite − chloride',
-            Say::number($given->number('ratio')) .
+            Format::number($given->number('ratio')) .
                 ' × ' .
-                Say::number($given->number('no2_n_mg_l')) .
+                Format::number($given->number('no2_n_mg_l')) .
                 ' − ' .
-                Say::number($given->number('chloride_mg_l')),
-            Say::number($short) . ' mg/L',
+                Format::number($given->number('chloride_mg_l')),
+            Format::number($short) . ' mg/L',
         );
         $work->step(
             'As salt, of which 60.66 % is chloride.',
             'short / 0.6066 × volume',
-            Say::number($given->number('volume_l'), 5) . ' L',
-            Say::number(($salt * $given->number('volume_l')) / 1000, 4) . ' g',
+            Format::number($given->number('volume_l'), 5) . ' L',
+            Format::number(($salt * $given->number('volume_l')) / 1000, 4) . ' g',
         );
         $work->step(
             'By the rule of ponds, for comparison.',
             '(10 NO2-N − Cl) × 4.5 lb an acre-foot',
             '',
-            Say::number($pounds, 4) .
+            Format::number($pounds, 4) .
                 ' lb, ' .
-                Say::number(($pounds * self::G_PER_LB * 1000) / self::L_PER_ACRE_FOOT, 3) .
+                Format::number(($pounds * self::G_PER_LB * 1000) / self::L_PER_ACRE_FOOT, 3) .
                 ' mg/L',
         );
         $work->cite('srac-462', 'iupac-2007', 'dose-conflicts');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What must never meet, and on what conditions the rest may.
@@ -110,7 +110,7 @@ final readonly class Conflicts
                 $add(
                     'refused',
                     'There are ' .
-                        Say::number($oxygen, 2) .
+                        Format::number($oxygen, 2) .
                         ' mg/L of oxygen: bring it above 6 before anything that takes more.',
                 );
             } elseif ($oxygen !== null && $oxygen < 6.5) {

@@ -32,7 +32,10 @@ final readonly class ConflictsCalculator implements Calculator
 
     public function inputs(): array
     {
-        return [Input::choice('agent', 'To be given', $this->conflicts->things()), ...State::inputs($this->conflicts)];
+        return [
+            Input::choice('agent', 'To be given', $this->conflicts->things()),
+            ...ConflictState::inputs($this->conflicts),
+        ];
     }
 
     public function outputs(): array
@@ -42,7 +45,7 @@ final readonly class ConflictsCalculator implements Calculator
 
     public function calculate(Given $given): Result
     {
-        $judged = State::judge($this->conflicts, $given->text('agent'), $given);
+        $judged = ConflictState::judge($this->conflicts, $given->text('agent'), $given);
         $work = new Working();
         foreach ($judged['pairs'] as $pair) {
             $work->step(

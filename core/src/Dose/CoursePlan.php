@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Where a course of doses stands: which were given, when the next is due, and what to do about one that was missed.
@@ -70,10 +70,10 @@ final readonly class CoursePlan
                 'missed'
                     => "{$which} was missed by a whole interval: the life cycle has got ahead. Begin the course anew.",
                 'late' => "{$which} is late by " .
-                    Say::days($today - $next['day']) .
+                    Format::days($today - $next['day']) .
                     ': give it now; the rest counts on from it.',
                 'due' => "{$which} is due now.",
-                default => "{$which} is due in " . Say::days($next['day'] - $today) . '.',
+                default => "{$which} is due in " . Format::days($next['day'] - $today) . '.',
             },
             false,
             $next['state'] === 'missed',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * When bottled bacteria are given, for those who give them.
@@ -34,7 +34,7 @@ final readonly class Culture
         $due = $daysSinceLast === null ? 0.0 : max(0.0, $every - $daysSinceLast);
 
         return ($incident ? 'In an incident two or three times a week' : 'In the first two months once a week') .
-            ($due < 0.5 ? ': one is due.' : ': the next in ' . Say::number($due, 2) . ' days.') .
+            ($due < 0.5 ? ': one is due.' : ': the next in ' . Format::number($due, 2) . ' days.') .
             $doubt;
     }
 }

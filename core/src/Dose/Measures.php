@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Amounts in the tools keepers have: kitchen scales, a jewellery scale for little, measuring cups, caps, teaspoons.
@@ -37,30 +37,30 @@ final readonly class Measures
     public static function grams(float $grams, bool $salt = false, ?float $step = null): string
     {
         $weighed = self::down($grams, $step);
-        $said = $weighed >= 10000 ? Say::number($weighed / 1000, 4) . ' kg' : Say::number($weighed, 5) . ' g';
+        $said = $weighed >= 10000 ? Format::number($weighed / 1000, 4) . ' kg' : Format::number($weighed, 5) . ' g';
         $spoons = $weighed / self::TEASPOON_SALT_G;
 
         return $said .
             ($salt && $spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO
-                ? ' (' . Say::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
+                ? ' (' . Format::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
                 : '');
     }
 
     public static function millilitres(float $ml, ?float $capMl = null): string
     {
         $poured = self::down($ml);
-        $said = $poured >= 10000 ? Say::number($poured / 1000, 4) . ' L' : Say::number($poured, 5) . ' mL';
+        $said = $poured >= 10000 ? Format::number($poured / 1000, 4) . ' L' : Format::number($poured, 5) . ' mL';
         if ($capMl !== null && $capMl > 0) {
-            return $said . ' (' . Say::number(floor((10 * $poured) / $capMl) / 10, 3) . ' caps)';
+            return $said . ' (' . Format::number(floor((10 * $poured) / $capMl) / 10, 3) . ' caps)';
         }
         if ($poured < self::DROPS_UP_TO_ML && $poured > 0) {
-            return $said . ' (' . Say::number(floor(self::DROPS_A_ML * $poured), 3) . ' drops)';
+            return $said . ' (' . Format::number(floor(self::DROPS_A_ML * $poured), 3) . ' drops)';
         }
         $spoons = $poured / self::TEASPOON_ML;
 
         return $said .
             ($spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO
-                ? ' (' . Say::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
+                ? ' (' . Format::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
                 : '');
     }
 

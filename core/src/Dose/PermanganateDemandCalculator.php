@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What the water itself takes of permanganate, from samples that stay pink or turn brown in 15 minutes.
@@ -88,8 +88,8 @@ final readonly class PermanganateDemandCalculator implements Calculator
         $work->step(
             'The weakest sample that is still pink holds the demand.',
             'min pink',
-            implode(', ', array_map(static fn(float $dose): string => Say::number($dose), $pink)) . ' mg/L pink',
-            Say::number($demand) . ' mg/L at most',
+            implode(', ', array_map(static fn(float $dose): string => Format::number($dose), $pink)) . ' mg/L pink',
+            Format::number($demand) . ' mg/L at most',
         );
         if ($demand > 6) {
             $work->danger(
@@ -104,14 +104,14 @@ final readonly class PermanganateDemandCalculator implements Calculator
         $work->step(
             'Two above it, to work for some hours.',
             'demand + 2',
-            Say::number($demand) . ' + 2',
-            Say::number($dose) . ' mg/L',
+            Format::number($demand) . ' + 2',
+            Format::number($dose) . ' mg/L',
         );
         $work->step(
             'In all the water.',
             '× volume / 1000',
-            Say::number($given->number('volume_l'), 5) . ' L',
-            Say::number(($dose * $given->number('volume_l')) / 1000, 4) . ' g',
+            Format::number($given->number('volume_l'), 5) . ' L',
+            Format::number(($dose * $given->number('volume_l')) / 1000, 4) . ' g',
         );
         $work->cite('uf-ifas-permanganate', 'dose-conflicts');
         $work->danger(

@@ -11,8 +11,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
-use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Water\Oxygen;
 use Ironwort\Core\Water\WaterInputs;
 
@@ -67,7 +67,7 @@ final readonly class PeroxideOxygenCalculator implements Calculator
             if ($rise > $room) {
                 $work->watch(
                     'The water holds only ' .
-                        Say::number($room, 2) .
+                        Format::number($room, 2) .
                         ' mg/L more: more would go to waste and burn gills.',
                 );
                 $rise = $room;
@@ -79,9 +79,9 @@ final readonly class PeroxideOxygenCalculator implements Calculator
             throw BadInput::at(
                 'rise_mg_l',
                 'That takes ' .
-                    Say::number($level, 3) .
+                    Format::number($level, 3) .
                     ' mg/L of peroxide; above 10 it burns the gills. ' .
-                    Say::number(10 * $perPeroxide, 2) .
+                    Format::number(10 * $perPeroxide, 2) .
                     ' mg/L at most, then air.',
             );
         }
@@ -89,16 +89,19 @@ final readonly class PeroxideOxygenCalculator implements Calculator
         $work->step(
             'Peroxide for so much oxygen.',
             'rise / 0.4704',
-            Say::number($rise) . ' mg/L',
-            Say::number($level) . ' mg/L',
+            Format::number($rise) . ' mg/L',
+            Format::number($level) . ' mg/L',
         );
         $work->step(
             'In all the water, and as the product.',
             '× volume / 1000 / strength',
-            Say::number($given->number('volume_l'), 5) . ' L, ' . Say::number($given->number('strength_pct')) . ' %',
-            Say::number($grams, 4) .
+            Format::number($given->number('volume_l'), 5) .
+                ' L, ' .
+                Format::number($given->number('strength_pct')) .
+                ' %',
+            Format::number($grams, 4) .
                 ' g, ' .
-                Say::number(($grams / $given->number('strength_pct')) * 100, 4) .
+                Format::number(($grams / $given->number('strength_pct')) * 100, 4) .
                 ' g of it',
         );
         $work->cite('iupac-2007', 'peroxide-from-memory', 'dose-conflicts', 'benson-krause-1984');

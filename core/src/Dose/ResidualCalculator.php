@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What is left of a dose after decay, a trickle, changes and what adsorbs it, and what tops it up.
@@ -108,23 +108,23 @@ final readonly class ResidualCalculator implements Calculator
         $work->step(
             'Gone by itself, with what trickles in and what adsorbs it, from one event to the next.',
             'C = C₀ e^(−(ln 2/half + Σ q/V) t)',
-            Say::number($given->number('dose_mg_l')) .
+            Format::number($given->number('dose_mg_l')) .
                 ' mg/L, ' .
-                ($half === null ? 'no decay' : 'half in ' . Say::number($half, 3) . ' h') .
+                ($half === null ? 'no decay' : 'half in ' . Format::number($half, 3) . ' h') .
                 ', ' .
-                Say::number($given->number('flow_l_h'), 3) .
+                Format::number($given->number('flow_l_h'), 3) .
                 ' L/h of trickle, ' .
                 (count($clearings) - 1) .
                 ' more that clear it, ' .
-                Say::number($hours) .
+                Format::number($hours) .
                 ' h',
-            $fading->adsorbedG > 0 ? Say::number($fading->adsorbedG, 3) . ' g adsorbed' : 'nothing adsorbed',
+            $fading->adsorbedG > 0 ? Format::number($fading->adsorbedG, 3) . ' g adsorbed' : 'nothing adsorbed',
         );
         $work->step(
             'And with each change.',
             '× (1 − x)',
             count($changes) . ' changes',
-            Say::number($residual) . ' mg/L',
+            Format::number($residual) . ' mg/L',
         );
         if ($fading->adsorbedG > 0) {
             $work->watch(
@@ -136,8 +136,8 @@ final readonly class ResidualCalculator implements Calculator
         $work->step(
             'To bring it back.',
             '(target − left) × volume / 1000',
-            Say::number($given->number('target_mg_l')) . ' mg/L',
-            Say::number($topUp, 4) . ' g',
+            Format::number($given->number('target_mg_l')) . ' mg/L',
+            Format::number($topUp, 4) . ' g',
         );
         $work->cite('mass-balance');
 

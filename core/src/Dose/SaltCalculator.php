@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Salt up to a level, in steps.
@@ -67,14 +67,14 @@ final readonly class SaltCalculator implements Calculator
         $work->step(
             'All of it.',
             '(wanted − now) × volume',
-            Say::number($by) . ' g/L × ' . Say::number($given->number('volume_l'), 5) . ' L',
-            Say::number($total, 5) . ' g',
+            Format::number($by) . ' g/L × ' . Format::number($given->number('volume_l'), 5) . ' L',
+            Format::number($total, 5) . ' g',
         );
         $work->step(
             'In equal steps.',
             'total / steps',
-            "{$steps} steps, " . Say::number($given->number('hours')) . ' h apart',
-            Say::number($total / $steps, 4) . ' g',
+            "{$steps} steps, " . Format::number($given->number('hours')) . ' h apart',
+            Format::number($total / $steps, 4) . ' g',
         );
         $work->cite('cp-salt', 'dose-conflicts');
         $work->watch('Out with the zeolite first: salt makes it let go of its ammonia. Plants suffer.');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Whether a filter is still being seeded, and how old its bacteria are. What is given then can undo weeks of it.
@@ -32,7 +32,7 @@ final readonly class Seeding
         $youngest = array_key_first($known);
         $age = $youngest === null ? null : (float) $known[$youngest];
         $runs = static fn(string $end): string => "{$youngest}, the youngest stage, has run for " .
-            Say::number((float) $age, 2) .
+            Format::number((float) $age, 2) .
             " days{$end}";
         $young = $age !== null && $age < self::GROWS_FOR_D;
 
@@ -40,7 +40,7 @@ final readonly class Seeding
             $cultureD !== null && $cultureD < self::CULTURE_FOR_D => new self(
                 true,
                 'A culture went in ' .
-                    Say::number($cultureD, 2) .
+                    Format::number($cultureD, 2) .
                     ' days ago' .
                     ($young ? '; ' . $runs(' of about ' . self::GROWS_FOR_D) : ''),
             ),

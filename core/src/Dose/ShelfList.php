@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\BufferCalculator;
 
 /**
@@ -83,7 +83,7 @@ final readonly class ShelfList
                 'For a change of half of ' .
                 $chlorinated['name'] .
                 ', ' .
-                Say::number($litres, 3) .
+                Format::number($litres, 3) .
                 ' L of chlorinated water.';
             if (self::has($goods, 'thiosulfate') && !self::has($goods, 'conditioner')) {
                 $add(
@@ -124,7 +124,7 @@ final readonly class ShelfList
                 'Holds what the fish of ' .
                     $heaviest['name'] .
                     ' give in a day, ' .
-                    Say::number($heaviest['tan_g_d'], 2) .
+                    Format::number($heaviest['tan_g_d'], 2) .
                     ' g.',
             );
         }

@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What of an agent goes in, for how long and how often; or why it must not.
@@ -47,7 +47,7 @@ final readonly class TreatmentCalculator implements Calculator
             Input::number('demand_mg_l', 'Demand of the water', 'mg/L', 0, 20)->or(0.0),
             Input::number('label_ml', 'By its label', 'mL or g', 0.0001, 100000)->optional(),
             Input::number('label_treats_l', 'treats', 'L', 0.01, 1e7)->optional(),
-            ...State::inputs($this->conflicts),
+            ...ConflictState::inputs($this->conflicts),
         ];
     }
 
@@ -72,7 +72,7 @@ final readonly class TreatmentCalculator implements Calculator
             return $this->own($given);
         }
         $agent = $this->agents->get($given->text('agent'));
-        $judged = State::judge($this->conflicts, $agent->id, $given);
+        $judged = ConflictState::judge($this->conflicts, $agent->id, $given);
         $work = new Working();
         $work->cite($agent->source, 'dose-conflicts');
         $nothing = [
@@ -116,9 +116,9 @@ final readonly class TreatmentCalculator implements Calculator
             throw BadInput::at(
                 'dose_mg_l',
                 "For {$agent->name} here it lies between " .
-                    Say::number($least) .
+                    Format::number($least) .
                     ' and ' .
-                    Say::number($most) .
+                    Format::number($most) .
                     ': fish would not survive more, and less does nothing.',
             );
         }
@@ -134,25 +134,25 @@ final readonly class TreatmentCalculator implements Calculator
         $work->step(
             "{$agent->name}: {$agent->basis}.",
             $way === 'prolonged' ? 'to stay in the water' : $way,
-            Say::number($least) . ' to ' . Say::number($most) . ($agent->unit === 'mL' ? ' µL/L' : ' mg/L'),
-            Say::number($dose) . ($agent->unit === 'mL' ? ' µL/L' : ' mg/L'),
+            Format::number($least) . ' to ' . Format::number($most) . ($agent->unit === 'mL' ? ' µL/L' : ' mg/L'),
+            Format::number($dose) . ($agent->unit === 'mL' ? ' µL/L' : ' mg/L'),
         );
         $work->step(
             'In all the water.',
             'dose × volume / 1000' . ($strength === null ? '' : ', by its strength'),
-            Say::number($perLitre) . ' × ' . Say::number($given->number('volume_l'), 5) . ' L',
-            Say::number($amount, 4) . ' ' . $agent->unit,
+            Format::number($perLitre) . ' × ' . Format::number($given->number('volume_l'), 5) . ' L',
+            Format::number($amount, 4) . ' ' . $agent->unit,
         );
         $work->step(
             'Again, by temperature and life cycle.',
             'interval',
-            Say::number($given->number('temp_c')) . ' °C',
-            $agent->repeats . ' times, every ' . Say::number($days) . ' days',
+            Format::number($given->number('temp_c')) . ' °C',
+            $agent->repeats . ' times, every ' . Format::number($days) . ' days',
         );
         if ($agent->oxygenPerMgL > 0) {
             $work->watch(
                 'It takes about ' .
-                    Say::number($agent->oxygenPerMgL * $perLitre, 2) .
+                    Format::number($agent->oxygenPerMgL * $perLitre, 2) .
                     ' mg/L of oxygen within two days: run all the air there is.',
             );
         }
@@ -222,7 +222,7 @@ final readonly class TreatmentCalculator implements Calculator
         if ($treats === null) {
             throw BadInput::at('label_treats_l', 'For how much water?');
         }
-        $present = State::present($given);
+        $present = ConflictState::present($given);
         $conditions = array_values(
             array_filter([
                 in_array('carbon', $present, true) ? 'Take the carbon out.' : null,
@@ -237,8 +237,8 @@ final readonly class TreatmentCalculator implements Calculator
         $work->step(
             'By its label.',
             'amount × volume / treats',
-            Say::number($label) . ' for ' . Say::number($treats) . ' L',
-            Say::number(($label * $given->number('volume_l')) / $treats, 4),
+            Format::number($label) . ' for ' . Format::number($treats) . ' L',
+            Format::number(($label * $given->number('volume_l')) / $treats, 4),
         );
         $work->cite('dose-conflicts');
         $work->watch('Nothing is known here of this agent: its label is all there is to go by.');

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Zeolite for the ammonia that is there, and how long it lasts; less and less of it as salt goes in.
@@ -62,19 +62,19 @@ final readonly class ZeoliteCalculator implements Calculator
         $work->step(
             'What a gram holds in this water.',
             'capacity / (1 + S/0.15)',
-            Say::number($given->number('capacity_mg_n_per_g')) . ' mg N/g, ' . Say::number($salt) . ' g/L',
-            Say::number($capacity) . ' mg N/g',
+            Format::number($given->number('capacity_mg_n_per_g')) . ' mg N/g, ' . Format::number($salt) . ' g/L',
+            Format::number($capacity) . ' mg N/g',
         );
         $work->step(
             'For what is there.',
             '(TAN − target) × volume / capacity',
-            Say::number($given->number('tan_mg_l')) .
+            Format::number($given->number('tan_mg_l')) .
                 ' − ' .
-                Say::number($given->number('target_mg_l')) .
+                Format::number($given->number('target_mg_l')) .
                 ' mg/L, ' .
-                Say::number($given->number('volume_l'), 5) .
+                Format::number($given->number('volume_l'), 5) .
                 ' L',
-            Say::number($mass, 4) . ' g',
+            Format::number($mass, 4) . ' g',
         );
         $work->cite('zeolite-from-memory', 'dose-conflicts');
         $before = $given->numberOrNull('salinity_before_g_l');

@@ -9,7 +9,7 @@ use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What one change of water leaves: drain first, then refill.
@@ -49,8 +49,8 @@ final readonly class BatchCalculator implements Calculator
         $work->step(
             'Drained first, then filled again.',
             'after = now (1 − x) + new x',
-            'x = ' . Say::number($share),
-            Say::number(100 * $share, 3) . ' % changed',
+            'x = ' . Format::number($share),
+            Format::number(100 * $share, 3) . ' % changed',
         );
         ChangeInputs::warn($work, $now, $source, $after);
 

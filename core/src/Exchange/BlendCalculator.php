@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Parts of two or three waters that come closest to a goal.
@@ -121,7 +121,7 @@ final readonly class BlendCalculator implements Calculator
                 array_map(
                     static fn(float $share, Given $source, int $i): string => $name($source, $i) .
                         ' ' .
-                        Say::number(100 * $share, 3) .
+                        Format::number(100 * $share, 3) .
                         ' %',
                     $shares,
                     $sources,

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Whether a carbon bed keeps up: contact time at a trickle and at full bore, and how long it lasts.
@@ -73,22 +73,22 @@ final readonly class CarbonCalculator implements Calculator
         $work->step(
             'Time in the empty bed at a trickle.',
             'bed / flow',
-            Say::number($bed) . ' L / ' . Say::number($given->number('trickle_l_min')) . ' L/min',
-            Say::number($trickle, 3) . ' min',
+            Format::number($bed) . ' L / ' . Format::number($given->number('trickle_l_min')) . ' L/min',
+            Format::number($trickle, 3) . ' min',
         );
         if ($fast !== null) {
             $work->step(
                 'And at the fastest it is ever drawn, as after a backwash.',
                 'bed / flow',
-                Say::number($bed) . ' L / ' . Say::number($given->number('fast_l_min')) . ' L/min',
-                Say::number($fast, 3) . ' min',
+                Format::number($bed) . ' L / ' . Format::number($given->number('fast_l_min')) . ' L/min',
+                Format::number($fast, 3) . ' min',
             );
         }
         $work->step(
             'What it needs.',
             $given->text('kind') === 'free' ? 'free chlorine: about a minute' : 'chloramine: many times as long',
             '',
-            Say::number($needed) . ' min, so ' . Say::number($bed / $needed, 3) . ' L/min at most',
+            Format::number($needed) . ' min, so ' . Format::number($bed / $needed, 3) . ' L/min at most',
         );
         $work->cite('carbon-contact-from-memory');
         if ($trickle < $needed) {
@@ -96,7 +96,9 @@ final readonly class CarbonCalculator implements Calculator
                 'Even at a trickle the water is through before the carbon has it: chlorine reaches the fish.',
             );
         } elseif ($fast !== null && $fast < $needed) {
-            $work->danger('A fast fill outruns it: throttle the line to ' . Say::number($bed / $needed, 2) . ' L/min.');
+            $work->danger(
+                'A fast fill outruns it: throttle the line to ' . Format::number($bed / $needed, 2) . ' L/min.',
+            );
         }
         if ($given->text('kind') === 'chloramine') {
             $work->watch('What carbon breaks of chloramine leaves as ammonia: test behind it.');

@@ -8,7 +8,7 @@ use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** One change of water as calculators take it, and what a change of it does to fish. */
 final readonly class ChangeInputs
@@ -36,7 +36,7 @@ final readonly class ChangeInputs
         if ($litres !== null && $litres > $given->number('volume_l')) {
             throw BadInput::at(
                 'change_l',
-                'No more can be changed than there is: ' . Say::number($given->number('volume_l'), 5) . ' L.',
+                'No more can be changed than there is: ' . Format::number($given->number('volume_l'), 5) . ' L.',
             );
         }
 
@@ -56,12 +56,12 @@ final readonly class ChangeInputs
         if (abs($by('temp_c')) > Shock::A_DAY['temp_c']) {
             $work->watch(
                 'The temperature moves by ' .
-                    Say::number(abs($by('temp_c')), 2) .
+                    Format::number(abs($by('temp_c')), 2) .
                     ' °C: more than 2 at once is a shock.',
             );
         }
         if (abs($by('ph')) > Shock::A_DAY['ph']) {
-            $work->watch('pH moves by ' . Say::number(abs($by('ph')), 2) . ': more than 0.3 at once is a shock.');
+            $work->watch('pH moves by ' . Format::number(abs($by('ph')), 2) . ': more than 0.3 at once is a shock.');
         }
         if (abs($by('no3_n_mg_l')) > Shock::A_DAY['no3_n_mg_l']) {
             $work->watch('Nitrate moves by more than 40 mg/L as NO₃ at once: a sudden fall shocks as a rise does.');

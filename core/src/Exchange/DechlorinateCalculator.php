@@ -10,8 +10,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
-use Ironwort\Core\Measure\Say;
 
 /**
  * Thiosulfate for the chlorine in new water, and the ammonia that chloramine leaves.
@@ -72,21 +72,21 @@ final readonly class DechlorinateCalculator implements Calculator
         $work->step(
             'Chlorine in the new water.',
             'mg/L × L / 1000',
-            Say::number($chlorine) . ' mg/L, ' . Say::number($given->number('volume_l'), 5) . ' L',
-            Say::number($grams) . ' g',
+            Format::number($chlorine) . ' mg/L, ' . Format::number($given->number('volume_l'), 5) . ' L',
+            Format::number($grams) . ' g',
         );
         $work->step(
             'Sodium thiosulfate pentahydrate for it, two to one.',
             '2 × 248.18 / 70.906',
-            Say::number((2 * $pentahydrate) / (2 * MolarMass::CL)) . ' g a gram',
-            Say::number($thiosulfate) . ' g',
+            Format::number((2 * $pentahydrate) / (2 * MolarMass::CL)) . ' g a gram',
+            Format::number($thiosulfate) . ' g',
         );
         if ($released > 0) {
             $work->step(
                 'Ammonia that chloramine leaves behind.',
                 '14.007 / 70.906',
-                Say::number($chlorine) . ' mg/L',
-                Say::number($released, 3) . ' mg/L as N',
+                Format::number($chlorine) . ' mg/L',
+                Format::number($released, 3) . ' mg/L as N',
             );
             $work->watch(
                 'Chloramine does not gas off when it is sprayed, and leaves its ammonia: the ' .

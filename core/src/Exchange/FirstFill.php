@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Exchange;
 
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * The first fill of a system as one sequence: meter, conditioner, look, salt if used, KH, and seed last. Common
@@ -34,7 +34,7 @@ final readonly class FirstFill
 
         return [
             'Read the meter, rinse what dust and cuttings there are out, and fill: ' .
-            Say::number($volumeL, 4) .
+            Format::number($volumeL, 4) .
             ' L. Read the meter again and keep it under Build: it is the best volume there is.',
             $conditioner === null
                 ? 'No chlorine was found in this water. Test for it all the same before fish go in.'
@@ -47,7 +47,7 @@ final readonly class FirstFill
                     implode(' and ', $soft) .
                     ' under Buffers, before the filter is started.',
                 default => 'KH ' .
-                    Say::number(Parameter::Alkalinity->shown($alkalinityMgL), 2) .
+                    Format::number(Parameter::Alkalinity->shown($alkalinityMgL), 2) .
                     ' dKH is enough to start on.',
             },
             'Seed last: mature media from a healthy system best, then squeezings, then bottled ' .

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Where the heat of a small system goes: walls, surface and trickle, and what a heater must make good.
@@ -107,42 +107,42 @@ final readonly class HeatBalanceCalculator implements Calculator
         $work->step(
             'Through walls and floor.',
             'U × A × (water − air)',
-            Say::number(self::WALLS[$given->text('walls')]) .
+            Format::number(self::WALLS[$given->text('walls')]) .
                 ' W/m²K × ' .
-                Say::number($given->number('walls_m2')) .
+                Format::number($given->number('walls_m2')) .
                 ' m² × ' .
-                Say::number($temp - $air) .
+                Format::number($temp - $air) .
                 ' °C',
-            Say::number($lost['walls']) . ' W',
+            Format::number($lost['walls']) . ' W',
         );
         $work->step(
             'From the surface.',
             'h × A × (water − air)',
             ($given->text('covered') === 'yes' ? '5' : '20') .
                 ' W/m²K × ' .
-                Say::number($given->number('surface_m2')) .
+                Format::number($given->number('surface_m2')) .
                 ' m²',
-            Say::number($lost['surface']) . ' W',
+            Format::number($lost['surface']) . ' W',
         );
         if ($given->number('coil_m2') > 0) {
             $work->step(
                 'The coil warms what comes in towards the air.',
                 'source + (air − source)(1 − e^(−8 A / flow c))',
-                Say::number($given->number('coil_m2')) . ' m² of coil',
-                Say::number($in, 3) . ' °C',
+                Format::number($given->number('coil_m2')) . ' m² of coil',
+                Format::number($in, 3) . ' °C',
             );
         }
         $work->step(
             'Warming the trickle.',
             'flow × 4,186 / 3,600 × (water − incoming)',
-            Say::number($flow) . ' L/h × ' . Say::number($temp - $in) . ' °C',
-            Say::number($lost['trickle']) . ' W',
+            Format::number($flow) . ' L/h × ' . Format::number($temp - $in) . ' °C',
+            Format::number($lost['trickle']) . ' W',
         );
         $work->step(
             'With no heater it comes to rest here.',
             'Σ W/K × T / Σ W/K',
-            Say::number($all) . ' W/K in all',
-            Say::number($rests, 3) . ' °C',
+            Format::number($all) . ' W/K in all',
+            Format::number($rests, 3) . ' °C',
         );
         $work->cite('heat-losses-from-memory', 'water-heat');
         $work->note('Walls and surface are rules of thumb: half or double is possible. A cover saves most.');

@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Heat for a body of water, the temperature after a change, and what a trickle takes to keep warm.
@@ -72,8 +72,8 @@ final readonly class HeatCalculator implements Calculator
             $work->step(
                 'The heater that does it in time, with nothing lost on the way.',
                 'heat / hours',
-                Say::number((float) $heat) . ' kWh in ' . Say::number((float) $hours) . ' h',
-                Say::number($heater) . ' W',
+                Format::number((float) $heat) . ' kWh in ' . Format::number((float) $hours) . ' h',
+                Format::number($heater) . ' W',
             );
         }
         $trickle = $given->has('flow_l_h') ? $this->trickle($given, $work) : null;
@@ -109,15 +109,15 @@ final readonly class HeatCalculator implements Calculator
         $work->step(
             'Old and new water mixed.',
             '(kept × old + new × source) / volume',
-            Say::number($volume - $change) .
+            Format::number($volume - $change) .
                 ' L at ' .
-                Say::number($given->number('temp_c')) .
+                Format::number($given->number('temp_c')) .
                 ', ' .
-                Say::number($change) .
+                Format::number($change) .
                 ' L at ' .
-                Say::number($given->number('source_temp_c')) .
+                Format::number($given->number('source_temp_c')) .
                 ' °C',
-            Say::number($mix) . ' °C',
+            Format::number($mix) . ' °C',
         );
 
         return $mix;
@@ -131,13 +131,13 @@ final readonly class HeatCalculator implements Calculator
         $work->step(
             'Heat to the temperature wanted.',
             'volume × 4186 J × rise / 3.6e6',
-            Say::number($given->number('volume_l')) .
+            Format::number($given->number('volume_l')) .
                 ' L from ' .
-                Say::number($from) .
+                Format::number($from) .
                 ' to ' .
-                Say::number($given->number('target_c')) .
+                Format::number($given->number('target_c')) .
                 ' °C',
-            Say::number($heat) . ' kWh',
+            Format::number($heat) . ' kWh',
         );
         if ($heat < 0) {
             $work->note('This is cooling: the figure is heat to be taken out.');
@@ -156,13 +156,13 @@ final readonly class HeatCalculator implements Calculator
         $work->step(
             'Warming the trickle as it comes.',
             'flow × 4186 J × (kept − source) / 3600 s',
-            Say::number($given->number('flow_l_h')) .
+            Format::number($given->number('flow_l_h')) .
                 ' L/h from ' .
-                Say::number($given->number('source_temp_c')) .
+                Format::number($given->number('source_temp_c')) .
                 ' to ' .
-                Say::number($kept) .
+                Format::number($kept) .
                 ' °C',
-            Say::number($watts) . ' W',
+            Format::number($watts) . ' W',
         );
 
         return $watts;

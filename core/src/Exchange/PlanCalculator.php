@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * The fewest safe changes that bring the water to a goal, or why it cannot be reached.
@@ -128,13 +128,13 @@ final readonly class PlanCalculator implements Calculator
             'Each change as large as the limits of the step and of the day allow, the last only what is still needed.',
             'x ≤ most / |new − now|',
             count($steps) . ' changes',
-            Say::number($total, 4) . ' L in all',
+            Format::number($total, 4) . ' L in all',
         );
         $work->step(
             'The same litres as a trickle over the same days.',
             'Cs + (C − Cs) e^(−litres / volume)',
-            Say::number($total, 4) . ' L in ' . ($days + 1) . ' days',
-            Say::number(100 * (1 - exp(-$total / $volume)), 3) . ' % exchanged',
+            Format::number($total, 4) . ' L in ' . ($days + 1) . ' days',
+            Format::number(100 * (1 - exp(-$total / $volume)), 3) . ' % exchanged',
         );
         $work->note('Test before each change: what the fish make meanwhile is not in these numbers.');
 
@@ -193,9 +193,9 @@ final readonly class PlanCalculator implements Calculator
                         'New water has ' .
                         WaterMix::say($key, $new) .
                         ': changes cannot bring it from ' .
-                        Say::number($from, 3) .
+                        Format::number($from, 3) .
                         ' to ' .
-                        Say::number($goal, 3) .
+                        Format::number($goal, 3) .
                         '. Blend it with water that ' .
                         ($goal < $from ? 'has less, or take it out by media.' : 'has more, or dose it.'),
                 ];

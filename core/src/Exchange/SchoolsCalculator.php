@@ -12,7 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Judge\School;
 use Ironwort\Core\Judge\SchoolTable;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * The schools of changing water side by side: what each does to nitrate, KH, GH, temperature and the water bill.
@@ -79,28 +79,28 @@ final readonly class SchoolsCalculator implements Calculator
         $work->step(
             'Nitrate made in a day, less what plants take.',
             '(load − taken) / volume',
-            Say::number($given->number('tan_g_d')) .
+            Format::number($given->number('tan_g_d')) .
                 ' − ' .
-                Say::number($given->number('taken_g_d')) .
+                Format::number($given->number('taken_g_d')) .
                 ' g N/d, ' .
-                Say::number($volume, 5) .
+                Format::number($volume, 5) .
                 ' L',
-            Say::number($made['no3_n_mg_l']) . ' mg/L as N',
+            Format::number($made['no3_n_mg_l']) . ' mg/L as N',
         );
         $work->step(
             'Alkalinity eaten in a day.',
             '3.57 × load / volume',
-            Say::number($given->number('tan_g_d')) . ' g N/d',
-            Say::number(-$made['alkalinity_mg_l']) . ' mg/L',
+            Format::number($given->number('tan_g_d')) . ' g N/d',
+            Format::number(-$made['alkalinity_mg_l']) . ' mg/L',
         );
         $work->step(
             'Topped up for evaporation in a day.',
             'surface × mm',
-            Say::number($given->number('surface_m2')) .
+            Format::number($given->number('surface_m2')) .
                 ' m² × ' .
-                Say::number($given->number('evaporation_mm_d')) .
+                Format::number($given->number('evaporation_mm_d')) .
                 ' mm',
-            Say::number($evaporation) . ' L',
+            Format::number($evaporation) . ' L',
         );
         $rows = [];
         foreach ($this->schools->topic('exchange')->schools as $school) {
@@ -109,13 +109,13 @@ final readonly class SchoolsCalculator implements Calculator
             $work->step(
                 "{$school->name}, after {$days} days.",
                 'dC/dt = P/V + q (Cs − C) + e Cs; a batch at the end of its day',
-                Say::number($school->figure('pct')) .
+                Format::number($school->figure('pct')) .
                     ' % every ' .
-                    Say::number($school->figure('every_d')) .
+                    Format::number($school->figure('every_d')) .
                     ' d, ' .
-                    Say::number($school->figure('trickle_pct_week')) .
+                    Format::number($school->figure('trickle_pct_week')) .
                     ' % a week',
-                Say::number($used, 4) . ' L used',
+                Format::number($used, 4) . ' L used',
             );
         }
         $work->cite('mass-balance', 'nitrification-stoichiometry', 'cp-exchange');

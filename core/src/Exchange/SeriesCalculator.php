@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Several equal changes one after another: two of 25 % are 43.75 %, not 50.
@@ -54,8 +54,8 @@ final readonly class SeriesCalculator implements Calculator
         $work->step(
             'Each change takes its part of what the last one left.',
             '1 − (1 − x)^n',
-            'x = ' . Say::number($share) . ', n = ' . Say::number($times),
-            Say::number(100 * $exchanged, 4) . ' %, not ' . Say::number(100 * $share * $times, 4),
+            'x = ' . Format::number($share) . ', n = ' . Format::number($times),
+            Format::number(100 * $exchanged, 4) . ' %, not ' . Format::number(100 * $share * $times, 4),
         );
         ChangeInputs::warn($work, $now, $source, $now->with($source, $share));
 

@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * A constant trickle: C = Cs + P/Q + (C0 − Cs − P/Q) e^(−Qt/V).
@@ -97,14 +97,14 @@ final readonly class TrickleCalculator implements Calculator
         $work->step(
             'What trickles in a day.',
             'flow × 24',
-            Say::number($perDay / 24) . ' L/h',
-            Say::number($perDay, 4) . ' L, ' . Say::number($perDay / 1440, 3) . ' L/min',
+            Format::number($perDay / 24) . ' L/h',
+            Format::number($perDay, 4) . ' L, ' . Format::number($perDay / 1440, 3) . ' L/min',
         );
         $work->step(
             'How far it has exchanged the water.',
             '1 − e^(−Q t / V)',
-            Say::number($days) . ' days, ' . Say::number($volume, 5) . ' L',
-            Say::number(100 * (1 - exp((-$perDay * $days) / $volume)), 3) . ' %',
+            Format::number($days) . ' days, ' . Format::number($volume, 5) . ' L',
+            Format::number(100 * (1 - exp((-$perDay * $days) / $volume)), 3) . ' %',
         );
         if ($perDay > 0) {
             $work->step(
@@ -113,12 +113,12 @@ final readonly class TrickleCalculator implements Calculator
                 implode(
                     ', ',
                     array_map(
-                        static fn(string $key, float $value): string => "{$key} " . Say::number($value, 3),
+                        static fn(string $key, float $value): string => "{$key} " . Format::number($value, 3),
                         array_keys($this->steady($now, $source, $made, $perDay)),
                         $this->steady($now, $source, $made, $perDay),
                     ),
                 ),
-                'half the way in ' . Say::number((log(2) * $volume) / $perDay, 3) . ' days',
+                'half the way in ' . Format::number((log(2) * $volume) / $perDay, 3) . ' days',
             );
         }
         $work->cite('mass-balance');

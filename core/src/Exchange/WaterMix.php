@@ -7,7 +7,7 @@ namespace Ironwort\Core\Exchange;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Carbonate;
 
 /**
@@ -83,7 +83,7 @@ final readonly class WaterMix
         return trim(
             lcfirst(self::label($key)) .
                 ' ' .
-                Say::number($value, 3) .
+                Format::number($value, 3) .
                 ' ' .
                 ((array_column(self::fields(), null, 'key')[$key] ?? null)->unit ?? ''),
         );

@@ -42,8 +42,13 @@ final readonly class ArealRate
      * @param  float  $fouling  share of the surface buried in dirt, 0 to 1
      * @param  float  $dying  share of the greatest rate that only makes good what dies; 0 for bacteria as they are now
      */
-    public static function of(StageKind $kind, Water $water, float $maturity, float $fouling, float $dying = 0.0): self
-    {
+    public static function of(
+        StageKind $kind,
+        StageInflow $water,
+        float $maturity,
+        float $fouling,
+        float $dying = 0.0,
+    ): self {
         return new self(
             $kind->r20,
             $kind->k,

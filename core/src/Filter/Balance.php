@@ -6,7 +6,7 @@ namespace Ironwort\Core\Filter;
 
 use Ironwort\Core\Aeration\Aeration;
 use Ironwort\Core\Fish\DailyLoad;
-use Ironwort\Core\Flow\Root;
+use Ironwort\Core\Numeric\Root;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
 /**
@@ -34,17 +34,17 @@ final readonly class Balance
     private float $unionised;
 
     /**
-     * @param  list<Stage>  $stages
-     * @param  Stage  $walls  bacteria outside the filter, met by all the water
-     * @param  Water  $water  temperature, pH, alkalinity and salinity of the system
+     * @param  list<FilterStage>  $stages
+     * @param  FilterStage  $walls  bacteria outside the filter, met by all the water
+     * @param  StageInflow  $water  temperature, pH, alkalinity and salinity of the system
      * @param  float  $changeM3D  water changed, m³/d
      * @param  float  $night  what breathes besides fish and filter, g/h
      * @param  bool  $grown  whether the surface is grown to what it gets, and pays its upkeep, or stands as it is now
      */
     public function __construct(
         private array $stages,
-        private Stage $walls,
-        private Water $water,
+        private FilterStage $walls,
+        private StageInflow $water,
         private Aeration $air,
         private float $changeM3D = 0.0,
         private float $sourceTan = 0.0,
@@ -57,7 +57,7 @@ final readonly class Balance
     /** The same with bacteria that fill only a share of the surface, as they are now. */
     public function asItIs(float $share): self
     {
-        $thinned = array_map(static fn(Stage $stage): Stage => $stage->thinned($share), $this->stages);
+        $thinned = array_map(static fn(FilterStage $stage): FilterStage => $stage->thinned($share), $this->stages);
 
         return new self(
             $thinned,
@@ -96,7 +96,7 @@ final readonly class Balance
         return LoopCapacity::of($this->stages, $water, $this->dying())->total() + $this->wallsTake($water);
     }
 
-    public function wallsTake(Water $water): float
+    public function wallsTake(StageInflow $water): float
     {
         return ArealRate::of(
             $this->walls->kind,
@@ -198,14 +198,14 @@ final readonly class Balance
     public function greatest(): float
     {
         $warmth = ArealRate::THETA ** (min($this->water->tempC, 32.0) - 20);
-        $sum = static fn(Stage $stage): float => $stage->areaM2() *
+        $sum = static fn(FilterStage $stage): float => $stage->areaM2() *
             $stage->kind->r20 *
             $stage->maturity *
             (1 - $stage->fouling);
 
         return $warmth *
             (array_sum(
-                array_map($sum, array_filter($this->stages, static fn(Stage $stage): bool => $stage->flowLH > 0)),
+                array_map($sum, array_filter($this->stages, static fn(FilterStage $stage): bool => $stage->flowLH > 0)),
             ) +
                 $sum($this->walls));
     }

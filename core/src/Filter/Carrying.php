@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Filter;
 
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Whether a filter carries the load put on it, in g N/d.
@@ -48,20 +48,20 @@ final readonly class Carrying
     {
         $can =
             'With ammonia held at ' .
-            Say::number($tan, 2) .
+            Format::number($tan, 2) .
             ' mg/L this filter can take ' .
-            Say::number($this->capacity, 3) .
+            Format::number($this->capacity, 3) .
             ' g N a day; ';
         if ($this->load <= 0) {
             return $can . 'nothing loads it yet.';
         }
-        $load = 'the fish give ' . Say::number($this->load, 3) . '. ';
+        $load = 'the fish give ' . Format::number($this->load, 3) . '. ';
         $spare = $this->sparePct();
         $carries = match (true) {
             $spare === null => 'It carries none of it.',
-            $spare >= 0 => 'It carries them with ' . Say::number(floor($spare), 3) . ' % to spare.',
+            $spare >= 0 => 'It carries them with ' . Format::number(floor($spare), 3) . ' % to spare.',
             default => 'It falls ' .
-                Say::number(self::written($this->load) - self::written($this->capacity), 2) .
+                Format::number(self::written($this->load) - self::written($this->capacity), 2) .
                 ' g short: ammonia will stand higher than that.',
         };
 
@@ -80,6 +80,6 @@ final readonly class Carrying
     /** The number as the sentence writes it, so that the difference of two is the one a reader works out. */
     private static function written(float $value): float
     {
-        return (float) str_replace(',', '', Say::number($value, 3));
+        return (float) str_replace(',', '', Format::number($value, 3));
     }
 }

@@ -47,7 +47,9 @@ final readonly class Colony
 
         return $load / ($this->greatest * $share) <= $this->hardest
             ? $share
-            : max(0.0, 1 - self::B1 / (self::MU1 * $this->hardest));
+            : ($this->hardest <= 0
+                ? 0.0
+                : max(0.0, 1 - self::B1 / (self::MU1 * $this->hardest)));
     }
 
     /** The share after some days under one load. */

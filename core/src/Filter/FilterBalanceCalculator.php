@@ -13,7 +13,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AirPressure;
 use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\WaterInputs;
@@ -117,7 +117,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             $given->number('uneaten_pct') / 100,
             $temp,
         );
-        $water = new Water(
+        $water = new StageInflow(
             0.0,
             0.0,
             $temp,
@@ -125,7 +125,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             $given->number('alkalinity_mg_l'),
             $given->number('salinity_g_l'),
         );
-        $walls = new Stage(
+        $walls = new FilterStage(
             $this->kinds->get('settlement'),
             1000.0,
             $given->number('walls_m2'),
@@ -229,8 +229,13 @@ final readonly class FilterBalanceCalculator implements Calculator
         $work->step(
             'Aeration as it must be to hold the oxygen that was measured under this load.',
             'use / (0.98 C* − DO)',
-            Say::number($demand) . ' g/h, ' . Say::number($measured) . ' of ' . Say::number($air->saturation) . ' mg/L',
-            Say::number($needs, 4) . ' L/h',
+            Format::number($demand) .
+                ' g/h, ' .
+                Format::number($measured) .
+                ' of ' .
+                Format::number($air->saturation) .
+                ' mg/L',
+            Format::number($needs, 4) . ' L/h',
         );
 
         return new Aeration([], 0.0, $temp, $given->number('salinity_g_l'), $pressure, $needs);
@@ -262,7 +267,7 @@ final readonly class FilterBalanceCalculator implements Calculator
     }
 
     /**
-     * @param  list<Stage>  $stages
+     * @param  list<FilterStage>  $stages
      * @return list<array{stage: int, kind: string, tan_mg_l: ?float, no2_n_mg_l: ?float, spare_pct: ?float}>
      */
     private function oneOff(
@@ -305,72 +310,72 @@ final readonly class FilterBalanceCalculator implements Calculator
         $work->step(
             'What the fish give.',
             'the larger of feed and fasting floor, and what rots',
-            Say::number($given->number('feed_g_d'), 4) .
+            Format::number($given->number('feed_g_d'), 4) .
                 ' g/d at ' .
-                Say::number($given->number('protein_pct')) .
+                Format::number($given->number('protein_pct')) .
                 ' %, ' .
-                Say::number($given->number('biomass_kg'), 3) .
+                Format::number($given->number('biomass_kg'), 3) .
                 ' kg',
-            Say::number($load->tan()) . ' g N/d',
+            Format::number($load->tan()) . ' g N/d',
         );
         $work->step(
             'Ammonia allowed: the stricter of total and un-ionised.',
             'min(total, un-ionised / share)',
-            Say::number($given->number('tan_limit_mg_l')) .
+            Format::number($given->number('tan_limit_mg_l')) .
                 ', ' .
-                Say::number($given->number('nh3_limit_mg_l')) .
+                Format::number($given->number('nh3_limit_mg_l')) .
                 ' / share at pH ' .
-                Say::number($given->number('ph')),
-            Say::number($limits->tan) . ' mg/L',
+                Format::number($given->number('ph')),
+            Format::number($limits->tan) . ' mg/L',
         );
         $work->step(
             'What a grown filter would carry at that ammonia, its upkeep paid.',
             'Σ X (s − b/mu), b/mu = 0.031, with walls and changes',
-            count($given->rows('stages')) . ' stages, ' . Say::number($given->number('walls_m2')) . ' m² of walls',
-            Say::number($capacity) . ' g N/d',
+            count($given->rows('stages')) . ' stages, ' . Format::number($given->number('walls_m2')) . ' m² of walls',
+            Format::number($capacity) . ' g N/d',
         );
         $work->step(
             'What lives there today would take at once.',
             'share grown × X s',
-            Say::number(100 * $share, 2) . ' % of the surface',
-            Say::number($capacityNow) . ' g N/d',
+            Format::number(100 * $share, 2) . ' % of the surface',
+            Format::number($capacityNow) . ' g N/d',
         );
         if ($settled->tan !== null) {
             $work->step(
                 'Ammonia settles where as much is taken as comes.',
                 'load = uptake(C, DO) + Q (C − Cs)',
-                Say::number($load->tan()) .
+                Format::number($load->tan()) .
                     ' = ' .
-                    Say::number((float) $settled->nitrified) .
+                    Format::number((float) $settled->nitrified) .
                     ' + ' .
-                    Say::number((float) $settled->changed) .
+                    Format::number((float) $settled->changed) .
                     ' g N/d',
-                Say::number($settled->tan) . ' mg/L',
+                Format::number($settled->tan) . ' mg/L',
             );
             $work->step(
                 'Oxygen as it settles beside.',
                 '0.98 C* − use / Σ k',
                 'fish ' .
-                    Say::number($load->oxygen()) .
+                    Format::number($load->oxygen()) .
                     ', filter ' .
-                    Say::number(DailyLoad::O2_PER_N * (float) $settled->nitrified) .
+                    Format::number(DailyLoad::O2_PER_N * (float) $settled->nitrified) .
                     ' g/d',
-                Say::number($settled->oxygen) . ' mg/L',
+                Format::number($settled->oxygen) . ' mg/L',
             );
         }
         if ($settled->nitrite !== null) {
             $work->step(
                 'Nitrite, where its oxidisers keep up.',
                 'N = X (NO2/(0.5 + NO2) · DO/(1 + DO) · 1/(1 + NH3/0.5) − b/mu)',
-                Say::number((float) $settled->nitrified) . ' g N/d',
-                Say::number($settled->nitrite) . ' mg/L',
+                Format::number((float) $settled->nitrified) . ' g N/d',
+                Format::number($settled->nitrite) . ' mg/L',
             );
         }
         $work->step(
             'Alkalinity that goes in a week, changes counted.',
             '3.57 × nitrified × 7 / volume − what new water brings',
-            Say::number($settled->nitrified ?? $load->tan()) . ' g N/d',
-            Say::number($limits->alkalinityFall($settled->nitrified ?? $load->tan())) . ' mg/L',
+            Format::number($settled->nitrified ?? $load->tan()) . ' g N/d',
+            Format::number($limits->alkalinityFall($settled->nitrified ?? $load->tan())) . ' mg/L',
         );
         $work->cite(
             'timmons-ebeling',

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -61,7 +61,7 @@ final readonly class FilterCapacityCalculator implements Calculator
 
     public function calculate(Given $given): Result
     {
-        $water = new Water(
+        $water = new StageInflow(
             $given->number('tan_mg_l'),
             $given->number('do_in_mg_l'),
             $given->number('temp_c'),
@@ -79,25 +79,25 @@ final readonly class FilterCapacityCalculator implements Calculator
             'The whole loop by surface, all stages together.',
             'Σ surface limits',
             count($loop->stages) . ' stages',
-            Say::number($loop->surfaceLimit()) . ' g N/d',
+            Format::number($loop->surfaceLimit()) . ' g N/d',
         );
         $work->step(
             'The whole loop by oxygen, each gram counted once.',
             '(flow × (DO − 2) + Σ taken in) / 4.57',
-            Say::number($loop->flowM3D) . ' m³/d × (' . Say::number($water->oxygen) . ' − 2) mg/L',
-            Say::number($loop->oxygenLimit()) . ' g N/d',
+            Format::number($loop->flowM3D) . ' m³/d × (' . Format::number($water->oxygen) . ' − 2) mg/L',
+            Format::number($loop->oxygenLimit()) . ' g N/d',
         );
         $work->step(
             'All stages together; the flow cannot bring more than flow × TAN.',
             'total = Σ capacity ≤ flow × TAN',
             'flow × TAN = ' .
-                Say::number($loop->flowM3D) .
+                Format::number($loop->flowM3D) .
                 ' m³/d × ' .
-                Say::number($water->tan) .
+                Format::number($water->tan) .
                 ' mg/L = ' .
-                Say::number($loop->transportLimit()) .
+                Format::number($loop->transportLimit()) .
                 ' g N/d',
-            Say::number($loop->total()) . ' g N/d',
+            Format::number($loop->total()) . ' g N/d',
         );
         $this->caution($work, $water, $loop);
         $work->cite(
@@ -162,70 +162,70 @@ final readonly class FilterCapacityCalculator implements Calculator
         $work->step(
             "{$name}: surface of the medium.",
             'A = media × m²/m³ / 1000',
-            Say::number($stage->mediaL) . ' L × ' . Say::number($stage->areaM2M3) . ' m²/m³',
-            Say::number($stage->areaM2()) . ' m²',
+            Format::number($stage->mediaL) . ' L × ' . Format::number($stage->areaM2M3) . ' m²/m³',
+            Format::number($stage->areaM2()) . ' m²',
         );
         $work->step(
             "{$name}: the most a square metre takes in this water.",
             'r20 × 1.09^(t − 20) × f(DO) × f(pH) × f(alkalinity) × maturity × (1 − fouling)',
-            Say::number($rate->r20) .
+            Format::number($rate->r20) .
                 ' × ' .
-                Say::number($rate->temperature) .
+                Format::number($rate->temperature) .
                 ' × ' .
-                Say::number($rate->oxygen) .
+                Format::number($rate->oxygen) .
                 ' × ' .
-                Say::number($rate->ph) .
+                Format::number($rate->ph) .
                 ' × ' .
-                Say::number($rate->alkalinity) .
+                Format::number($rate->alkalinity) .
                 ' × ' .
-                Say::number($rate->grown),
-            Say::number($rate->ceiling()) . ' g N/m²/d',
+                Format::number($rate->grown),
+            Format::number($rate->ceiling()) . ' g N/m²/d',
         );
         $carrier = is_finite($rate->counted)
-            ? ', C counted up to DO/3.2 = ' . Say::number($rate->counted) . ' mg/L'
+            ? ', C counted up to DO/3.2 = ' . Format::number($rate->counted) . ' mg/L'
             : '';
         $work->step(
             "{$name}: surface limit, at the TAN the water leaves with.",
             'Q (Cin − C) = r C/(K + C) A',
             'Q = ' .
-                Say::number($stage->flowM3D()) .
+                Format::number($stage->flowM3D()) .
                 ' m³/d, Cin = ' .
-                Say::number($capacity->inlet->tan) .
+                Format::number($capacity->inlet->tan) .
                 ' mg/L, K = ' .
-                Say::number($rate->k) .
+                Format::number($rate->k) .
                 ' mg/L' .
                 $carrier,
-            Say::number($capacity->surfaceLimit) . ' g N/d',
+            Format::number($capacity->surfaceLimit) . ' g N/d',
         );
         $transferred =
             $capacity->transferredOxygen > 0
-                ? ', and ' . Say::number($capacity->transferredOxygen) . ' g O₂/d taken in inside the stage'
+                ? ', and ' . Format::number($capacity->transferredOxygen) . ' g O₂/d taken in inside the stage'
                 : '';
         $work->step(
             "{$name}: oxygen limit, leaving 2 mg/L in the water.",
             '(flow × (DO − 2) + taken in) / 4.57',
-            Say::number($stage->flowM3D()) .
+            Format::number($stage->flowM3D()) .
                 ' m³/d × (' .
-                Say::number($capacity->inlet->oxygen) .
+                Format::number($capacity->inlet->oxygen) .
                 ' − 2) mg/L' .
                 $transferred,
-            Say::number($capacity->oxygenLimit) . ' g N/d',
+            Format::number($capacity->oxygenLimit) . ' g N/d',
         );
         $work->step(
             "{$name}: transport limit, all the flow brings.",
             'flow × TAN',
-            Say::number($stage->flowM3D()) . ' m³/d × ' . Say::number($capacity->inlet->tan) . ' mg/L',
-            Say::number($capacity->transportLimit) . ' g N/d',
+            Format::number($stage->flowM3D()) . ' m³/d × ' . Format::number($capacity->inlet->tan) . ' mg/L',
+            Format::number($capacity->transportLimit) . ' g N/d',
         );
         $work->step(
             "{$name}: the least of the three holds.",
             'min(surface, oxygen, transport)',
             $capacity->limiting()->value,
-            Say::number($capacity->capacity()) . ' g N/d',
+            Format::number($capacity->capacity()) . ' g N/d',
         );
     }
 
-    private function caution(Working $work, Water $water, LoopCapacity $loop): void
+    private function caution(Working $work, StageInflow $water, LoopCapacity $loop): void
     {
         $work->note(
             'The constants of the surface limit were fitted, and media differ up to twofold: ' .

@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What a filter really takes, from a run of ammonia readings under a known load.
@@ -89,7 +89,7 @@ final readonly class FromReadingsCalculator implements Calculator
         if ($span < self::LEAST_DAYS || $middles === []) {
             throw BadInput::at(
                 'readings',
-                'They must lie over a week at least; these cover ' . Say::number($span, 2) . ' days.',
+                'They must lie over a week at least; these cover ' . Format::number($span, 2) . ' days.',
             );
         }
         [$slope, $error] = self::slope($days, $middles);
@@ -105,37 +105,37 @@ final readonly class FromReadingsCalculator implements Calculator
         $work->step(
             'How ammonia rose over the run.',
             'slope of the least-squares line',
-            count($days) . ' readings over ' . Say::number($span, 2) . ' days',
-            Say::number($slope, 2) . ' ± ' . Say::number(2 * $error, 2) . ' mg/L a day',
+            count($days) . ' readings over ' . Format::number($span, 2) . ' days',
+            Format::number($slope, 2) . ' ± ' . Format::number(2 * $error, 2) . ' mg/L a day',
         );
         $work->step(
             'Carried off by changes.',
             'change × (TAN − new water)',
-            Say::number($changed) .
+            Format::number($changed) .
                 ' m³/d × (' .
-                Say::number($mean($middles)) .
+                Format::number($mean($middles)) .
                 ' − ' .
-                Say::number($given->number('source_tan_mg_l')) .
+                Format::number($given->number('source_tan_mg_l')) .
                 ') mg/L',
-            Say::number($out($mean($middles))) . ' g N/d',
+            Format::number($out($mean($middles))) . ' g N/d',
         );
         $work->step(
             'What is left was taken by the filter, walls and stones with it.',
             'load − volume × rise − changes',
-            Say::number($load) .
+            Format::number($load) .
                 ' − ' .
-                Say::number($litres / 1000) .
+                Format::number($litres / 1000) .
                 ' m³ × ' .
-                Say::number($slope, 2) .
+                Format::number($slope, 2) .
                 ' − ' .
-                Say::number($out($mean($middles))),
-            Say::number($middle) . ' g N/d',
+                Format::number($out($mean($middles))),
+            Format::number($middle) . ' g N/d',
         );
         $work->cite('mass-balance');
         if ($mean($lows) <= 0) {
             $work->note(
                 'The kit cannot tell this ammonia from none, so the filter takes this much at ' .
-                    Say::number($mean($highs), 2) .
+                    Format::number($mean($highs), 2) .
                     ' mg/L or less: it could take more.',
             );
         }

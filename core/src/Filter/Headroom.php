@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Filter;
 
-use Ironwort\Core\Flow\Root;
+use Ironwort\Core\Numeric\Root;
 
 /**
  * How much more feed, or how many more fish at the same ration, until each limit is reached.

@@ -35,7 +35,7 @@ final readonly class InStageTransfer
 
     private const BOG_O2_G_M2_D = 1.5;
 
-    public static function of(StageKind $kind, Water $water, float $flowLH, float $airLMin, float $mediaL): float
+    public static function of(StageKind $kind, StageInflow $water, float $flowLH, float $airLMin, float $mediaL): float
     {
         $deficit = max(
             0.0,

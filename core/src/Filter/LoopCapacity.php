@@ -19,15 +19,15 @@ final readonly class LoopCapacity
     private function __construct(
         public array $stages,
         public float $flowM3D,
-        public Water $inlet,
-        public Water $outlet,
+        public StageInflow $inlet,
+        public StageInflow $outlet,
     ) {}
 
     /**
-     * @param  list<Stage>  $stages
+     * @param  list<FilterStage>  $stages
      * @param  float  $dying  as in ArealRate
      */
-    public static function of(array $stages, Water $inlet, float $dying = 0.0): self
+    public static function of(array $stages, StageInflow $inlet, float $dying = 0.0): self
     {
         $groups = self::groups($stages);
         $flow = self::fullFlow($groups);
@@ -91,8 +91,8 @@ final readonly class LoopCapacity
     /**
      * Groups in flow order; each holds its branches, each branch its stages by their place in the list.
      *
-     * @param  list<Stage>  $stages
-     * @return list<non-empty-array<string, non-empty-array<int, Stage>>>
+     * @param  list<FilterStage>  $stages
+     * @return list<non-empty-array<string, non-empty-array<int, FilterStage>>>
      */
     private static function groups(array $stages): array
     {
@@ -117,7 +117,7 @@ final readonly class LoopCapacity
         return $groups;
     }
 
-    /** @param  list<non-empty-array<string, non-empty-array<int, Stage>>>  $groups */
+    /** @param  list<non-empty-array<string, non-empty-array<int, FilterStage>>>  $groups */
     private static function fullFlow(array $groups): float
     {
         $flows = array_map(
@@ -128,13 +128,13 @@ final readonly class LoopCapacity
         return $flows === [] ? 0.0 : max($flows);
     }
 
-    /** @param  non-empty-array<int, Stage>  $branch */
+    /** @param  non-empty-array<int, FilterStage>  $branch */
     private static function widest(array $branch): float
     {
-        return max(array_map(static fn(Stage $stage): float => $stage->flowM3D(), $branch));
+        return max(array_map(static fn(FilterStage $stage): float => $stage->flowM3D(), $branch));
     }
 
-    private static function mix(Water $by, Water $through, float $whole, float $part): Water
+    private static function mix(StageInflow $by, StageInflow $through, float $whole, float $part): StageInflow
     {
         $share = $whole > 0 ? $part / $whole : 0.0;
 

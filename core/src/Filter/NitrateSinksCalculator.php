@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -121,31 +121,31 @@ final readonly class NitrateSinksCalculator implements Calculator
         $work->step(
             'With the water that is changed.',
             'changed × (now − new)',
-            Say::number($given->number('change_l_d'), 4) .
+            Format::number($given->number('change_l_d'), 4) .
                 ' L/d × (' .
-                Say::number($now) .
+                Format::number($now) .
                 ' − ' .
-                Say::number($given->number('source_no3_n_mg_l')) .
+                Format::number($given->number('source_no3_n_mg_l')) .
                 ') mg/L',
-            Say::number($changes) . ' g N/d',
+            Format::number($changes) . ' g N/d',
         );
         $work->step(
             'Plants, bog and denitrifying medium at their usual rates, this warm and in this season.',
             'area × rate × growth × C/(2 + C)',
             'plants ' .
-                Say::number($full[1]['plants']) .
+                Format::number($full[1]['plants']) .
                 ', bog ' .
-                Say::number($full[1]['bog']) .
+                Format::number($full[1]['bog']) .
                 ', medium ' .
-                Say::number($full[1]['denitrifying']) .
+                Format::number($full[1]['denitrifying']) .
                 ' at most',
-            Say::number($takes(1, $now)) . ' g N/d',
+            Format::number($takes(1, $now)) . ' g N/d',
         );
         $work->step(
             'Lost in sludge.',
             '5 % of what is made',
-            Say::number($given->number('production_g_d')) . ' g N/d',
-            Say::number($sludge) . ' g N/d',
+            Format::number($given->number('production_g_d')) . ' g N/d',
+            Format::number($sludge) . ' g N/d',
         );
         $work->cite('nitrate-sinks-from-memory');
         $work->note('What grows takes between a quarter and three times this: measure nitrate over some weeks.');

@@ -12,7 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Water\WaterInputs;
 
@@ -100,36 +100,36 @@ final readonly class NoFilterCalculator implements Calculator
         $work->step(
             'Ammonia allowed: the stricter of total and un-ionised.',
             'min(total, un-ionised / share)',
-            Say::number($given->number('tan_limit_mg_l')) .
+            Format::number($given->number('tan_limit_mg_l')) .
                 ', ' .
-                Say::number($given->number('nh3_limit_mg_l')) .
+                Format::number($given->number('nh3_limit_mg_l')) .
                 ' / ' .
-                Say::number($fraction),
-            Say::number($allowed) . ' mg/L',
+                Format::number($fraction),
+            Format::number($allowed) . ' mg/L',
         );
         $work->step(
             'What it rises by in a day.',
             'load / volume',
-            Say::number($load) . ' g N/d, ' . Say::number($volume, 5) . ' L',
-            Say::number($rise) . ' mg/L',
+            Format::number($load) . ' g N/d, ' . Format::number($volume, 5) . ' L',
+            Format::number($rise) . ' mg/L',
         );
         $work->step(
             'One change a day that keeps the peak before it at what is allowed.',
             'rise / (allowed − source)',
-            Say::number($rise) . ' / ' . Say::number($room),
-            Say::number(100 * $share, 3) . ' %',
+            Format::number($rise) . ' / ' . Format::number($room),
+            Format::number(100 * $share, 3) . ' %',
         );
         $work->step(
             'The same as a trickle, day and night.',
             'load / (allowed − source)',
-            Say::number($load) . ' g N/d',
-            Say::number((1000 * $load) / $room, 3) . ' L/d',
+            Format::number($load) . ' g N/d',
+            Format::number((1000 * $load) / $room, 3) . ' L/d',
         );
         $work->cite('timmons-ebeling', 'floor-excretion', 'emerson-1975');
         if ($share > 1) {
             $work->danger(
                 'One change a day cannot hold it, even a full one: change every ' .
-                    Say::number(24 / $share, 2) .
+                    Format::number(24 / $share, 2) .
                     ' hours, take fish out, or give it a filter.',
             );
         } elseif ($share > 0.5) {

@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -58,7 +58,7 @@ final readonly class ReachCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $temp = $given->number('temp_c');
-        $walls = new Stage(
+        $walls = new FilterStage(
             $this->kinds->get('settlement'),
             1000.0,
             $given->number('walls_m2'),
@@ -68,7 +68,7 @@ final readonly class ReachCalculator implements Calculator
             1.0,
             0.0,
         );
-        $water = new Water(
+        $water = new StageInflow(
             0.0,
             0.0,
             $temp,
@@ -86,14 +86,14 @@ final readonly class ReachCalculator implements Calculator
         $work->step(
             'All surface, grown and clean, with nothing short.',
             'Σ area × r20 × 1.09^(t − 20)',
-            Say::number($temp) . ' °C',
-            Say::number($greatest) . ' g N/d',
+            Format::number($temp) . ' °C',
+            Format::number($greatest) . ' g N/d',
         );
         $work->step(
             'What oxygen, pH, alkalinity and flow leave of it, however high ammonia stands.',
             'uptake / greatest',
-            Say::number($given->number('do_mg_l')) . ' mg/L of oxygen',
-            Say::number(100 * $flatOut, 3) . ' %',
+            Format::number($given->number('do_mg_l')) . ' mg/L of oxygen',
+            Format::number(100 * $flatOut, 3) . ' %',
         );
         $work->cite('fitted-areal-rates', 'rusten-2006', 'downing-1964');
 

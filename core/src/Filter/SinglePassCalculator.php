@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What a filter really takes, from ammonia before it and after it.
@@ -55,13 +55,13 @@ final readonly class SinglePassCalculator implements Calculator
         $work->step(
             'What stays in the filter.',
             'flow × (in − out) × 24',
-            Say::number($given->number('flow_l_h'), 5) .
+            Format::number($given->number('flow_l_h'), 5) .
                 ' L/h × (' .
-                Say::number($in) .
+                Format::number($in) .
                 ' − ' .
-                Say::number($out) .
+                Format::number($out) .
                 ') mg/L',
-            Say::number($removal) . ' g N/d',
+            Format::number($removal) . ' g N/d',
         );
         $work->cite('mass-balance');
         if ($in <= 0) {

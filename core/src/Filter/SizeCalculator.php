@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -74,7 +74,7 @@ final readonly class SizeCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $load = $given->number('load_g_d');
-        $water = new Water(
+        $water = new StageInflow(
             $given->number('tan_mg_l'),
             $given->number('do_in_mg_l'),
             $given->number('temp_c'),
@@ -87,8 +87,8 @@ final readonly class SizeCalculator implements Calculator
         $work->step(
             'Flow that brings the load several times over.',
             '3.6 × load / TAN / 24',
-            Say::number($load) . ' g N/d, ' . Say::number($water->tan) . ' mg/L',
-            Say::number($flow, 3) . ' L/h',
+            Format::number($load) . ' g N/d, ' . Format::number($water->tan) . ' mg/L',
+            Format::number($flow, 3) . ' L/h',
         );
         $options = [];
         foreach (self::BUILDS as [$kind, $medium]) {
@@ -107,8 +107,8 @@ final readonly class SizeCalculator implements Calculator
                     lcfirst($this->media->get($medium)->name) .
                     ': as much as takes the load, grown and clean.',
                 'capacity(media) = load',
-                Say::number($load) . ' g N/d',
-                $litres === null ? 'oxygen never lets it' : Say::number($litres, 3) . ' L',
+                Format::number($load) . ' g N/d',
+                $litres === null ? 'oxygen never lets it' : Format::number($litres, 3) . ' L',
             );
             $work->cite($this->media->get($medium)->source);
         }
@@ -116,8 +116,11 @@ final readonly class SizeCalculator implements Calculator
         $work->step(
             'A box by its printed rating.',
             'times × volume',
-            Say::number($given->number('rating_times')) . ' × ' . Say::number($given->number('volume_l'), 5) . ' L',
-            Say::number($rating, 3) . ' L',
+            Format::number($given->number('rating_times')) .
+                ' × ' .
+                Format::number($given->number('volume_l'), 5) .
+                ' L',
+            Format::number($rating, 3) . ' L',
         );
         $work->note(
             'The rule for boxes goes by water, this by feed: few fish in much water need less ' .
@@ -129,11 +132,11 @@ final readonly class SizeCalculator implements Calculator
         return $work->result(['options' => $options, 'flow_l_h' => $flow, 'box_rating_l' => $rating]);
     }
 
-    private function litres(string $kind, string $medium, float $flow, float $load, Water $water): ?float
+    private function litres(string $kind, string $medium, float $flow, float $load, StageInflow $water): ?float
     {
         $takes = fn(float $litres): float => LoopCapacity::of(
             [
-                new Stage(
+                new FilterStage(
                     $this->kinds->get($kind),
                     $this->media->get($medium)->areaM2M3,
                     $litres,

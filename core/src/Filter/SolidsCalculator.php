@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -94,14 +94,14 @@ final readonly class SolidsCalculator implements Calculator
         $work->step(
             'Dirt made: of what is eaten 27.5 %, and all that is left.',
             'feed × ((1 − u) × 0.275 + u)',
-            Say::number($given->number('feed_g_d'), 5) . ' g/d, u = ' . Say::number($uneaten),
-            Say::number($made) . ' g/d',
+            Format::number($given->number('feed_g_d'), 5) . ' g/d, u = ' . Format::number($uneaten),
+            Format::number($made) . ' g/d',
         );
         $work->step(
             'What rots in a day of what is stored.',
             '5 % × 2^((t − 20)/10)',
-            Say::number($given->number('temp_c')) . ' °C',
-            Say::number(100 * $k) . ' %',
+            Format::number($given->number('temp_c')) . ' °C',
+            Format::number(100 * $k) . ' %',
         );
         $stages = [];
         $stored = $back = 0.0;
@@ -119,10 +119,10 @@ final readonly class SolidsCalculator implements Calculator
                         lcfirst($kind) .
                         ': its part of the dirt, and what has gathered since it was flushed.',
                     'caught/k (1 − e^(−k t))',
-                    Say::number($caught) . ' g/d, ' . Say::number($row->number('days_since_flush'), 3) . ' d',
-                    Say::number($stage['stored_g'], 3) .
+                    Format::number($caught) . ' g/d, ' . Format::number($row->number('days_since_flush'), 3) . ' d',
+                    Format::number($stage['stored_g'], 3) .
                         ' g, ' .
-                        Say::number($stage['fouling_pct'], 2) .
+                        Format::number($stage['fouling_pct'], 2) .
                         ' % of what it holds',
                 );
             }

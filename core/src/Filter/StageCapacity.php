@@ -16,8 +16,8 @@ use Ironwort\Core\Fish\DailyLoad;
 final readonly class StageCapacity
 {
     private function __construct(
-        public Stage $stage,
-        public Water $inlet,
+        public FilterStage $stage,
+        public StageInflow $inlet,
         public ArealRate $rate,
         public float $surfaceLimit,
         public float $oxygenLimit,
@@ -25,7 +25,7 @@ final readonly class StageCapacity
         public float $transferredOxygen,
     ) {}
 
-    public static function of(Stage $stage, Water $inlet, float $dying = 0.0): self
+    public static function of(FilterStage $stage, StageInflow $inlet, float $dying = 0.0): self
     {
         $rate = ArealRate::of($stage->kind, $inlet, $stage->maturity, $stage->fouling, $dying);
         $flow = $stage->flowM3D();
@@ -59,7 +59,7 @@ final readonly class StageCapacity
     }
 
     /** The water as it leaves, when the stage takes all it can. */
-    public function outlet(): Water
+    public function outlet(): StageInflow
     {
         $flow = $this->stage->flowM3D();
         if ($flow <= 0) {

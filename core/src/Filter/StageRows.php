@@ -35,7 +35,7 @@ final readonly class StageRows
     }
 
     /**
-     * @return list<Stage>
+     * @return list<FilterStage>
      *
      * @throws BadInput where a stage that nitrifies has no surface
      */
@@ -51,7 +51,7 @@ final readonly class StageRows
             if ($area === null && $kind->nitrifies()) {
                 $errors["stages.{$i}.medium"] = 'A medium is needed, or its surface in m²/m³.';
             }
-            $stages[] = new Stage(
+            $stages[] = new FilterStage(
                 $kind,
                 $area ?? 0.0,
                 $row->number('media_l'),

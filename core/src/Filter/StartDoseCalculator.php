@@ -11,8 +11,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
-use Ironwort\Core\Measure\Say;
 
 /**
  * Ammonia for starting a filter without fish: how much, and when again.
@@ -80,14 +80,17 @@ final readonly class StartDoseCalculator implements Calculator
         $work->step(
             'Nitrogen that is short.',
             '(target − now) × volume / 1000',
-            Say::number($given->number('target_mg_l')) . ' − ' . Say::number($given->number('tan_mg_l')) . ' mg/L',
-            Say::number($short, 3) . ' g N',
+            Format::number($given->number('target_mg_l')) .
+                ' − ' .
+                Format::number($given->number('tan_mg_l')) .
+                ' mg/L',
+            Format::number($short, 3) . ' g N',
         );
         $work->step(
             'As the product.',
             'N × molar mass / 14.007 / strength',
-            Say::number($perN, 4) . ' g a gram of N',
-            Say::number($grams, 4) . ' g',
+            Format::number($perN, 4) . ' g a gram of N',
+            Format::number($grams, 4) . ' g',
         );
         $work->cite('iupac-2007');
         $work->note(

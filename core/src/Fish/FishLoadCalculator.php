@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /** @see DailyLoad for formulas, validity and sources */
@@ -78,69 +78,69 @@ final readonly class FishLoadCalculator implements Calculator
 
     private function explain(Working $work, DailyLoad $load, Given $given): void
     {
-        $n = static fn(string $key): string => Say::number($given->number($key));
+        $n = static fn(string $key): string => Format::number($given->number($key));
         $work->step(
             'Ammonia from the feed eaten.',
             'eaten × protein × 0.092 × digestibility / 80 %',
             "{$n('feed_g_d')} g less {$n('uneaten_pct')} % × {$n('protein_pct')} % × 0.092 × {$n(
                 'digestibility_pct',
             )} / 80 %",
-            Say::number($load->fedTan) . ' g N/d',
+            Format::number($load->fedTan) . ' g N/d',
         );
         $work->step(
             'What these fish excrete unfed at this temperature.',
             '0.08 g/kg × 2^((t − 20)/10) × biomass',
-            '0.08 × ' . Say::number($load->floorFactor) . " × {$n('biomass_kg')} kg",
-            Say::number($load->floorTan) . ' g N/d',
+            '0.08 × ' . Format::number($load->floorFactor) . " × {$n('biomass_kg')} kg",
+            Format::number($load->floorTan) . ' g N/d',
         );
         if ($load->rottingTan > 0) {
             $work->step(
                 'Feed left to rot gives up all its nitrogen.',
                 'uneaten × protein × 0.16',
                 "{$n('uneaten_pct')} % of {$n('feed_g_d')} g × {$n('protein_pct')} % × 0.16",
-                Say::number($load->rottingTan) . ' g N/d',
+                Format::number($load->rottingTan) . ' g N/d',
             );
         }
         $work->step(
             'The larger of the first two, and what rots.',
             'load = max(fed, unfed) + rotting',
             'max(' .
-                Say::number($load->fedTan) .
+                Format::number($load->fedTan) .
                 ', ' .
-                Say::number($load->floorTan) .
+                Format::number($load->floorTan) .
                 ') + ' .
-                Say::number($load->rottingTan),
-            Say::number($load->tan()) . ' g N/d',
+                Format::number($load->rottingTan),
+            Format::number($load->tan()) . ' g N/d',
         );
         $work->step(
             'Oxygen the fish breathe.',
             'max(0.4 × eaten, 2.4 g/kg × 2^((t − 20)/10) × biomass)',
-            'max(' . Say::number($load->fedOxygen) . ', ' . Say::number($load->floorOxygen) . ')',
-            Say::number($load->oxygen()) . ' g/d',
+            'max(' . Format::number($load->fedOxygen) . ', ' . Format::number($load->floorOxygen) . ')',
+            Format::number($load->oxygen()) . ' g/d',
         );
         $work->step(
             'Carbon dioxide they breathe out.',
             '1.375 × oxygen',
-            '1.375 × ' . Say::number($load->oxygen()),
-            Say::number($load->carbonDioxide()) . ' g/d',
+            '1.375 × ' . Format::number($load->oxygen()),
+            Format::number($load->carbonDioxide()) . ' g/d',
         );
         $work->step(
             'Droppings, as dry solids (between 0.25 and 0.30 of what is eaten).',
             '0.275 × eaten',
             'feed eaten',
-            Say::number($load->solids) . ' g/d',
+            Format::number($load->solids) . ' g/d',
         );
         $work->step(
             'Oxygen the filter takes to nitrify it.',
             '4.57 × load',
-            '4.57 × ' . Say::number($load->tan()),
-            Say::number($load->nitrificationOxygen()) . ' g/d',
+            '4.57 × ' . Format::number($load->tan()),
+            Format::number($load->nitrificationOxygen()) . ' g/d',
         );
         $work->step(
             'Alkalinity nitrifying takes, and the net loss once what excretion brings is counted.',
             '7.14 × load; 3.57 × load',
-            Say::number($load->tan()) . ' g N/d',
-            Say::number($load->alkalinity()) . ' and ' . Say::number($load->netAlkalinity()) . ' g CaCO₃/d',
+            Format::number($load->tan()) . ' g N/d',
+            Format::number($load->alkalinity()) . ' and ' . Format::number($load->netAlkalinity()) . ' g CaCO₃/d',
         );
         $work->cite(
             'timmons-ebeling',

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -58,16 +58,16 @@ final readonly class FishRationCalculator implements Calculator
         if ($temp < $this->table->fastingBelowC()) {
             $work->step(
                 'Too cold to digest.',
-                'no food below ' . Say::number($this->table->fastingBelowC()) . ' °C',
-                Say::number($temp) . ' °C',
+                'no food below ' . Format::number($this->table->fastingBelowC()) . ' °C',
+                Format::number($temp) . ' °C',
                 '0 %',
             );
         } else {
             $work->step(
                 "Read from the ration table: {$this->table->purposes[$purpose]}",
                 'linear in temperature, and in the logarithm of weight',
-                Say::number($temp) . ' °C, ' . Say::number($weight) . ' g',
-                Say::number($percent, 3) . ' % of body weight a day',
+                Format::number($temp) . ' °C, ' . Format::number($weight) . ' g',
+                Format::number($percent, 3) . ' % of body weight a day',
             );
         }
         $work->note(

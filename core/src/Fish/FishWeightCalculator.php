@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Weight of a koi from its total length, by Fulton's condition factor.
@@ -54,8 +54,8 @@ final readonly class FishWeightCalculator implements Calculator
         $work->step(
             'A fish grows in three directions at once.',
             'weight = condition × length³ / 100',
-            Say::number($condition) . ' × ' . Say::number($length) . '³ / 100',
-            Say::number($weight) . ' g',
+            Format::number($condition) . ' × ' . Format::number($length) . '³ / 100',
+            Format::number($weight) . ' g',
         );
         $work->cite('fulton-condition', 'carp-condition');
         if ($condition < Condition::LEAN || $condition > Condition::STOUT) {

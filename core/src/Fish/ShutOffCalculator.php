@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Oxygen;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Water\WaterInputs;
@@ -90,15 +90,15 @@ final readonly class ShutOffCalculator implements Calculator
         $work->step(
             'What the fish breathe.',
             'oxygen a day / 24 / volume',
-            Say::number($load->oxygen()) . ' g/d, ' . Say::number($volume, 5) . ' L',
-            Say::number($use) . ' mg/L an hour',
+            Format::number($load->oxygen()) . ' g/d, ' . Format::number($volume, 5) . ' L',
+            Format::number($use) . ' mg/L an hour',
         );
         if ($minutes !== null) {
             $work->step(
                 'Until oxygen is down to 3 mg/L, nothing coming in.',
                 '(now − 3) / use',
-                Say::number($start) . ' mg/L',
-                Say::number($minutes) . ' min',
+                Format::number($start) . ' mg/L',
+                Format::number($minutes) . ' min',
             );
         }
 
@@ -109,15 +109,15 @@ final readonly class ShutOffCalculator implements Calculator
         $work->step(
             'Total ammonia at which the un-ionised part is too much.',
             'limit / share',
-            Say::number($given->number('nh3_limit_mg_l')) . ' / ' . Say::number($fraction),
-            Say::number($most) . ' mg/L',
+            Format::number($given->number('nh3_limit_mg_l')) . ' / ' . Format::number($fraction),
+            Format::number($most) . ' mg/L',
         );
         if ($hours !== null) {
             $work->step(
                 'Until it is reached without a filter.',
                 '(limit − now) / rise',
-                Say::number($rise) . ' mg/L an hour',
-                Say::number($hours) . ' h',
+                Format::number($rise) . ' mg/L an hour',
+                Format::number($hours) . ' h',
             );
         }
         if ($given->numberOrNull('do_mg_l') === null && !$aired) {

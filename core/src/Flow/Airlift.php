@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Flow;
 
+use Ironwort\Core\Numeric\Root;
+
 /**
  * A riser with air let in at its foot, by Nicklin's slug flow.
  *

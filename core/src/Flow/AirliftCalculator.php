@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -78,20 +78,20 @@ final readonly class AirliftCalculator implements Calculator
         $work->step(
             'Air as it is squeezed in the riser.',
             'air × 10.33 / (10.33 + depth/2)',
-            Say::number($given->number('air_l_min')) . ' L/min, ' . Say::number($depth) . ' m',
-            Say::number($lift->airInRiser * 60000) . ' L/min',
+            Format::number($given->number('air_l_min')) . ' L/min, ' . Format::number($depth) . ' m',
+            Format::number($lift->airInRiser * 60000) . ' L/min',
         );
         $work->step(
             'The share of the riser that is air.',
             'ε = vg / (1.2 (vg + vw) + 0.35 √(gD))',
-            'vg ' . Say::number($lift->airSpeed) . ' m/s, vw ' . Say::number($waterSpeed) . ' m/s',
-            Say::number(100 * $lift->gasShare($waterSpeed), 3) . ' %',
+            'vg ' . Format::number($lift->airSpeed) . ' m/s, vw ' . Format::number($waterSpeed) . ' m/s',
+            Format::number(100 * $lift->gasShare($waterSpeed), 3) . ' %',
         );
         $work->step(
             'The flow at which both columns weigh the same.',
             'depth/(depth + lift) = (1 − ε)(1 + friction)',
-            Say::number($depth) . ' / ' . Say::number($riser) . ' m',
-            Say::number($flow, 3) . ' L/h',
+            Format::number($depth) . ' / ' . Format::number($riser) . ' m',
+            Format::number($flow, 3) . ' L/h',
         );
         $work->cite('nicklin-1963', 'colebrook-1939');
         $work->note('Correlation of Nicklin for slug flow: measure yours, it can be a third off either way.');

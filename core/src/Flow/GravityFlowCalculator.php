@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * How far the level must drop to push a flow through a gravity line.
@@ -65,14 +65,14 @@ final readonly class GravityFlowCalculator implements Calculator
         $work->step(
             'How fast the water goes.',
             'v = flow / (π/4 × bore²)',
-            Say::number($given->number('flow_l_h')) . ' L/h, ' . Say::number($given->number('bore_mm')) . ' mm',
-            Say::number($velocity) . ' m/s',
+            Format::number($given->number('flow_l_h')) . ' L/h, ' . Format::number($given->number('bore_mm')) . ' mm',
+            Format::number($velocity) . ' m/s',
         );
         $work->step(
             'Smooth or tumbling flow.',
             'Re = v × bore / ν',
-            'ν = ' . Say::number(WaterProperties::kinematicViscosity($given->number('temp_c')), 4) . ' m²/s',
-            Say::number($reynolds),
+            'ν = ' . Format::number(WaterProperties::kinematicViscosity($given->number('temp_c')), 4) . ' m²/s',
+            Format::number($reynolds),
         );
         $work->step(
             'Friction along the wall.',
@@ -81,17 +81,17 @@ final readonly class GravityFlowCalculator implements Calculator
                 $reynolds < FrictionFactor::TURBULENT_ABOVE => 'f between 64/Re and Colebrook',
                 default => '1/√f = −2 log(ε/3.7D + 2.51/(Re √f))',
             },
-            'Re = ' . Say::number($reynolds) . ', ε/D = ' . Say::number($pipe->roughnessM / $pipe->boreM),
-            Say::number($friction),
+            'Re = ' . Format::number($reynolds) . ', ε/D = ' . Format::number($pipe->roughnessM / $pipe->boreM),
+            Format::number($friction),
         );
         $work->step(
             'Level lost over pipe and fittings.',
             'h = (f L/D + ΣK) v²/2g',
             'f L/D = ' .
-                Say::number(($friction * $pipe->lengthM) / $pipe->boreM) .
+                Format::number(($friction * $pipe->lengthM) / $pipe->boreM) .
                 ', ΣK = ' .
-                Say::number($pipe->fittingsK),
-            Say::number($drop) . ' mm',
+                Format::number($pipe->fittingsK),
+            Format::number($drop) . ' mm',
         );
         $work->cite('darcy-weisbach', 'colebrook-1939', 'water-viscosity');
         if ($velocity < self::SETTLES_BELOW) {
@@ -105,7 +105,7 @@ final readonly class GravityFlowCalculator implements Calculator
         if ($allowed !== null && $drop > $allowed) {
             $work->danger(
                 'The level drops more than the ' .
-                    Say::number($allowed) .
+                    Format::number($allowed) .
                     ' mm there are: the pump runs short and draws air.',
             );
         }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Flow;
 
+use Ironwort\Core\Numeric\LinearSystem;
+use Ironwort\Core\Numeric\SingularMatrix;
+
 /**
  * Flows and heads of a loop with branches, pumps and valves.
  *
@@ -178,7 +181,11 @@ final readonly class Network
                 }
             }
         }
-        $solved = LinearSystem::solve($matrix, $right);
+        try {
+            $solved = LinearSystem::solve($matrix, $right);
+        } catch (SingularMatrix) {
+            throw UnsolvableNetwork::unsettled();
+        }
 
         return array_map(static fn(int $row): float => $solved[$row], $free);
     }

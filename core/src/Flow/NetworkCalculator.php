@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -112,19 +112,19 @@ final readonly class NetworkCalculator implements Calculator
 
             return null;
         }
-        $litres = Say::number(PipeInputs::litresPerHour($flow->flows[$link->id]), 5);
+        $litres = Format::number(PipeInputs::litresPerHour($flow->flows[$link->id]), 5);
         $pump = $link->element instanceof PumpElement;
         $work->step(
             "Level at {$link->from} and at {$link->to}.",
             $pump ? 'what the pump adds' : 'what is lost on the way',
-            Say::number($from, 4) . ' m, ' . Say::number($to, 4) . ' m',
-            Say::number($pump ? $to - $from : $from - $to, 4) . ' m',
+            Format::number($from, 4) . ' m, ' . Format::number($to, 4) . ' m',
+            Format::number($pump ? $to - $from : $from - $to, 4) . ' m',
         );
         $work->step(
             $pump ? 'What its curve gives at this flow.' : 'What it loses at this flow.',
             $pump ? 'curve' : 'its own resistance',
             "{$litres} L/h",
-            Say::number(abs($link->element->headLoss($flow->flows[$link->id])), 4) . ' m',
+            Format::number(abs($link->element->headLoss($flow->flows[$link->id])), 4) . ' m',
         );
 
         return $from - $to;
@@ -133,7 +133,7 @@ final readonly class NetworkCalculator implements Calculator
     /** @param  list<Link>  $links */
     private function at(Working $work, string $point, array $links, NetworkFlow $flow, float $fallsIn): void
     {
-        $in = $fallsIn > 0 ? ['falls in ' . Say::number(PipeInputs::litresPerHour($fallsIn), 5)] : [];
+        $in = $fallsIn > 0 ? ['falls in ' . Format::number(PipeInputs::litresPerHour($fallsIn), 5)] : [];
         $out = [];
         foreach ($links as $link) {
             $litres = PipeInputs::litresPerHour($flow->flows[$link->id]) * ($link->to === $point ? 1 : -1);
@@ -141,9 +141,9 @@ final readonly class NetworkCalculator implements Calculator
                 continue;
             }
             if ($litres > 0) {
-                $in[] = "{$link->id} " . Say::number($litres, 5);
+                $in[] = "{$link->id} " . Format::number($litres, 5);
             } else {
-                $out[] = "{$link->id} " . Say::number(-$litres, 5);
+                $out[] = "{$link->id} " . Format::number(-$litres, 5);
             }
         }
         $work->step(
@@ -151,7 +151,7 @@ final readonly class NetworkCalculator implements Calculator
             'in = out',
             'in: ' . (implode(', ', $in) ?: 'nothing') . '; out: ' . (implode(', ', $out) ?: 'nothing') . ' L/h',
             'level ' .
-                ($flow->heads[$point] === null ? 'cut off' : Say::number(1000 * $flow->heads[$point], 4) . ' mm'),
+                ($flow->heads[$point] === null ? 'cut off' : Format::number(1000 * $flow->heads[$point], 4) . ' mm'),
         );
     }
 }

@@ -11,7 +11,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Numeric\Root;
 
 /**
  * Where a pump's curve meets what the pipework asks, and what that costs.
@@ -69,7 +70,7 @@ final readonly class PumpDutyCalculator implements Calculator
             throw BadInput::at(
                 'static_head_m',
                 'The pump cannot lift that high: against a shut valve it reaches ' .
-                    Say::number($curve->shutOffHead()) .
+                    Format::number($curve->shutOffHead()) .
                     ' m.',
             );
         }
@@ -85,33 +86,33 @@ final readonly class PumpDutyCalculator implements Calculator
             'What the pipework asks at a flow.',
             'H = lift + (f L/D + ΣK) v²/2g',
             'lift ' .
-                Say::number($static) .
+                Format::number($static) .
                 ' m, bore ' .
-                Say::number($given->number('bore_mm')) .
+                Format::number($given->number('bore_mm')) .
                 ' mm, length ' .
-                Say::number($pipe->lengthM) .
+                Format::number($pipe->lengthM) .
                 ' m, ΣK ' .
-                Say::number($pipe->fittingsK),
-            Say::number($static + $pipe->headLoss($flow)) . ' m at the duty point',
+                Format::number($pipe->fittingsK),
+            Format::number($static + $pipe->headLoss($flow)) . ' m at the duty point',
         );
         $work->step(
             'What the pump gives, by its curve.',
             'monotone cubic through the points',
             count($given->rows('curve')) . ' points',
-            Say::number($head) . ' m',
+            Format::number($head) . ' m',
         );
         $work->step(
             'Where the two meet.',
             'pump head = lift + losses',
-            Say::number($head) . ' m',
-            Say::number(PipeInputs::litresPerHour($flow), 5) . ' L/h',
+            Format::number($head) . ' m',
+            Format::number(PipeInputs::litresPerHour($flow), 5) . ' L/h',
         );
         if ($power !== null) {
             $work->step(
                 'Current used in a day.',
                 'power × 24 h / 1000',
-                Say::number($power) . ' W',
-                Say::number($power * 0.024) . ' kWh',
+                Format::number($power) . ' W',
+                Format::number($power * 0.024) . ' kWh',
             );
         }
         if ($offTheEnd) {

@@ -11,7 +11,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Numeric\Root;
 
 /**
  * How a flow shares out among branches that start and end together: each takes what loses the same head.
@@ -85,17 +86,17 @@ final readonly class SplitCalculator implements Calculator
         $work->step(
             'All branches lose the same head from where they part to where they meet.',
             'Σ flow(h) = total',
-            Say::number($given->number('flow_l_h')) . ' L/h over ' . count($open) . ' open branches',
-            Say::number(1000 * $head) . ' mm',
+            Format::number($given->number('flow_l_h')) . ' L/h over ' . count($open) . ' open branches',
+            Format::number(1000 * $head) . ' mm',
         );
         foreach ($flows as $i => $flow) {
             $work->step(
                 'Branch ' . ($i + 1) . '.',
                 '(f L/D + ΣK + K valve) v²/2g = h',
-                $pipes[$i] === null ? 'shut' : 'ΣK with its valve ' . Say::number($pipes[$i]->fittingsK),
-                Say::number(PipeInputs::litresPerHour($flow)) .
+                $pipes[$i] === null ? 'shut' : 'ΣK with its valve ' . Format::number($pipes[$i]->fittingsK),
+                Format::number(PipeInputs::litresPerHour($flow)) .
                     ' L/h, ' .
-                    Say::number((100 * $flow) / $total, 3) .
+                    Format::number((100 * $flow) / $total, 3) .
                     ' %',
             );
         }

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * How often the whole volume passes in an hour, and how much of it really has by then.
@@ -56,8 +56,8 @@ final readonly class TurnoverCalculator implements Calculator
         $work->step(
             'How often the volume passes.',
             'flow / volume',
-            Say::number($flow) . ' L/h / ' . Say::number($volume) . ' L',
-            Say::number($turnovers) . ' times an hour',
+            Format::number($flow) . ' L/h / ' . Format::number($volume) . ' L',
+            Format::number($turnovers) . ' times an hour',
         );
         $work->note(
             'After one turnover 63 % of the water has been through: what comes back mixes with ' .

@@ -10,7 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What a UV lamp does for this flow and this volume, against what is commonly asked for.
@@ -84,40 +84,40 @@ final readonly class UvCalculator implements Calculator
         $work->step(
             'What age has left of the lamp.',
             '1 − 0.35 × hours / 9,000',
-            Say::number($hours) . ' h',
-            Say::number(100 * $dose->lampFactor, 3) . ' %',
+            Format::number($hours) . ' h',
+            Format::number(100 * $dose->lampFactor, 3) . ' %',
         );
         $work->step(
             'What the sleeve lets through.',
             '1 − 0.30 × days / 90',
-            Say::number($days) . ' days wet',
-            Say::number(100 * $dose->sleeveFactor, 3) . ' %',
+            Format::number($days) . ' days wet',
+            Format::number(100 * $dose->sleeveFactor, 3) . ' %',
         );
         $work->step(
             'UV-C into the water.',
             'W × 0.33 × lamp × sleeve',
-            Say::number($lamp) . ' W',
-            Say::number($dose->uvcW) . ' W',
+            Format::number($lamp) . ' W',
+            Format::number($dose->uvcW) . ' W',
         );
         $work->step(
             'How far it goes before the water swallows it.',
             '(1 − T^gap) / −ln T',
-            'T = ' . Say::number($given->number('transmittance_pct')) . ' % per cm',
-            Say::number($dose->pathCm) . ' cm',
+            'T = ' . Format::number($given->number('transmittance_pct')) . ' % per cm',
+            Format::number($dose->pathCm) . ' cm',
         );
         if ($dose->doseMjCm2 !== null) {
             $work->step(
                 'Dose to the water that passes.',
                 'power × path / flow',
-                Say::number($given->number('flow_l_h')) . ' L/h',
-                Say::number($dose->doseMjCm2, 3) . ' mJ/cm²',
+                Format::number($given->number('flow_l_h')) . ' L/h',
+                Format::number($dose->doseMjCm2, 3) . ' mJ/cm²',
             );
         }
         $work->step(
             'Lamp by volume, as it burns now.',
             'W × lamp × sleeve / m³',
-            Say::number($given->number('volume_l')) . ' L',
-            Say::number($perM3, 3) . ' W/m³',
+            Format::number($given->number('volume_l')) . ' L',
+            Format::number($perM3, 3) . ' W/m³',
         );
         $work->cite('uv-from-memory', 'cp-uv');
         $work->note(

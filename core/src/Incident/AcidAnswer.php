@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
@@ -17,7 +17,7 @@ final readonly class AcidAnswer
     /** One step, two degrees, mg/L as CaCO3. */
     private const STEP_MG_L = 35.7;
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
         $alkalinity = $now->reading('alkalinity_mg_l');
@@ -27,7 +27,7 @@ final readonly class AcidAnswer
         $then =
             $tan === null ? null : UnionisedAmmonia::of($tan, 8.2, $temp, $now->reading('salinity_g_l') ?? 0.0)->nh3N;
         $burns = $then !== null && $then > 0.05;
-        $buffer = Step::to(
+        $buffer = AnswerStep::to(
             Cause::Acid,
             'Bicarbonate, dissolved, over an hour: 2 dKH now and no more today.',
             'A fast rise of pH shocks, and turns harmless ammonium to ammonia.',
@@ -37,7 +37,7 @@ final readonly class AcidAnswer
         return [
             ...$tan === null
                 ? [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Acid,
                         'Test ammonia before anything is buffered.',
                         'At this pH it is harmless; at a higher one it may not be.',
@@ -47,12 +47,12 @@ final readonly class AcidAnswer
                 : [],
             ...$burns
                 ? [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Acid,
                         'Change water for the ammonia first: ' .
-                            Say::number((float) $tan, 2) .
+                            Format::number((float) $tan, 2) .
                             ' mg/L would be ' .
-                            Say::number((float) $then, 2) .
+                            Format::number((float) $then, 2) .
                             ' un-ionised at pH 8.2.',
                         'Buffered as it is, it would burn them.',
                         'water',
@@ -60,10 +60,10 @@ final readonly class AcidAnswer
                 ]
                 : [],
             ...$alkalinity === null
-                ? [Step::to(Cause::Acid, 'Test KH.', 'How much buffer follows from it.', 'test')]
+                ? [AnswerStep::to(Cause::Acid, 'Test KH.', 'How much buffer follows from it.', 'test')]
                 : [
                     $buffer->weighing(
-                        Worked::by(
+                        CalculatedAmount::by(
                             new BufferCalculator(),
                             [
                                 'volume_l' => max(1.0, $now->volumeL),
@@ -80,8 +80,8 @@ final readonly class AcidAnswer
                         'g',
                     ),
                 ],
-            Step::to(Cause::Acid, 'Break the surface: air drives off the carbon dioxide that holds pH down.'),
-            Step::to(
+            AnswerStep::to(Cause::Acid, 'Break the surface: air drives off the carbon dioxide that holds pH down.'),
+            AnswerStep::to(
                 Cause::Acid,
                 'pH and KH tomorrow, then another 2 dKH, up to 6 dKH; less feed until then.',
                 $now->state('alkalinity_mg_l') === State::Emergency

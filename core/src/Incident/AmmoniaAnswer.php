@@ -8,7 +8,7 @@ use Ironwort\Core\Dose\BinderCalculator;
 use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Exchange\WhichDecides;
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Ammonia, ordinary or severe: below 2 mg/L a change a day, binder for what is left after it; from there on, or where
@@ -37,7 +37,7 @@ final readonly class AmmoniaAnswer
             $now->state('nh3_n_mg_l') === State::Emergency;
     }
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     public static function steps(Situation $now, bool $stopped): array
     {
         $tan = $now->reading('tan_mg_l') ?? 0.0;
@@ -52,7 +52,7 @@ final readonly class AmmoniaAnswer
         return [
             ...$severe && $stopped
                 ? [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Ammonia,
                         'The dead filter first: drain it to waste and clean it out.',
                         'It is where the ammonia comes from.',
@@ -61,13 +61,15 @@ final readonly class AmmoniaAnswer
                 : [],
             ...$now->follows['bindFirst'] && !$severe ? [...$bind, ...$change] : [...$change, ...$bind],
             ...self::zeolite($now, $after),
-            Step::to(
+            AnswerStep::to(
                 Cause::Ammonia,
                 self::feed($now, $severe),
                 'What is not fed is not made. ' .
-                    ($now->tanGD > 0 ? 'They give ' . Say::number($now->tanGD, 2) . ' g of ammonia a day as fed.' : ''),
+                    ($now->tanGD > 0
+                        ? 'They give ' . Format::number($now->tanGD, 2) . ' g of ammonia a day as fed.'
+                        : ''),
             ),
-            Step::to(
+            AnswerStep::to(
                 Cause::Ammonia,
                 $severe
                     ? 'Seed it: mature media or its squeezings, culture three times this week; ' .
@@ -76,13 +78,13 @@ final readonly class AmmoniaAnswer
                 'Once is rarely enough, and again after each large change.',
                 'dose',
             ),
-            Step::to(
+            AnswerStep::to(
                 Cause::Ammonia,
                 'Ammonia, nitrite and pH every 12 h.',
                 'As pH rises, the same ammonia burns more. Nitrite comes one to three weeks after.',
                 'test',
             ),
-            Step::to(
+            AnswerStep::to(
                 Cause::Ammonia,
                 'Find the cause: fish too early or too many at once, a filter washed too well or ' .
                     'stopped, an insert thrown away, too much feed.',
@@ -90,7 +92,7 @@ final readonly class AmmoniaAnswer
         ];
     }
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     private static function change(Situation $now, bool $severe, ?float $wanted, ?float $pct, float $after): array
     {
         if ($wanted === null || $pct === null) {
@@ -98,10 +100,10 @@ final readonly class AmmoniaAnswer
 
             return $worse
                 ? [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Ammonia,
                         'No change with this water: it holds ' .
-                            Say::number($now->source['tan_mg_l'] ?? 0.0, 2) .
+                            Format::number($now->source['tan_mg_l'] ?? 0.0, 2) .
                             ' mg/L of ammonia itself.',
                         'Bind, or fetch another.',
                     ),
@@ -116,12 +118,12 @@ final readonly class AmmoniaAnswer
                 : (int) ceil(log($now->tanLimit / max(1e-9, $now->reading('tan_mg_l') ?? 1.0)) / log(1 - $pct / 100));
 
         return [
-            Step::to(
+            AnswerStep::to(
                 Cause::Ammonia,
                 'Change ' .
-                    Say::about($litres) .
+                    Format::about($litres) .
                     ' L, ' .
-                    Say::number($pct, 2) .
+                    Format::number($pct, 2) .
                     ' % of the water' .
                     ($days > 1 ? ', each day for ' . $days . ' days' : '') .
                     '.',
@@ -132,7 +134,7 @@ final readonly class AmmoniaAnswer
                             'to put back. ') .
                         ($severe ? 'Binder and resin are swamped until it is changed. ' : '') .
                         'It leaves ' .
-                        Say::number($after, 2) .
+                        Format::number($after, 2) .
                         ' mg/L. ' .
                         ($decides ?? ''),
                 ),
@@ -142,13 +144,13 @@ final readonly class AmmoniaAnswer
         ];
     }
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     private static function bind(Situation $now, float $after): array
     {
         if (!$now->follows['bind'] || $after <= 0) {
             return [];
         }
-        $step = Step::to(
+        $step = AnswerStep::to(
             Cause::Ammonia,
             'Binder for what is left after the change, and again each day while it lasts.',
             'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.',
@@ -161,14 +163,14 @@ final readonly class AmmoniaAnswer
 
         return [
             $now->binder === null
-                ? Step::to(
+                ? AnswerStep::to(
                     Cause::Ammonia,
                     'Binder by the label of your bottle, after the change.',
                     'None stands on the shelf list.',
                     'dose',
                 )
                 : $step->weighing(
-                    Worked::by(
+                    CalculatedAmount::by(
                         new BinderCalculator(),
                         ['volume_l' => $now->volumeL, 'tan_mg_l' => $after, ...$now->binder],
                         'dose_ml',
@@ -178,18 +180,21 @@ final readonly class AmmoniaAnswer
         ];
     }
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     private static function zeolite(Situation $now, float $after): array
     {
         $salt = $now->reading('salinity_g_l') ?? 0.0;
         if ($now->treatment !== null && !$now->zeoliteIn) {
             return [
-                Step::to(Cause::Ammonia, "No zeolite while {$now->treatment} is in the water: it would take that too."),
+                AnswerStep::to(
+                    Cause::Ammonia,
+                    "No zeolite while {$now->treatment} is in the water: it would take that too.",
+                ),
             ];
         }
         if ($now->zeoliteIn) {
             return [
-                Step::to(
+                AnswerStep::to(
                     Cause::Ammonia,
                     'Look at the zeolite that is in: full, it does nothing. And no salt while it hangs there.',
                     '',
@@ -199,14 +204,14 @@ final readonly class AmmoniaAnswer
         }
         if ($salt >= self::ZEOLITE_SALT_G_L) {
             return [
-                Step::to(
+                AnswerStep::to(
                     Cause::Ammonia,
-                    'No zeolite: ' . Say::number($salt, 2) . ' g/L of salt would make it let go.',
+                    'No zeolite: ' . Format::number($salt, 2) . ' g/L of salt would make it let go.',
                     '',
                 ),
             ];
         }
-        $worked = Worked::by(
+        $worked = CalculatedAmount::by(
             new ZeoliteCalculator(),
             [
                 'tan_mg_l' => $after,
@@ -221,7 +226,7 @@ final readonly class AmmoniaAnswer
         return $worked->value <= 0
             ? []
             : [
-                Step::to(
+                AnswerStep::to(
                     Cause::Ammonia,
                     'Zeolite or ammonia resin in the flow, for what is left above the limit.',
                     'It takes ammonia out for good, and fills.',
@@ -238,13 +243,13 @@ final readonly class AmmoniaAnswer
             $severe && $now->fragile
                 => 'Feed next to nothing for a week, little and often: fish this small cannot go without.',
             $days > 0 => 'No feed for ' .
-                ($days >= 7 ? 'a week' : ($days <= 1 ? 'a day' : Say::number($days) . ' days')) .
+                ($days >= 7 ? 'a week' : ($days <= 1 ? 'a day' : Format::number($days) . ' days')) .
                 ', then a quarter of it.',
             default => 'Feed ' .
-                Say::number(100 * $now->follows['feedShare'], 2) .
+                Format::number(100 * $now->follows['feedShare'], 2) .
                 ' %' .
                 ($now->feedGD > 0
-                    ? ', ' . Say::number($now->follows['feedShare'] * $now->feedGD, 2) . ' g a day'
+                    ? ', ' . Format::number($now->follows['feedShare'] * $now->feedGD, 2) . ' g a day'
                     : '') .
                 ', until it is down.',
         };

@@ -20,12 +20,12 @@ final readonly class Answer
 {
     /**
      * @param  list<Cause>  $causes
-     * @param  list<Step>  $steps
+     * @param  list<AnswerStep>  $steps
      * @param  list<string>  $tests  that would tell more, by name
      */
     private function __construct(public array $causes, public array $steps, public array $tests) {}
 
-    /** @param  list<Seen>  $seen */
+    /** @param  list<Sign>  $seen */
     public static function to(Situation $now, array $seen): self
     {
         $found = self::byReadings($now);
@@ -35,13 +35,13 @@ final readonly class Answer
         // Signs of want of oxygen where there is plenty of it come of something else.
         $gills =
             array_intersect(
-                [Seen::Gasping->value, Seen::AtReturns->value],
-                array_map(static fn(Seen $sign): string => $sign->value, $seen),
+                [Sign::Gasping->value, Sign::AtReturns->value],
+                array_map(static fn(Sign $sign): string => $sign->value, $seen),
             ) !== [];
         $breathes =
             !$now->atLeast('do_mg_l', State::Act) &&
             ($now->reading('do_mg_l') ?? 0.0) >= $now->doLimit &&
-            !in_array(Seen::PumpStopped, $seen, true);
+            !in_array(Sign::PumpStopped, $seen, true);
         if ($breathes) {
             $found = [
                 ...array_filter($found, static fn(Cause $cause): bool => $cause !== Cause::Oxygen),
@@ -75,7 +75,7 @@ final readonly class Answer
                 Cause::Bloom => OtherAnswers::bloom(),
             };
             array_push($steps, ...$told);
-            $changed = array_map(static fn(Step $step): float => $step->changesPct, $told);
+            $changed = array_map(static fn(AnswerStep $step): float => $step->changesPct, $told);
             $now = $now->after(
                 $changed === [] ? 0.0 : max($changed),
                 $cause === Cause::Ammonia || $cause === Cause::Oxygen,

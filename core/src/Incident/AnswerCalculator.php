@@ -15,8 +15,8 @@ use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Interval;
-use Ironwort\Core\Measure\Say;
 
 /**
  * What to do about bad readings and what is seen, by the limits of a life stage, in the order in which it is done.
@@ -55,7 +55,7 @@ final readonly class AnswerCalculator implements Calculator
             Input::choices(
                 'seen',
                 'What is seen',
-                array_map(static fn(Seen $seen): string => $seen->value, Seen::cases()),
+                array_map(static fn(Sign $seen): string => $seen->value, Sign::cases()),
             )->optional(),
             Input::number('tan_g_d', 'Ammonia made', 'g N/d', 0, 1e5)->or(0.0),
             Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
@@ -102,7 +102,7 @@ final readonly class AnswerCalculator implements Calculator
         }
         $answer = Answer::to(
             $this->situation($given, $water, $source, $states),
-            array_map(Seen::from(...), $given->texts('seen')),
+            array_map(Sign::from(...), $given->texts('seen')),
         );
 
         $work = new Working();
@@ -111,14 +111,15 @@ final readonly class AnswerCalculator implements Calculator
                 $cause->name() . '.',
                 'a reading that is to be acted on, or what is seen',
                 count($water) . ' readings',
-                count(array_filter($answer->steps, static fn(Step $step): bool => $step->cause === $cause)) . ' steps',
+                count(array_filter($answer->steps, static fn(AnswerStep $step): bool => $step->cause === $cause)) .
+                    ' steps',
             );
         }
         $work->cite('cp-incident');
         if ($free !== null) {
             $work->note(
                 'Un-ionised ammonia is ' .
-                    Say::number($free, 2) .
+                    Format::number($free, 2) .
                     ' mg/L; total and un-ionised are both judged, and the worse decides.',
             );
         }
@@ -129,7 +130,7 @@ final readonly class AnswerCalculator implements Calculator
         return $work->result([
             'causes' => array_map(static fn(Cause $cause): string => $cause->value, $answer->causes),
             'steps' => array_map(
-                static fn(Step $step): array => [
+                static fn(AnswerStep $step): array => [
                     'cause' => $step->cause->value,
                     'do' => $step->do,
                     'why' => $step->why,

@@ -12,12 +12,12 @@ use Ironwort\Core\Exchange\DechlorinateCalculator;
  */
 final readonly class ChlorineAnswer
 {
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
         // What the tap holds is the most that can be in the whole water; a reading of the water itself is better.
         $chlorine = $now->reading('chlorine_mg_l') ?? ($now->source['chlorine_mg_l'] ?? null);
-        $take = Step::to(
+        $take = AnswerStep::to(
             Cause::Chlorine,
             'Conditioner or thiosulfate for the whole water, over the returns.',
             $now->reading('chlorine_mg_l') === null
@@ -32,27 +32,34 @@ final readonly class ChlorineAnswer
         ];
 
         return [
-            Step::to(Cause::Chlorine, 'Shut the water off.', 'Chlorine burns gills and kills filter bacteria.'),
+            AnswerStep::to(Cause::Chlorine, 'Shut the water off.', 'Chlorine burns gills and kills filter bacteria.'),
             match (true) {
-                $chlorine === null || $chlorine <= 0 => Step::to(
+                $chlorine === null || $chlorine <= 0 => AnswerStep::to(
                     Cause::Chlorine,
                     'Conditioner for the whole water, by its label.',
                     'Nobody has tested the tap for chlorine.',
                     'water',
                 ),
                 $now->conditioner !== null => $take->weighing(
-                    Worked::by(new DechlorinateCalculator(), [...$input, ...$now->conditioner], 'conditioner_ml'),
+                    CalculatedAmount::by(
+                        new DechlorinateCalculator(),
+                        [...$input, ...$now->conditioner],
+                        'conditioner_ml',
+                    ),
                     'mL',
                 ),
-                default => $take->weighing(Worked::by(new DechlorinateCalculator(), $input, 'thiosulfate_g'), 'g'),
+                default => $take->weighing(
+                    CalculatedAmount::by(new DechlorinateCalculator(), $input, 'thiosulfate_g'),
+                    'g',
+                ),
             },
-            Step::to(
+            AnswerStep::to(
                 Cause::Chlorine,
                 'Test chlorine in a quarter of an hour, and again.',
                 'It is out when the kit shows none twice.',
                 'test',
             ),
-            Step::to(
+            AnswerStep::to(
                 Cause::Chlorine,
                 $now->chloramine
                     ? 'Ammonia today and for a week: chloramine leaves it behind, and the filter was hurt.'

@@ -6,7 +6,7 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Exchange\Shock;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Nitrate: down in measured steps, since a sudden fall shocks as a sudden rise does.
@@ -17,15 +17,15 @@ final readonly class NitrateAnswer
 {
     private const MOST_PCT = 50.0;
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
         $nitrate = $now->reading('no3_n_mg_l') ?? 0.0;
         $source = $now->source['no3_n_mg_l'] ?? null;
-        $said = static fn(float $value): string => Say::number(Parameter::Nitrate->shown($value), 2) . ' mg/L';
+        $said = static fn(float $value): string => Format::number(Parameter::Nitrate->shown($value), 2) . ' mg/L';
         if ($source !== null && $source >= $now->no3Limit) {
             return [
-                Step::to(
+                AnswerStep::to(
                     Cause::Nitrate,
                     'This water holds ' .
                         $said($source) .
@@ -40,7 +40,7 @@ final readonly class NitrateAnswer
         }
         if ($now->changedPct > 0) {
             return [
-                Step::to(
+                AnswerStep::to(
                     Cause::Nitrate,
                     'The change above brings nitrate to ' . $said($nitrate) . '.',
                     $nitrate > $now->no3Limit
@@ -63,7 +63,7 @@ final readonly class NitrateAnswer
         return [
             ...$source === null
                 ? [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Nitrate,
                         'Test the tap for nitrate.',
                         'Changes cannot go below it. Reckoned here as if it held none.',
@@ -74,12 +74,12 @@ final readonly class NitrateAnswer
             ...$days === 0
                 ? []
                 : [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Nitrate,
                         'Change ' .
-                            Say::about(($pct / 100) * $now->volumeL) .
+                            Format::about(($pct / 100) * $now->volumeL) .
                             ' L, ' .
-                            Say::number($pct, 2) .
+                            Format::number($pct, 2) .
                             ' %, each day for ' .
                             $days .
                             ($days === 1 ? ' day.' : ' days.'),
@@ -88,7 +88,7 @@ final readonly class NitrateAnswer
                     ),
                 ],
             ...self::feed($now),
-            Step::to(
+            AnswerStep::to(
                 Cause::Nitrate,
                 'Then what made it: stock, feed and upkeep, all three. Change more each week, or feed less.',
                 'It poisons over weeks: one or two ail first, the young worst.',
@@ -97,9 +97,9 @@ final readonly class NitrateAnswer
         ];
     }
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     private static function feed(Situation $now): array
     {
-        return $now->feedTold ? [] : [Step::to(Cause::Nitrate, 'No feed for 24 h.')];
+        return $now->feedTold ? [] : [AnswerStep::to(Cause::Nitrate, 'No feed for 24 h.')];
     }
 }

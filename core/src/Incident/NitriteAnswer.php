@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Dose\ChlorideGuardCalculator;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Nitrite: a change of 30 to 50 %, chloride against what is left, less feed, live media.
@@ -21,7 +21,7 @@ final readonly class NitriteAnswer
     /** Chloride in a gram of salt. */
     private const CHLORIDE = 0.6066;
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
         $nitrite = $now->reading('no2_n_mg_l') ?? 0.0;
@@ -30,7 +30,7 @@ final readonly class NitriteAnswer
         $pct = $wanted === null ? null : max(self::LEAST_PCT, min(self::MOST_PCT, $wanted));
         $after = $pct === null ? $nitrite : $nitrite - ($pct / 100) * ($nitrite - ($now->source['no2_n_mg_l'] ?? 0.0));
         $salt = ($now->reading('salinity_g_l') ?? 0.0) * (1 - ($pct ?? 0.0) / 100);
-        $guard = Worked::by(
+        $guard = CalculatedAmount::by(
             new ChlorideGuardCalculator(),
             ['volume_l' => $now->volumeL, 'no2_n_mg_l' => $after, 'chloride_mg_l' => 1000 * self::CHLORIDE * $salt],
             'salt_g',
@@ -39,9 +39,9 @@ final readonly class NitriteAnswer
         return [
             ...$now->changedPct > 0
                 ? [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Nitrite,
-                        'The change above brings nitrite to ' . Say::number($nitrite, 2) . ' mg/L.',
+                        'The change above brings nitrite to ' . Format::number($nitrite, 2) . ' mg/L.',
                         $nitrite > $now->no2Limit ? 'Another tomorrow, as large as today’s reading asks.' : '',
                     ),
                 ]
@@ -49,21 +49,21 @@ final readonly class NitriteAnswer
             ...$pct === null
                 ? []
                 : [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Nitrite,
                         'Change ' .
-                            Say::about(($pct / 100) * $now->volumeL) .
+                            Format::about(($pct / 100) * $now->volumeL) .
                             ' L, ' .
-                            Say::number($pct, 2) .
+                            Format::number($pct, 2) .
                             ' % of the water, today and while it stands.',
-                        'It leaves ' . Say::number($after, 2) . ' mg/L.',
+                        'It leaves ' . Format::number($after, 2) . ' mg/L.',
                         'water',
                     )->changing($pct),
                 ],
             ...match (true) {
                 !$now->follows['salt'] => [],
                 $now->zeoliteIn => [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Nitrite,
                         'No salt while zeolite hangs in the loop: take it out first, or leave salt away.',
                         'Salt makes it let go of its ammonia.',
@@ -71,7 +71,7 @@ final readonly class NitriteAnswer
                     ),
                 ],
                 $guard->value > 0 => [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Nitrite,
                         'Salt, dissolved, over the day: ten of chloride to one of the nitrite that is left.',
                         'Chloride keeps nitrite out of the gills. The chloride of the tap is not counted.',
@@ -79,25 +79,25 @@ final readonly class NitriteAnswer
                     )->weighing($guard, 'g'),
                 ],
                 default => [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Nitrite,
                         'Salt enough is in the water already.',
                         'Chloride keeps nitrite out of the gills.',
                     ),
                 ],
             },
-            Step::to(
+            AnswerStep::to(
                 Cause::Nitrite,
                 'All the air there is.',
                 'Brown blood carries less oxygen: fish suffocate in water that has enough.',
             ),
-            Step::to(
+            AnswerStep::to(
                 Cause::Nitrite,
                 ($now->feedTold ? 'Live' : 'Half the feed; live') .
                     ' media or culture; fish out where another loop has room.',
                 'What takes nitrite grows more slowly than what makes it.',
             ),
-            Step::to(Cause::Nitrite, 'Nitrite every 12 h.', '', 'test'),
+            AnswerStep::to(Cause::Nitrite, 'Nitrite every 12 h.', '', 'test'),
         ];
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Exchange\DechlorinateCalculator;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** Oxygen comes before everything else, and comes by air and broken water. Common practice, no source. */
 final readonly class OxygenAnswer
@@ -16,12 +16,12 @@ final readonly class OxygenAnswer
     /** Below this nothing is left to wait for, mg/L. */
     private const LAST_RESORT_MG_L = 3.0;
 
-    /** @return list<Step> */
+    /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
         $oxygen = $now->reading('do_mg_l');
         $chlorine = $now->source['chlorine_mg_l'] ?? 0.0;
-        $hose = Step::to(
+        $hose = AnswerStep::to(
             Cause::Oxygen,
             'Spray from the hose over the whole surface.',
             $chlorine > 0
@@ -33,18 +33,18 @@ final readonly class OxygenAnswer
         );
 
         return [
-            Step::to(
+            AnswerStep::to(
                 Cause::Oxygen,
                 'All the air there is, now: every air pump and stone, battery air, and the pump back on if it stands.',
                 $oxygen === null
                     ? 'Oxygen comes before everything else.'
-                    : 'Oxygen stands at ' . Say::number($oxygen, 2) . ' mg/L; it comes before everything else.',
+                    : 'Oxygen stands at ' . Format::number($oxygen, 2) . ' mg/L; it comes before everything else.',
                 null,
                 'Hands dry and the plug side dead before anything electrical is moved by water.',
             ),
             $chlorine > 0
                 ? $hose->weighing(
-                    Worked::by(
+                    CalculatedAmount::by(
                         new DechlorinateCalculator(),
                         [
                             'volume_l' => self::HOSED_L,
@@ -56,14 +56,14 @@ final readonly class OxygenAnswer
                     'g',
                 )
                 : $hose,
-            Step::to(
+            AnswerStep::to(
                 Cause::Oxygen,
-                'No feed until it is above ' . Say::number(max(6.0, $now->doLimit), 2) . ' mg/L.',
+                'No feed until it is above ' . Format::number(max(6.0, $now->doLimit), 2) . ' mg/L.',
                 'Fish that digest breathe twice as much.',
             ),
             ...$oxygen !== null && $oxygen < self::LAST_RESORT_MG_L
                 ? [
-                    Step::to(
+                    AnswerStep::to(
                         Cause::Oxygen,
                         'If air and hose are not at hand: peroxide, by the strength of your ' .
                             'bottle, from the Dose bench.',
@@ -73,13 +73,13 @@ final readonly class OxygenAnswer
                     ),
                 ]
                 : [],
-            Step::to(
+            AnswerStep::to(
                 Cause::Oxygen,
                 'Test oxygen again in half an hour, and at dawn tomorrow.',
                 'Plants and algae give by day and take by night.',
                 'test',
             ),
-            Step::to(
+            AnswerStep::to(
                 Cause::Oxygen,
                 'Then find what took it: a stopped or blocked pump, heat, algae at dawn, silt, a ' .
                     'treatment, too many fish.',

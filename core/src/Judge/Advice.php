@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Judge;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Carbonate;
 
 /**
@@ -77,7 +77,7 @@ final readonly class Advice
             ) {
                 return new self(
                     'Ammonia stood at ' .
-                        Say::number($point->value, 2) .
+                        Format::number($point->value, 2) .
                         ' mg/L ' .
                         self::ago($point->daysAgo) .
                         ': expect nitrite now, and test for it.',
@@ -111,7 +111,7 @@ final readonly class Advice
         if ($ratio !== null && $ratio >= 10) {
             return new self(
                 'There is ' .
-                    Say::number($ratio, 2) .
+                    Format::number($ratio, 2) .
                     ' times as much chloride as nitrite in the water: it keeps most of the nitrite out of the fish.',
                 'Ten parts of chloride to one of nitrite nitrogen are usually held to protect.',
                 'nitrite ' . self::ago($nitrite[0]->daysAgo) . ', salt ' . self::ago($salt[0]->daysAgo),
@@ -124,7 +124,7 @@ final readonly class Advice
                     ? ', and salt was not measured in two weeks'
                     : ', with too little salt to shield the fish') .
                 ': ' .
-                Say::number(max(0.0, (10 * $nitrite[0]->value) / 606.6 - ($salt[0]->value ?? 0.0)), 2) .
+                Format::number(max(0.0, (10 * $nitrite[0]->value) / 606.6 - ($salt[0]->value ?? 0.0)), 2) .
                 ' g/L of salt would.',
             'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.',
             'nitrite ' . self::ago($nitrite[0]->daysAgo),
@@ -149,10 +149,10 @@ final readonly class Advice
         $left =
             $weeks <= 0
                 ? 'it is at 2.8 dKH already, where pH is no longer held'
-                : Say::number(floor($weeks)) . ' weeks left until 2.8 dKH';
+                : Format::number(floor($weeks)) . ' weeks left until 2.8 dKH';
 
         return new self(
-            'KH falls by ' . Say::number($fall / self::MG_PER_DKH, 2) . " dKH a week, {$left}.",
+            'KH falls by ' . Format::number($fall / self::MG_PER_DKH, 2) . " dKH a week, {$left}.",
             'A straight line through the readings since KH last rose, sixty days back at most; 2.8 dKH is 50 mg/L.',
             count($run) . ' readings of KH, the last ' . self::ago($run[0]->daysAgo),
         );
@@ -214,7 +214,7 @@ final readonly class Advice
         if ($nitrate === [] || $source === null || $line === null || $nitrate[0]->high <= $line) {
             return null;
         }
-        $tap = Say::number($source * self::NO3_PER_N, 2);
+        $tap = Format::number($source * self::NO3_PER_N, 2);
 
         return $source >= $line
             ? new self(
@@ -253,7 +253,7 @@ final readonly class Advice
         return $co2 > 40
             ? new self(
                 'pH and KH together would mean ' .
-                    Say::number($co2, 2) .
+                    Format::number($co2, 2) .
                     ' mg/L of CO₂: either the surface is hardly broken, or one of the two was ' .
                     'misread. Test both again.',
                 'CO₂ follows from pH and alkalinity; above 40 mg/L koi would gasp.',
@@ -304,7 +304,7 @@ final readonly class Advice
         return match (true) {
             $days < 1 => 'today',
             $days < 2 => 'a day ago',
-            default => Say::number(floor($days)) . ' days ago',
+            default => Format::number(floor($days)) . ' days ago',
         };
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Judge;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Carbonate;
 
 /**
@@ -44,7 +44,7 @@ final readonly class Plausible
                 $unit = $reading->parameter->symbol();
                 $asks[$key] =
                     'The last was ' .
-                    Say::number($reading->parameter->shown($before->value), 3) .
+                    Format::number($reading->parameter->shown($before->value), 3) .
                     ($unit === null ? '' : " {$unit}") .
                     '. Is this right?';
             }
@@ -65,7 +65,7 @@ final readonly class Plausible
         if ($saturationPct !== null && isset($typed['do_mg_l']) && $saturationPct > 150) {
             $asks['do_mg_l'] =
                 'That is ' .
-                Say::number($saturationPct, 3) .
+                Format::number($saturationPct, 3) .
                 ' % of what the water can hold. Is the probe dry, or the temperature wrong?';
         }
         if (
@@ -84,7 +84,7 @@ final readonly class Plausible
             );
             if ($co2 > 60) {
                 $asks['ph'] =
-                    'With this KH that would mean ' . Say::number($co2, 2) . ' mg/L of CO₂. Read pH and KH again.';
+                    'With this KH that would mean ' . Format::number($co2, 2) . ' mg/L of CO₂. Read pH and KH again.';
             }
         }
 

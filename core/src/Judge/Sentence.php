@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Judge;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** What a reading means, in one plain sentence. */
 final readonly class Sentence
@@ -14,7 +14,7 @@ final readonly class Sentence
     {
         $parameter = $reading->parameter;
         $unit = $parameter->symbol();
-        $value = Say::number($parameter->shown($reading->value), 3);
+        $value = Format::number($parameter->shown($reading->value), 3);
         $text = "{$parameter->name()} {$value}" . ($unit === null ? '' : ' ' . $unit);
         if ($verdict->passed === null) {
             return $text;
@@ -34,6 +34,6 @@ final readonly class Sentence
         return ($past ? '' : 'may be ') .
             $verdict->side .
             ' ' .
-            Say::number($reading->parameter->shown($verdict->passed), 3);
+            Format::number($reading->parameter->shown($verdict->passed), 3);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Judge;
 
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Interval;
-use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\Unit;
 use Ironwort\Core\Measure\UnreadableNumber;
@@ -113,14 +113,14 @@ final readonly class TypedReading
         ?Unit $unit,
     ): string {
         $quantity = $parameter->quantity();
-        $shown = static fn(float $value): string => Say::number(
+        $shown = static fn(float $value): string => Format::number(
             $unit !== null && $quantity !== null ? $unit->fromCanonical($value, $quantity) : $value,
             3,
         );
         $symbol = $unit === null ? $parameter->symbol() : $unit->symbol();
 
         return "{$parameter->name()} cannot be " .
-            Say::number($typed, 6) .
+            Format::number($typed, 6) .
             ": it lies between {$shown($least)} and {$shown($most)}" .
             ($symbol === null ? '' : " {$symbol}") .
             '.';

@@ -7,7 +7,7 @@ namespace Ironwort\Core\Loop;
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Flow\GravityFlowCalculator;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What is amiss with a loop as built and as it runs, in plain words.
@@ -55,9 +55,9 @@ final readonly class LoopCheck
                 $found[] = new Caution(
                     Level::Note,
                     "{$stage->name}: the water rises " .
-                        Say::number($rise, 2) .
+                        Format::number($rise, 2) .
                         ' m an hour over its plan; above ' .
-                        Say::number(self::SETTLES_TO_M_H) .
+                        Format::number(self::SETTLES_TO_M_H) .
                         ' or so fine dirt is carried through.',
                 );
             }
@@ -65,7 +65,7 @@ final readonly class LoopCheck
                 $found[] = new Caution(
                     Level::Watch,
                     "{$stage->name}: the rim stands " .
-                        Say::number(1000 * $stage->rimM) .
+                        Format::number(1000 * $stage->rimM) .
                         ' mm above the water; 75 mm or more keeps a stopped pump from flooding it.',
                 );
             }
@@ -79,7 +79,7 @@ final readonly class LoopCheck
                 $found[] = new Caution(
                     Level::Danger,
                     "{$stage->name}: the water would stand " .
-                        Say::number(1000 * ($level - $stage->rimM), 2) .
+                        Format::number(1000 * ($level - $stage->rimM), 2) .
                         ' mm above its rim and run over.',
                 );
             }
@@ -87,9 +87,9 @@ final readonly class LoopCheck
                 $found[] = new Caution(
                     Level::Danger,
                     "{$stage->name}: the level is drawn down " .
-                        Say::number(-1000 * $level, 3) .
+                        Format::number(-1000 * $level, 3) .
                         ' mm, more than the ' .
-                        Say::number(1000 * $stage->mayDropM) .
+                        Format::number(1000 * $stage->mayDropM) .
                         ' mm there are: the pump draws air.',
                 );
             }
@@ -133,7 +133,7 @@ final readonly class LoopCheck
                 $found[] = new Caution(
                     Level::Note,
                     "{$line->name}: " .
-                        Say::number($velocity, 2) .
+                        Format::number($velocity, 2) .
                         ' m/s is slow enough for droppings to settle in the pipe.',
                 );
             }

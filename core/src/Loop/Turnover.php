@@ -7,7 +7,7 @@ namespace Ironwort\Core\Loop;
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Judge\Following;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * How often a system of its kind should go through its filter, and be moved at all, times an hour, by the school it
@@ -35,9 +35,9 @@ final readonly class Turnover
             $cautions[] = new Caution(
                 Level::Watch,
                 'The water comes round ' .
-                    Say::number($turnovers, 2) .
+                    Format::number($turnovers, 2) .
                     ' times an hour; ' .
-                    Say::number($target) .
+                    Format::number($target) .
                     ' or more is asked of this kind of system by the school it follows (' .
                     lcfirst($following->in('turnover')->name) .
                     ').',
@@ -48,9 +48,9 @@ final readonly class Turnover
             $cautions[] = new Caution(
                 Level::Watch,
                 'Filter and circulation pumps move ' .
-                    Say::number($moved, 2) .
+                    Format::number($moved, 2) .
                     ' volumes an hour; the school followed here asks for ' .
-                    Say::number($circulation) .
+                    Format::number($circulation) .
                     '.',
             );
         }

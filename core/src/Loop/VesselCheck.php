@@ -8,7 +8,7 @@ use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Flow\Pipe;
 use Ironwort\Core\Flow\PipeInputs;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What is amiss with the vessels of a loop: nets, overflows, and how the water goes through them.
@@ -47,7 +47,7 @@ final readonly class VesselCheck
             $found[] = new Caution(
                 Level::Danger,
                 "{$vessel->name}: the water would stand " .
-                    Say::number(1000 * $rise, 2) .
+                    Format::number(1000 * $rise, 2) .
                     ' mm over the lip of its overflow, and run over its rim.',
             );
         }
@@ -66,7 +66,7 @@ final readonly class VesselCheck
                 $found[] = new Caution(
                     Level::Danger,
                     "{$line->name}: a pipe this narrow cannot carry " .
-                        Say::number($flow->lineFlow($line->id), 3) .
+                        Format::number($flow->lineFlow($line->id), 3) .
                         " L/h down; {$vessel->name} would rise until it runs over.",
                 );
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Model;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What would bring the end of a start nearer, each tried in the model from today on.
@@ -37,8 +37,8 @@ final readonly class Hastening
         $warm = Event::temperature($today, $to);
         $tries = ['A seed of mature media, a twentieth of this filter' => [$seed]];
         if ($to >= $now + 1) {
-            $tries['Water at ' . Say::number($to, 3) . ' °C'] = [$warm];
-            $tries['Both: the seed, and ' . Say::number($to, 3) . ' °C'] = [$seed, $warm];
+            $tries['Water at ' . Format::number($to, 3) . ' °C'] = [$warm];
+            $tries['Both: the seed, and ' . Format::number($to, 3) . ' °C'] = [$seed, $warm];
         }
         $found = [];
         foreach ($tries as $what => $events) {

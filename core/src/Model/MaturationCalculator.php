@@ -13,7 +13,8 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Filter\ArealRate;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Numeric\DormandPrince;
 use Ironwort\Core\Water\BufferCalculator;
 
 /**
@@ -197,7 +198,8 @@ final readonly class MaturationCalculator implements Calculator
         $misfit = ($first->cost + ($second->cost ?? 0.0)) / $readings;
         $limit = $given->number('tan_limit_mg_l');
         $takes =
-            (((($now['active_ammonia_mg_l_d'] * $limit) / (Water::K1 + $limit)) * $given->number('volume_l')) / 1000) *
+            (((($now['active_ammonia_mg_l_d'] * $limit) / (Kinetics::K1 + $limit)) * $given->number('volume_l')) /
+                1000) *
             ArealRate::THETA ** ($run->temperature($today) - 20);
         [$peak, $peakDay] = $likely->peak('no2_n_mg_l', $today);
         $edge = static fn(Trace $trace, string $key): float => $trace->on($today)[$key];
@@ -208,11 +210,11 @@ final readonly class MaturationCalculator implements Calculator
             'The ammonia oxidisers of day 0 that fit the ammonia since best.',
             'least Σ ((model − reading)/half its width)²',
             count($tan) . ' readings of ammonia',
-            Say::number($first->best, 2) .
+            Format::number($first->best, 2) .
                 ' mg N/L/d, between ' .
-                Say::number($first->low, 2) .
+                Format::number($first->low, 2) .
                 ' and ' .
-                Say::number($first->high, 2),
+                Format::number($first->high, 2),
         );
         $work->step(
             'The nitrite oxidisers that fit the nitrite.',
@@ -220,36 +222,36 @@ final readonly class MaturationCalculator implements Calculator
             count($no2) . ' readings of nitrite',
             $second === null
                 ? 'as many, it is assumed: nitrite was never tested'
-                : Say::number($second->best, 2) .
+                : Format::number($second->best, 2) .
                     ' mg N/L/d, between ' .
-                    Say::number($second->low, 2) .
+                    Format::number($second->low, 2) .
                     ' and ' .
-                    Say::number($second->high, 2),
+                    Format::number($second->high, 2),
         );
         $work->step(
             'Followed to today.',
             'dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)',
-            'day ' . Say::number($today, 3),
-            Say::number($now['active_ammonia_mg_l_d'], 3) .
+            'day ' . Format::number($today, 3),
+            Format::number($now['active_ammonia_mg_l_d'], 3) .
                 ' and ' .
-                Say::number($now['active_nitrite_mg_l_d'], 3) .
+                Format::number($now['active_nitrite_mg_l_d'], 3) .
                 ' mg N/L/d',
         );
         $work->step(
             'What they take today where ammonia stands at its limit.',
             'X limit/(0.7 + limit) 1.09^(T − 20) × volume',
-            Say::number($limit, 3) . ' mg/L, ' . Say::number($run->temperature($today), 3) . ' °C',
-            Say::number($takes, 3) . ' g N/d',
+            Format::number($limit, 3) . ' mg/L, ' . Format::number($run->temperature($today), 3) . ' °C',
+            Format::number($takes, 3) . ' g N/d',
         );
         $work->step(
             $to === null
                 ? 'And on, until both have stayed under.'
                 : 'And on, dosed again each time, until a dose is down in a day.',
             $to === null
-                ? 'since + ' . Say::number($given->number('hold_days')) . ' days'
+                ? 'since + ' . Format::number($given->number('hold_days')) . ' days'
                 : 'ammonia and nitrite under their limits 24 h after',
-            'at most ' . Say::number($given->number('horizon_d')) . ' days',
-            $day === null ? 'not in that time' : 'day ' . Say::number($day, 3),
+            'at most ' . Format::number($given->number('horizon_d')) . ' days',
+            $day === null ? 'not in that time' : 'day ' . Format::number($day, 3),
         );
         $work->cite('model-calibrated', 'dormand-prince-1980');
         if ($misfit > self::FITS) {
@@ -262,8 +264,8 @@ final readonly class MaturationCalculator implements Calculator
             $work->step(
                 'KH kept up on the way, as bicarbonate.',
                 'sum of what is missing × volume × 1.6787',
-                Say::number($held, 3) . ' mg/L as CaCO₃',
-                Say::number(
+                Format::number($held, 3) . ' mg/L as CaCO₃',
+                Format::number(
                     (($likely->buffered($day ?? INF) * $given->number('volume_l')) / 1000) *
                         BufferCalculator::BICARBONATE_PER_CACO3,
                     3,
@@ -272,7 +274,7 @@ final readonly class MaturationCalculator implements Calculator
         }
         if ($dry !== null && ($day === null || $dry < $day)) {
             $work->watch(
-                'KH falls to 2.8 dKH on day ' . Say::number($dry, 3) . ': buffer before, or the start stops there.',
+                'KH falls to 2.8 dKH on day ' . Format::number($dry, 3) . ': buffer before, or the start stops there.',
             );
         }
         if ($second === null) {
@@ -296,7 +298,7 @@ final readonly class MaturationCalculator implements Calculator
             'active_nitrite_low_mg_l_d' => $edge($late, 'active_nitrite_mg_l_d'),
             'active_nitrite_high_mg_l_d' => $edge($early, 'active_nitrite_mg_l_d'),
             'takes_g_d' => $takes,
-            'stage' => Stage::of(
+            'stage' => StartPhase::of(
                 $now,
                 $given->number('tan_limit_mg_l'),
                 $given->number('no2_limit_mg_l'),

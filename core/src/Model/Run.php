@@ -9,6 +9,7 @@ use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Numeric\DormandPrince;
 use Ironwort\Core\Water\Oxygen;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Water\WaterInputs;
@@ -198,15 +199,16 @@ final readonly class Run
                 $points[] = $this->point($t, $y, $forcing);
             }
             if (
-                $this->tending?->doses($t, $y[Water::TAN], $y[Water::NO2], $doses[count($doses) - 1] ?? null) === true
+                $this->tending?->doses($t, $y[Kinetics::TAN], $y[Kinetics::NO2], $doses[count($doses) - 1] ?? null) ===
+                true
             ) {
-                $moved += (float) $this->tending->doseTo - $y[Water::TAN];
-                $y[Water::TAN] = (float) $this->tending->doseTo;
+                $moved += (float) $this->tending->doseTo - $y[Kinetics::TAN];
+                $y[Kinetics::TAN] = (float) $this->tending->doseTo;
                 $doses[] = $t;
             }
-            if ($this->tending?->buffers($t, $y[Water::ALK]) === true) {
-                $buffered[] = [$t, (float) $this->tending->alkalinity - $y[Water::ALK]];
-                $y[Water::ALK] = (float) $this->tending->alkalinity;
+            if ($this->tending?->buffers($t, $y[Kinetics::ALK]) === true) {
+                $buffered[] = [$t, (float) $this->tending->alkalinity - $y[Kinetics::ALK]];
+                $y[Kinetics::ALK] = (float) $this->tending->alkalinity;
             }
             $y = array_values($y);
             if ($marks === []) {
@@ -216,7 +218,7 @@ final readonly class Run
             $parameters = $this->parameters($forcing);
             $y = array_map(static fn(float $value): float => max(0.0, $value), array_slice($y, 0, 6)) + $y;
             $y = $this->solver->integrate(
-                static fn(float $time, array $state): array => Water::rates($state, $parameters),
+                static fn(float $time, array $state): array => Kinetics::rates($state, $parameters),
                 $y,
                 $t,
                 $to,
@@ -243,10 +245,10 @@ final readonly class Run
             case 'change':
                 foreach (
                     [
-                        Water::TAN => 'tan_mg_l',
-                        Water::NO2 => 'no2_n_mg_l',
-                        Water::NO3 => 'no3_n_mg_l',
-                        Water::ALK => 'alkalinity_mg_l',
+                        Kinetics::TAN => 'tan_mg_l',
+                        Kinetics::NO2 => 'no2_n_mg_l',
+                        Kinetics::NO3 => 'no3_n_mg_l',
+                        Kinetics::ALK => 'alkalinity_mg_l',
                     ]
                     as $i => $key
                 ) {
@@ -254,17 +256,17 @@ final readonly class Run
                 }
                 break;
             case 'dose':
-                $y[Water::TAN] += $event->mgL;
+                $y[Kinetics::TAN] += $event->mgL;
                 break;
             case 'seed':
                 $seed = $event->value ?? 10 * self::INOCULUM;
-                $y[Water::X1] += $seed;
-                $y[Water::X2] += $seed;
+                $y[Kinetics::X1] += $seed;
+                $y[Kinetics::X2] += $seed;
                 break;
             case 'wash':
             case 'stop':
-                $y[Water::X1] *= 1 - $event->share;
-                $y[Water::X2] *= 1 - $event->share;
+                $y[Kinetics::X1] *= 1 - $event->share;
+                $y[Kinetics::X2] *= 1 - $event->share;
                 break;
             case 'feed':
                 $forcing['feed'] = (float) $event->value;
@@ -280,7 +282,7 @@ final readonly class Run
     }
 
     /** @param  array{feed: float, temperature: float, flow: float}  $forcing */
-    private function parameters(array $forcing): Parameters
+    private function parameters(array $forcing): ModelParameters
     {
         $load = DailyLoad::of(
             $this->biomassKg,
@@ -291,7 +293,7 @@ final readonly class Run
             $forcing['temperature'],
         );
 
-        return new Parameters(
+        return new ModelParameters(
             (1000 * $load->tan()) / $this->volumeL,
             $forcing['temperature'],
             $this->oxygen ?? 0.9 * Oxygen::saturation($forcing['temperature']),
@@ -310,17 +312,17 @@ final readonly class Run
      */
     private function point(float $day, array $y, array $forcing): array
     {
-        $tan = max(0.0, $y[Water::TAN]);
+        $tan = max(0.0, $y[Kinetics::TAN]);
 
         return [
             'day' => $day,
             'tan_mg_l' => $tan,
-            'no2_n_mg_l' => max(0.0, $y[Water::NO2]),
-            'no3_n_mg_l' => max(0.0, $y[Water::NO3]),
-            'alkalinity_mg_l' => max(0.0, $y[Water::ALK]),
+            'no2_n_mg_l' => max(0.0, $y[Kinetics::NO2]),
+            'no3_n_mg_l' => max(0.0, $y[Kinetics::NO3]),
+            'alkalinity_mg_l' => max(0.0, $y[Kinetics::ALK]),
             'nh3_n_mg_l' => UnionisedAmmonia::of($tan, $this->ph, $forcing['temperature'])->nh3N,
-            'active_ammonia_mg_l_d' => $y[Water::X1],
-            'active_nitrite_mg_l_d' => $y[Water::X2],
+            'active_ammonia_mg_l_d' => $y[Kinetics::X1],
+            'active_nitrite_mg_l_d' => $y[Kinetics::X2],
         ];
     }
 }

@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Exchange\WaterMix;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * The water of a system day by day: ammonia, nitrite, nitrate, alkalinity and what oxidises them.
@@ -92,43 +92,43 @@ final readonly class RunCalculator implements Calculator
         $work->step(
             'Load of ammonia.',
             'the larger of feed and fasting floor',
-            Say::number($given->number('feed_g_d')) .
+            Format::number($given->number('feed_g_d')) .
                 ' g/d, ' .
-                Say::number($given->number('biomass_kg')) .
+                Format::number($given->number('biomass_kg')) .
                 ' kg, ' .
-                Say::number($given->number('volume_l'), 5) .
+                Format::number($given->number('volume_l'), 5) .
                 ' L',
-            Say::number($run->load(), 3) . ' mg N/L a day',
+            Format::number($run->load(), 3) . ' mg N/L a day',
         );
         $work->step(
             'Ammonia oxidisers take it, nitrite oxidisers what they leave; both grow on it and die.',
             'r = X s 1.09^(T − 20); dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)',
-            'grown full ' . Say::number($given->number('grown_mg_l_d')) . ' mg N/L/d',
+            'grown full ' . Format::number($given->number('grown_mg_l_d')) . ' mg N/L/d',
             'steps that keep to a ten-millionth',
         );
         $work->step(
             'Ammonia and nitrite at their highest.',
             'max',
             '',
-            Say::number($peakTan, 3) .
+            Format::number($peakTan, 3) .
                 ' mg/L on day ' .
-                Say::number($peakTanDay, 3) .
+                Format::number($peakTanDay, 3) .
                 ', ' .
-                Say::number($peakNo2, 3) .
+                Format::number($peakNo2, 3) .
                 ' on day ' .
-                Say::number($peakNo2Day, 3),
+                Format::number($peakNo2Day, 3),
         );
         $work->step(
             'Nitrogen in and out.',
             'start + load + exchanged + events − end',
             '',
-            Say::number($trace->missing(), 2) . ' mg/L missing',
+            Format::number($trace->missing(), 2) . ' mg/L missing',
         );
         $work->cite('model-calibrated', 'dormand-prince-1980', 'timmons-ebeling', 'rusten-2006', 'emerson-1975');
         $work->note(
             $complete === null
                 ? 'Within these days it is not complete.'
-                : 'From day ' . Say::number($complete, 3) . ' on both stay under their limits.',
+                : 'From day ' . Format::number($complete, 3) . ' on both stay under their limits.',
         );
         $work->note(
             'Calibrated to the usual six weeks of a start (common practice), not published: your ' .

@@ -27,7 +27,7 @@ final readonly class Trace
     /** @param  list<float>  $y */
     public static function nitrogen(array $y): float
     {
-        return $y[Water::TAN] + $y[Water::NO2] + $y[Water::NO3];
+        return $y[Kinetics::TAN] + $y[Kinetics::NO2] + $y[Kinetics::NO3];
     }
 
     /**
@@ -138,8 +138,8 @@ final readonly class Trace
     public function missing(): float
     {
         return $this->start +
-            $this->end[Water::LOADED] +
-            $this->end[Water::EXCHANGED] +
+            $this->end[Kinetics::LOADED] +
+            $this->end[Kinetics::EXCHANGED] +
             $this->moved -
             self::nitrogen($this->end);
     }
@@ -147,6 +147,6 @@ final readonly class Trace
     /** All nitrogen that took part, mg N/L. */
     public function throughput(): float
     {
-        return $this->start + $this->end[Water::LOADED] + abs($this->moved);
+        return $this->start + $this->end[Kinetics::LOADED] + abs($this->moved);
     }
 }

@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Volume of water in one vessel, from its shape.
@@ -77,28 +77,28 @@ final readonly class VesselVolumeCalculator implements Calculator
                 'Water in the shape, filled to the freeboard.',
                 self::formula($shape),
                 $this->measures($shape, $given),
-                Say::number($gross, 5) . ' L',
+                Format::number($gross, 5) . ' L',
             );
             $work->step(
                 'What one centimetre of level is worth.',
                 'surface × 0.01 m × 1000',
-                Say::number($surface) . ' m²',
-                Say::number(10 * $surface) . ' L',
+                Format::number($surface) . ' m²',
+                Format::number(10 * $surface) . ' L',
             );
         }
         $displaced = $given->number('displaced_l');
         if ($displaced > $gross) {
             throw BadInput::at(
                 'displaced_l',
-                'More is displaced than the vessel holds (' . Say::number($gross) . ' L).',
+                'More is displaced than the vessel holds (' . Format::number($gross) . ' L).',
             );
         }
         if ($displaced > 0) {
             $work->step(
                 'Less what media, stones and fittings displace.',
                 'volume − displaced',
-                Say::number($gross, 5) . ' − ' . Say::number($displaced, 5) . ' L',
-                Say::number($gross - $displaced, 5) . ' L',
+                Format::number($gross, 5) . ' − ' . Format::number($displaced, 5) . ' L',
+                Format::number($gross - $displaced, 5) . ' L',
             );
         }
         $work->cite('geometry');
@@ -150,7 +150,7 @@ final readonly class VesselVolumeCalculator implements Calculator
         if ($given->number('freeboard_m') > $side) {
             throw BadInput::at(
                 'freeboard_m',
-                'Freeboard is more than the side is deep (' . Say::number($side) . ' m).',
+                'Freeboard is more than the side is deep (' . Format::number($side) . ' m).',
             );
         }
     }
@@ -227,8 +227,8 @@ final readonly class VesselVolumeCalculator implements Calculator
                 ? 'Evenly spaced sections, odd in number: Simpson’s rule.'
                 : 'Mean of neighbouring sections times their distance.',
             $rule->simpson ? 'V = h/3 (A₀ + 4A₁ + 2A₂ + … + Aₙ)' : 'V = Σ (Aᵢ + Aᵢ₊₁)/2 × distance',
-            count($at) . ' sections over ' . Say::number($at[count($at) - 1] - $at[0]) . ' m',
-            Say::number($volume, 5) . ' L',
+            count($at) . ' sections over ' . Format::number($at[count($at) - 1] - $at[0]) . ' m',
+            Format::number($volume, 5) . ' L',
         );
         $work->cite('surveying-sections');
 
@@ -240,12 +240,12 @@ final readonly class VesselVolumeCalculator implements Calculator
         $parts = array_map(
             static fn(Dimension $d): string => lcfirst($d->label()) .
                 ' ' .
-                Say::number($given->number($d->value)) .
+                Format::number($given->number($d->value)) .
                 ' m',
             $shape->dimensions(),
         );
 
-        return implode(', ', [...$parts, 'freeboard ' . Say::number($given->number('freeboard_m')) . ' m']);
+        return implode(', ', [...$parts, 'freeboard ' . Format::number($given->number('freeboard_m')) . ' m']);
     }
 
     private static function formula(Shape $shape): string

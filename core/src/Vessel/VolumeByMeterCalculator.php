@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Volume from a water meter read before and after filling.
@@ -64,14 +64,14 @@ final readonly class VolumeByMeterCalculator implements Calculator
         $work->step(
             'What ran in, and what was there.',
             'after − before − elsewhere + already',
-            Say::number($metered, 6) . ' + ' . Say::number($already, 6) . ' L',
-            Say::number($metered + $already, 6) . ' L',
+            Format::number($metered, 6) . ' + ' . Format::number($already, 6) . ' L',
+            Format::number($metered + $already, 6) . ' L',
         );
         $work->step(
             'What the meter may be off by.',
             '± error × metered',
-            Say::number($given->number('error_pct')) . ' %',
-            '± ' . Say::number($error) . ' L',
+            Format::number($given->number('error_pct')) . ' %',
+            '± ' . Format::number($error) . ' L',
         );
         $work->cite('cp-meter-error');
 

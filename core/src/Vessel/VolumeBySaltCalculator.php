@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * True volume from weighed salt and the rise it made, once mixed.
@@ -67,9 +67,9 @@ final readonly class VolumeBySaltCalculator implements Calculator
             throw BadInput::at(
                 $field,
                 'The rise of ' .
-                    Say::number($rise) .
+                    Format::number($rise) .
                     ' g/L is within the error of the two readings (' .
-                    Say::number($error) .
+                    Format::number($error) .
                     ' g/L): add more salt, or read more finely.',
             );
         }
@@ -79,20 +79,20 @@ final readonly class VolumeBySaltCalculator implements Calculator
         $work->step(
             'The rise the salt made.',
             'after − before',
-            Say::number($after) . ' − ' . Say::number($before) . ' g/L',
-            Say::number($rise) . ' g/L',
+            Format::number($after) . ' − ' . Format::number($before) . ' g/L',
+            Format::number($rise) . ' g/L',
         );
         $work->step(
             'The water it is dissolved in.',
             'volume = salt / rise',
-            Say::number($salt) . ' g / ' . Say::number($rise) . ' g/L',
-            Say::number($salt / $rise) . ' L',
+            Format::number($salt) . ' g / ' . Format::number($rise) . ' g/L',
+            Format::number($salt / $rise) . ' L',
         );
         $work->step(
             'Between which it lies, each reading being off either way.',
             'salt / (rise ± 2 × error)',
-            'error ' . Say::number($given->number('reading_error_g_l')) . ' g/L',
-            Say::number($salt / ($rise + $error)) . ' to ' . Say::number($salt / ($rise - $error)) . ' L',
+            'error ' . Format::number($given->number('reading_error_g_l')) . ' g/L',
+            Format::number($salt / ($rise + $error)) . ' to ' . Format::number($salt / ($rise - $error)) . ' L',
         );
         $work->cite('salt-balance');
         if ($given->has('before_us_cm') || $given->has('after_us_cm')) {

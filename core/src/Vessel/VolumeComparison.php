@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Vessel;
 
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * What two figures for the same water say about one another, in a sentence.
@@ -43,13 +43,13 @@ final readonly class VolumeComparison
         ) {
             if (abs($ratio / $mark - 1) <= self::NEAR) {
                 return new self(
-                    "{$larger} is " . Say::number($ratio, 3) . " times {$smaller}: it looks as if {$mixUp}.",
+                    "{$larger} is " . Format::number($ratio, 3) . " times {$smaller}: it looks as if {$mixUp}.",
                     true,
                     false,
                 );
             }
         }
-        $apart = Say::number(100 * ($ratio - 1), 2);
+        $apart = Format::number(100 * ($ratio - 1), 2);
 
         return $ratio - 1 <= self::AGREE
             ? new self("{$one} and {$other} agree within {$apart} %.", false, true)

@@ -7,7 +7,7 @@ namespace Ironwort\Core\Water;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * The air pressure of a calculation, from altitude or from a barometer, never both.
@@ -42,15 +42,15 @@ final readonly class AirPressure
             $work->step(
                 'Air pressure from the barometer.',
                 'P = hPa / 1013.25',
-                Say::number($this->stationHpa, 5) . ' hPa',
-                Say::number($this->atm, 5) . ' atm',
+                Format::number($this->stationHpa, 5) . ' hPa',
+                Format::number($this->atm, 5) . ' atm',
             );
         } elseif ($this->altitudeM !== null && abs($this->altitudeM) > 0) {
             $work->step(
                 'Air pressure at this altitude.',
                 'P = (1 − 2.25577e-5 h)^5.25588',
-                'h = ' . Say::number($this->altitudeM) . ' m',
-                Say::number($this->atm, 5) . ' atm',
+                'h = ' . Format::number($this->altitudeM) . ' m',
+                Format::number($this->atm, 5) . ' atm',
             );
             $work->cite('standard-atmosphere');
         }

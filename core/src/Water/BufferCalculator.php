@@ -11,8 +11,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
-use Ironwort\Core\Measure\Say;
 
 /**
  * Raising alkalinity with bicarbonate or soda: grams, safe steps, and what it does to pH and ammonia first.
@@ -72,7 +72,7 @@ final readonly class BufferCalculator implements Calculator
         if ($target < $now) {
             throw BadInput::at(
                 'target_alkalinity_mg_l',
-                'There is more than that already (' . Say::number($now) . ' mg/L): only changes bring it down.',
+                'There is more than that already (' . Format::number($now) . ' mg/L): only changes bring it down.',
             );
         }
         $soda = $given->text('agent') === 'sodium_carbonate';
@@ -99,33 +99,33 @@ final readonly class BufferCalculator implements Calculator
         $work->step(
             'Grams for so much alkalinity.',
             'Δ × volume × ' . ($soda ? '105.99' : '168.01') . ' / 100.09',
-            Say::number($target - $now) . ' mg/L, ' . Say::number($given->number('volume_l'), 5) . ' L',
-            Say::number($dose, 4) . ' g',
+            Format::number($target - $now) . ' mg/L, ' . Format::number($given->number('volume_l'), 5) . ' L',
+            Format::number($dose, 4) . ' g',
         );
         $work->step(
             'In equal steps, one a day.',
             'Δ / most at once, rounded up',
-            Say::number($given->number('max_step_mg_l')) . ' mg/L',
+            Format::number($given->number('max_step_mg_l')) . ' mg/L',
             $count . ($count === 1 ? ' step' : ' steps'),
         );
         $work->step(
             'pH right after, before any CO₂ is lost.',
             'alkalinity and carbon in balance',
-            Say::number($ph) . ' before',
-            Say::number($closed, 3),
+            Format::number($ph) . ' before',
+            Format::number($closed, 3),
         );
         $work->step(
             'pH once it is aired to 0.5 mg/L of CO₂.',
             'K1, K2',
-            Say::number($target) . ' mg/L',
-            Say::number($aired, 3),
+            Format::number($target) . ' mg/L',
+            Format::number($aired, 3),
         );
         if ($tan > 0) {
             $work->step(
                 'Un-ionised ammonia at the higher of the two.',
                 'TAN × share',
-                Say::number($tan) . ' mg/L',
-                Say::number($nh3, 3) . ' mg/L, from ' . Say::number($nh3Now, 3),
+                Format::number($tan) . ' mg/L',
+                Format::number($nh3, 3) . ' mg/L, from ' . Format::number($nh3Now, 3),
             );
         }
         $work->cite(

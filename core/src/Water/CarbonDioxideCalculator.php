@@ -9,8 +9,8 @@ use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Quantity;
-use Ironwort\Core\Measure\Say;
 use Ironwort\Core\Measure\Unit;
 
 /**
@@ -58,19 +58,19 @@ final readonly class CarbonDioxideCalculator implements Calculator
             'CO₂ in balance with pH and bicarbonate at this temperature; carbonate and hydroxide taken off first.',
             '{H} γ [HCO₃] / K1',
             'pH ' .
-                Say::number($ph) .
+                Format::number($ph) .
                 ', alkalinity ' .
-                Say::number($alkalinity) .
+                Format::number($alkalinity) .
                 ' mg/L, ' .
-                Say::number($given->number('temp_c')) .
+                Format::number($given->number('temp_c')) .
                 ' °C',
-            Say::number($co2) . ' mg/L',
+            Format::number($co2) . ' mg/L',
         );
         $work->step(
             'The rule of thumb, which reads low: by about 40 % at 5 °C, 15 % at 20 °C, 5 % at 30 °C.',
             '3 × dKH × 10^(7 − pH)',
-            Say::number($dkh) . ' dKH',
-            Say::number($rule) . ' mg/L',
+            Format::number($dkh) . ' dKH',
+            Format::number($rule) . ' mg/L',
         );
         $work->cite('plummer-busenberg-1982', 'water-ion-product', 'davies-1962', 'cp-co2-rule');
         if ($co2 > self::WATCH) {

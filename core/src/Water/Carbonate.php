@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Water;
 
-use Ironwort\Core\Flow\Root;
 use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Numeric\Root;
 
 /**
  * The carbonate system of one water: dissolved CO2, alkalinity and pH in balance.

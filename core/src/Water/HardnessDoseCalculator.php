@@ -11,8 +11,8 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
-use Ironwort\Core\Measure\Say;
 
 /**
  * Raising hardness with minerals, in grams.
@@ -61,13 +61,13 @@ final readonly class HardnessDoseCalculator implements Calculator
         $work->step(
             'Grams of the salt for so much hardness.',
             'Δ × volume × molar mass / 100.09',
-            Say::number($by) .
+            Format::number($by) .
                 ' mg/L, ' .
-                Say::number($given->number('volume_l'), 5) .
+                Format::number($given->number('volume_l'), 5) .
                 ' L, ' .
-                Say::number($factor, 5) .
+                Format::number($factor, 5) .
                 ' g a gram',
-            Say::number($dose, 4) . ' g',
+            Format::number($dose, 4) . ' g',
         );
         $work->cite('iupac-2007');
         match ($given->text('agent')) {

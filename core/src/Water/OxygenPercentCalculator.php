@@ -11,7 +11,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /**
  * An oxygen reading as percent of saturation, or percent of saturation as mg/L.
@@ -63,16 +63,16 @@ final readonly class OxygenPercentCalculator implements Calculator
             $work->step(
                 'The reading as a share of that.',
                 '% = 100 × DO / C',
-                Say::number($reading) . ' / ' . Say::number($saturation) . ' mg/L',
-                Say::number($percent) . ' %',
+                Format::number($reading) . ' / ' . Format::number($saturation) . ' mg/L',
+                Format::number($percent) . ' %',
             );
         } else {
             $reading = ($percent * $saturation) / 100;
             $work->step(
                 'That share of saturation in mg/L.',
                 'DO = % × C / 100',
-                Say::number((float) $percent) . ' % of ' . Say::number($saturation) . ' mg/L',
-                Say::number($reading) . ' mg/L',
+                Format::number((float) $percent) . ' % of ' . Format::number($saturation) . ' mg/L',
+                Format::number($reading) . ' mg/L',
             );
         }
         if ($percent > 150) {

@@ -9,7 +9,7 @@ use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** @see Oxygen for formula, validity and sources */
 final readonly class OxygenSaturationCalculator implements Calculator
@@ -56,14 +56,14 @@ final readonly class OxygenSaturationCalculator implements Calculator
             'What this water holds at one atmosphere.',
             'ln C* = −139.34411 + 1.575701e5/T − 6.642308e7/T² + 1.2438e10/T³ − 8.621949e11/T⁴ − ' .
                 'S (0.017674 − 10.754/T + 2140.7/T²)',
-            'T = ' . Say::number($temp + 273.15, 5) . ' K, S = ' . Say::number($salinity) . ' g/L',
-            Say::number(Oxygen::saturationAtOneAtmosphere($temp, $salinity)) . ' mg/L',
+            'T = ' . Format::number($temp + 273.15, 5) . ' K, S = ' . Format::number($salinity) . ' g/L',
+            Format::number(Oxygen::saturationAtOneAtmosphere($temp, $salinity)) . ' mg/L',
         );
         $work->step(
             'Corrected for the air pressure and the vapour in it.',
             'C = C* P (1 − Pwv/P)(1 − θP) / ((1 − Pwv)(1 − θ))',
-            'P = ' . Say::number($pressure->atm, 5) . ' atm',
-            Say::number($saturation) . ' mg/L',
+            'P = ' . Format::number($pressure->atm, 5) . ' atm',
+            Format::number($saturation) . ' mg/L',
         );
 
         return $saturation;

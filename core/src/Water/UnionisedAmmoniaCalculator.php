@@ -9,7 +9,7 @@ use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
-use Ironwort\Core\Measure\Say;
+use Ironwort\Core\Measure\Format;
 
 /** @see UnionisedAmmonia for formula, validity and sources */
 final readonly class UnionisedAmmoniaCalculator implements Calculator
@@ -53,8 +53,8 @@ final readonly class UnionisedAmmoniaCalculator implements Calculator
             $work->step(
                 'Ionic strength of the salt in the water.',
                 'I = 19.9273 S / (1000 − 1.005109 S)',
-                'S = ' . Say::number($salinity) . ' g/L',
-                Say::number($ammonia->ionicStrength) . ' mol/kg',
+                'S = ' . Format::number($salinity) . ' g/L',
+                Format::number($ammonia->ionicStrength) . ' mol/kg',
             );
             $work->cite('epa-1989-salt');
             $work->note('The shift with salt was fitted to sea salt; pond salt is treated alike.');
@@ -62,20 +62,20 @@ final readonly class UnionisedAmmoniaCalculator implements Calculator
         $work->step(
             'Where ammonium lets go of its hydrogen at this temperature.',
             'pKa = 0.09018 + 2729.92 / (t + 273.2) + 0.116 I',
-            't = ' . Say::number($temp) . ' °C, I = ' . Say::number($ammonia->ionicStrength),
-            Say::number($ammonia->pka, 5),
+            't = ' . Format::number($temp) . ' °C, I = ' . Format::number($ammonia->ionicStrength),
+            Format::number($ammonia->pka, 5),
         );
         $work->step(
             'The share of the ammonia that is un-ionised, the part that burns.',
             'fraction = 1 / (10^(pKa − pH) + 1)',
-            'pKa = ' . Say::number($ammonia->pka, 5) . ', pH = ' . Say::number($ph),
-            Say::number(100 * $ammonia->fraction) . ' %',
+            'pKa = ' . Format::number($ammonia->pka, 5) . ', pH = ' . Format::number($ph),
+            Format::number(100 * $ammonia->fraction) . ' %',
         );
         $work->step(
             'Un-ionised ammonia.',
             'NH3-N = total ammonia × fraction',
-            Say::number($tan) . ' mg/L × ' . Say::number(100 * $ammonia->fraction) . ' %',
-            Say::number($ammonia->nh3N) . ' mg/L as N',
+            Format::number($tan) . ' mg/L × ' . Format::number(100 * $ammonia->fraction) . ' %',
+            Format::number($ammonia->nh3N) . ' mg/L as N',
         );
         if ($temp > 30 || $ph < 6 || $ph > 10) {
             $work->note('Outside the table of 1975 (0 to 30 °C, pH 6 to 10): the formula is carried on.');

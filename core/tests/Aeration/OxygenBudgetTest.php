@@ -6,7 +6,7 @@ namespace Ironwort\Core\Tests\Aeration;
 
 use Ironwort\Core\Aeration\Aeration;
 use Ironwort\Core\Aeration\Device;
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Tests\Calculations;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Calc;
 
-use Ironwort\Core\Calc\Registry;
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
+use Ironwort\Core\Catalogue\Registry;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -376,8 +376,9 @@ final class ContractTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function calculators(): iterable
     {
-        foreach (Registry::standard(Library::shipped())->all() as $calculator) {
-            yield $calculator->name() => [$calculator->name()];
+        foreach (Registry::standard(Library::shipped())->all() as $name => $calculator) {
+            self::assertSame($name, $calculator->name());
+            yield $name => [$name];
         }
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Data;
 
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Data\Source;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;

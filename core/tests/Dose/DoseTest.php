@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Dose;
 
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Dose\Adsorption;
 use Ironwort\Core\Dose\ChloramineT;
 use Ironwort\Core\Dose\Clearing;

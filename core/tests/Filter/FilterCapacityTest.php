@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Filter;
 
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Filter\Carrying;
 use Ironwort\Core\Filter\Limit;
-use Ironwort\Core\Filter\Water;
+use Ironwort\Core\Filter\StageInflow;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Tests\Reference;
@@ -40,7 +40,8 @@ final class FilterCapacityTest extends TestCase
         $kind = Library::shipped()->stageKinds()->get('bead_vessel');
         foreach (Reference::table('malone-beecher-2000') as $row) {
             $rate =
-                ArealRate::of($kind, new Water($row['tan_mg_l'], 7, 25, 7.5, 120), 1, 0)->at($row['tan_mg_l']) * 1150;
+                ArealRate::of($kind, new StageInflow($row['tan_mg_l'], 7, 25, 7.5, 120), 1, 0)->at($row['tan_mg_l']) *
+                1150;
             self::assertGreaterThanOrEqual($row['low'], $rate);
             self::assertLessThanOrEqual($row['high'], $rate);
         }
@@ -54,7 +55,7 @@ final class FilterCapacityTest extends TestCase
                 [[0.1, 240.0, 100.0], [3.0, 12.0, 400.0], [8.0, 2.4, 5.0], [8.0, 5.0, 300.0]]
                 as [$inlet, $flow, $area]
             ) {
-                $rate = ArealRate::of($kinds->get($id), new Water($inlet, 6, 24, 7.5, 100), 0.9, 0.1);
+                $rate = ArealRate::of($kinds->get($id), new StageInflow($inlet, 6, 24, 7.5, 100), 0.9, 0.1);
                 $outlet = $rate->outlet($inlet, $flow, $area);
                 self::assertEqualsWithDelta(
                     $flow * ($inlet - $outlet),

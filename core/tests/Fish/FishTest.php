@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Fish;
 
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Measure\MolarMass;
 use Ironwort\Core\Tests\Calculations;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests\Incident;
 
 use Ironwort\Core\Incident\Answer;
+use Ironwort\Core\Incident\AnswerStep;
 use Ironwort\Core\Incident\Cause;
-use Ironwort\Core\Incident\Seen;
+use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\Situation;
-use Ironwort\Core\Incident\Step;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Tests\Calculations;
 use PHPUnit\Framework\TestCase;
@@ -58,16 +58,19 @@ final class AnswerTest extends TestCase
         );
     }
 
-    /** @param  list<Seen>  $seen */
+    /** @param  list<Sign>  $seen */
     private function told(Situation $now, array $seen = []): string
     {
         return implode(
             ' | ',
-            array_map(static fn(Step $step): string => "{$step->do} {$step->why}", Answer::to($now, $seen)->steps),
+            array_map(
+                static fn(AnswerStep $step): string => "{$step->do} {$step->why}",
+                Answer::to($now, $seen)->steps,
+            ),
         );
     }
 
-    /** @param  list<Seen>  $seen */
+    /** @param  list<Sign>  $seen */
     private function amount(Situation $now, string $about, array $seen = []): ?float
     {
         foreach (Answer::to($now, $seen)->steps as $step) {
@@ -99,7 +102,7 @@ final class AnswerTest extends TestCase
                 ['do_mg_l' => 2.5, 'tan_mg_l' => 1.2, 'no2_n_mg_l' => 0.6, 'no3_n_mg_l' => 15, 'alkalinity_mg_l' => 40],
                 $worst,
             ),
-            [Seen::Ulcers, Seen::AfterFill],
+            [Sign::Ulcers, Sign::AfterFill],
         );
         self::assertSame(
             [
@@ -168,7 +171,7 @@ final class AnswerTest extends TestCase
         }
         self::assertStringContainsString(
             'The dead filter first: drain it to waste',
-            $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), [Seen::PumpStopped]),
+            $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), [Sign::PumpStopped]),
         );
         self::assertStringContainsString(
             'Feed next to nothing',
@@ -278,23 +281,23 @@ final class AnswerTest extends TestCase
 
     public function test_signs_of_too_little_oxygen_where_there_is_plenty_come_of_something_else(): void
     {
-        $causes = fn(array $water, array $states, Seen ...$seen): array => array_map(
+        $causes = fn(array $water, array $states, Sign ...$seen): array => array_map(
             static fn(Cause $cause): string => $cause->value,
             Answer::to($this->in($water, $states), $seen)->causes,
         );
-        self::assertSame(['chlorine', 'sickness'], $causes(['do_mg_l' => 8.5], [], Seen::AtReturns, Seen::AfterFill));
+        self::assertSame(['chlorine', 'sickness'], $causes(['do_mg_l' => 8.5], [], Sign::AtReturns, Sign::AfterFill));
         self::assertStringContainsString(
             'Oxygen reads 8.5 mg/L',
-            $this->told($this->in(['do_mg_l' => 8.5], []), [Seen::Gasping]),
+            $this->told($this->in(['do_mg_l' => 8.5], []), [Sign::Gasping]),
         );
-        self::assertSame(['oxygen'], $causes(['do_mg_l' => 4], ['do_mg_l' => State::Act], Seen::AtReturns));
+        self::assertSame(['oxygen'], $causes(['do_mg_l' => 4], ['do_mg_l' => State::Act], Sign::AtReturns));
         self::assertSame(
             ['oxygen', 'stopped_filter'],
-            $causes(['do_mg_l' => 8.5], [], Seen::PumpStopped),
+            $causes(['do_mg_l' => 8.5], [], Sign::PumpStopped),
             'it will fall',
         );
-        self::assertSame(['sickness'], $causes([], [], Seen::Flashing));
-        self::assertSame(['bloom'], $causes([], [], Seen::GreenWater));
+        self::assertSame(['sickness'], $causes([], [], Sign::Flashing));
+        self::assertSame(['bloom'], $causes([], [], Sign::GreenWater));
         $unknown = new Situation(
             1000,
             [],
@@ -316,13 +319,13 @@ final class AnswerTest extends TestCase
         );
         self::assertSame(
             ['Oxygen', 'Ammonia', 'Nitrite', 'pH', 'Temperature', 'KH', 'Nitrate'],
-            Answer::to($unknown, [Seen::Gasping])->tests,
+            Answer::to($unknown, [Sign::Gasping])->tests,
         );
     }
 
     public function test_every_sign_and_every_cause_has_words_and_something_to_do(): void
     {
-        foreach (Seen::cases() as $sign) {
+        foreach (Sign::cases() as $sign) {
             self::assertNotSame('', $sign->says());
             $unknown = new Situation(
                 5000,
@@ -365,7 +368,7 @@ final class AnswerTest extends TestCase
         $tap = ['source' => ['chlorine_mg_l' => 0.6]];
         self::assertEqualsWithDelta(
             42,
-            $this->amount($this->in([], [], $tap), 'Conditioner or thiosulfate', [Seen::AfterFill]),
+            $this->amount($this->in([], [], $tap), 'Conditioner or thiosulfate', [Sign::AfterFill]),
             0.1,
         );
         self::assertEqualsWithDelta(
@@ -376,7 +379,7 @@ final class AnswerTest extends TestCase
             ),
             0.1,
         );
-        self::assertStringContainsString('by its label', $this->told($this->in([], []), [Seen::AfterFill]));
+        self::assertStringContainsString('by its label', $this->told($this->in([], []), [Sign::AfterFill]));
         self::assertEqualsWithDelta(
             4.2,
             $this->amount($this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency], $tap), 'Spray from the hose'),
@@ -402,7 +405,7 @@ final class AnswerTest extends TestCase
         self::assertSame('', $this->told($this->in(['temp_c' => 1.5], ['temp_c' => State::Act])));
         self::assertStringContainsString(
             'steps: 2 °C and 0.3 pH a day',
-            $this->told($this->in(['no3_n_mg_l' => 9.0], []), [Seen::NewFishDying]),
+            $this->told($this->in(['no3_n_mg_l' => 9.0], []), [Sign::NewFishDying]),
         );
     }
 

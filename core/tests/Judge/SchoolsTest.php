@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Judge;
 
-use Ironwort\Core\Data\Library;
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Judge\Following;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Loop\Turnover;

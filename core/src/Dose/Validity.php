@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Dose;
 
 /** How long readings and doses count when something else is to be given. Common practice, no source. */
-final readonly class Standing
+final readonly class Validity
 {
     /** A reading older than this is taken again before anything is dosed by it, days. */
     public const READING_D = 3.0;

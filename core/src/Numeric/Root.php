@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ironwort\Core\Flow;
+namespace Ironwort\Core\Numeric;
 
 /** Finds where a falling or rising function crosses zero, by bisection sped up with the secant (Illinois). */
 final readonly class Root

@@ -7,7 +7,7 @@ namespace Ironwort\Core\Filter;
 /**
  * The water that meets a stage. TAN in mg/L as N, oxygen in mg/L, alkalinity in mg/L as CaCO3.
  */
-final readonly class Water
+final readonly class StageInflow
 {
     public function __construct(
         public float $tan,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Measure;
 
 /** Numbers as they are written in working, messages and cautions. */
-final readonly class Say
+final readonly class Format
 {
     /** A number to so many significant figures, without trailing zeros, thousands apart. */
     public static function number(float $value, int $significant = 4): string

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Ironwort\Core\Calc;
+namespace Ironwort\Core\Catalogue;
+
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Result;
 
 /** Input and results as JSON text, the same for the command line and for HTTP. */
 final readonly class JsonText

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Filter;
 
 /** One filter stage as it stands in the loop. Shares run 0 to 1. */
-final readonly class Stage
+final readonly class FilterStage
 {
     public function __construct(
         public StageKind $kind,

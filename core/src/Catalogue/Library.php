@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Ironwort\Core\Data;
+namespace Ironwort\Core\Catalogue;
 
 use Ironwort\Core\Aeration\DeviceTable;
+use Ironwort\Core\Data\Bibliography;
+use Ironwort\Core\Data\BrokenTable;
+use Ironwort\Core\Data\Row;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
@@ -19,9 +22,12 @@ use Ironwort\Core\Judge\TestSchedule;
  *
  * The only place in the core that reads a file.
  */
-final readonly class Library
+final class Library
 {
-    public function __construct(private string $folder) {}
+    /** @var array<string, Row> tables read so far */
+    private array $read = [];
+
+    public function __construct(private readonly string $folder) {}
 
     public static function shipped(): self
     {
@@ -103,6 +109,12 @@ final readonly class Library
 
     /** @throws BrokenTable */
     private function table(string $name): Row
+    {
+        return $this->read[$name] ??= $this->file($name);
+    }
+
+    /** @throws BrokenTable */
+    private function file(string $name): Row
     {
         $text = @file_get_contents("{$this->folder}/{$name}.json");
         if ($text === false) {

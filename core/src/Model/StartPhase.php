@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Model;
 
 /** How far a start has come, as it shows in the water. */
-enum Stage: string
+enum StartPhase: string
 {
     /** Ammonia rises; nothing takes it yet. */
     case Waiting = 'waiting';

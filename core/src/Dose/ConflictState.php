@@ -9,7 +9,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Water\WaterInputs;
 
 /** The state of a system as conflicts are judged by it. */
-final readonly class State
+final readonly class ConflictState
 {
     /** @return list<Input> */
     public static function inputs(Conflicts $conflicts): array

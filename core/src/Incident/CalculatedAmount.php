@@ -8,7 +8,7 @@ use Ironwort\Core\Calc\Calculator;
 use Ironwort\Core\Calc\Intake;
 
 /** A figure one calculator gives to another, with what went in, so that it can be opened to its own working. */
-final readonly class Worked
+final readonly class CalculatedAmount
 {
     /** @param  array<string, mixed>  $input */
     private function __construct(public string $calc, public string $key, public array $input, public float $value) {}

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 /** What a keeper sees standing at the water, and what it may come of. Common practice, no source. */
-enum Seen: string
+enum Sign: string
 {
     case Gasping = 'gasping';
     case AtReturns = 'at_returns';

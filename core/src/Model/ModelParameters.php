@@ -9,7 +9,7 @@ namespace Ironwort\Core\Model;
  *
  * X1max and X2max in mg N/L/d at 20 °C when grown full; load and changes per day and litre.
  */
-final readonly class Parameters
+final readonly class ModelParameters
 {
     public function __construct(
         /** mg N/L/d of ammonia that the fish give. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ironwort\Core\Model;
+namespace Ironwort\Core\Numeric;
 
 /**
  * Ordinary differential equations by Dormand and Prince's pair of order 5 and 4, with steps that fit.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ironwort\Core\Measure;
+namespace Ironwort\Core\Units;
 
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Calculator;
@@ -11,6 +11,9 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Measure\Quantity;
+use Ironwort\Core\Measure\Unit;
 
 /**
  * Converts a reading or volume between the units and bases keepers meet.
@@ -75,12 +78,12 @@ final readonly class ConvertUnitsCalculator implements Calculator
             $quantity === Quantity::Temperature
                 ? '(value − zero of from) × factor of from ÷ factor of to + zero of to'
                 : 'value × factor of from ÷ factor of to',
-            Say::number($value, 6) .
+            Format::number($value, 6) .
                 ' × ' .
-                Say::number((float) $from->factor($quantity), 6) .
+                Format::number((float) $from->factor($quantity), 6) .
                 ' ÷ ' .
-                Say::number((float) $to->factor($quantity), 6),
-            Say::number($converted, 6) . ' ' . $to->symbol(),
+                Format::number((float) $to->factor($quantity), 6),
+            Format::number($converted, 6) . ' ' . $to->symbol(),
         );
         $work->cite(...$this->sources($quantity, $from, $to));
         if ($from === Unit::TeaspoonOfSalt || $to === Unit::TeaspoonOfSalt) {

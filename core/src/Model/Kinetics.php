@@ -20,7 +20,7 @@ use Ironwort\Core\Water\UnionisedAmmonia;
  *
  * @source model-calibrated
  */
-final readonly class Water
+final readonly class Kinetics
 {
     public const TAN = 0;
 
@@ -49,7 +49,7 @@ final readonly class Water
      * @param  list<float>  $y
      * @return list<float>
      */
-    public static function rates(array $y, Parameters $p): array
+    public static function rates(array $y, ModelParameters $p): array
     {
         [$tan, $no2, $no3, $alk] = [
             max(0.0, $y[self::TAN]),

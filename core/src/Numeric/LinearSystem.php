@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ironwort\Core\Flow;
+namespace Ironwort\Core\Numeric;
 
 /** Small dense linear systems, by elimination with row pivoting. */
 final readonly class LinearSystem
@@ -12,7 +12,7 @@ final readonly class LinearSystem
      * @param  array<int, float>  $right
      * @return array<int, float>
      *
-     * @throws UnsolvableNetwork when the matrix is singular
+     * @throws SingularMatrix
      */
     public static function solve(array $matrix, array $right): array
     {
@@ -25,7 +25,7 @@ final readonly class LinearSystem
                 }
             }
             if (abs($matrix[$pivot][$column]) < 1e-300) {
-                throw UnsolvableNetwork::unsettled();
+                throw new SingularMatrix();
             }
             [$matrix[$column], $matrix[$pivot]] = [$matrix[$pivot], $matrix[$column]];
             [$right[$column], $right[$pivot]] = [$right[$pivot], $right[$column]];

@@ -9,7 +9,7 @@ namespace Ironwort\Core\Incident;
  *
  * `page` is where it is done or booked: water, dose, buffer, test, capacity or none.
  */
-final readonly class Step
+final readonly class AnswerStep
 {
     /** @param  ?array{calc: string, key: string, input: array<string, mixed>, value: float, unit: string}  $amount */
     private function __construct(
@@ -38,7 +38,7 @@ final readonly class Step
         return new self($this->cause, $this->do, $this->why, $this->amount, $this->page, $this->caution, $pct);
     }
 
-    public function weighing(Worked $worked, string $unit): self
+    public function weighing(CalculatedAmount $worked, string $unit): self
     {
         return new self(
             $this->cause,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ironwort\Core\Calc;
+namespace Ironwort\Core\Catalogue;
 
 /** A calculator was asked for by a name that nothing answers to. */
 final class UnknownCalculator extends \RuntimeException
