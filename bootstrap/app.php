@@ -2,8 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Book\LogCommand;
+use App\Dosing\DoseCommand;
 use App\Http\ErrorAnswers;
-use App\Http\Middleware\PlainHeaders;
+use App\Http\PlainHeaders;
+use App\Site\DemoLoginsCommand;
+use App\Site\PersonCommand;
+use App\Transfer\ExportCommand;
+use App\Transfer\ImportCommand;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -13,11 +19,20 @@ use Illuminate\Support\Facades\Route;
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         using: function (): void {
-            Route::middleware('web')->prefix('api')->group(base_path('routes/api.php'));
+            foreach (glob(base_path('routes/api/*.php')) ?: [] as $subject) {
+                Route::middleware('web')->prefix('api')->group($subject);
+            }
             Route::middleware('web')->group(base_path('routes/web.php'));
         },
-        commands: base_path('routes/console.php'),
     )
+    ->withCommands([
+        DemoLoginsCommand::class,
+        DoseCommand::class,
+        ExportCommand::class,
+        ImportCommand::class,
+        LogCommand::class,
+        PersonCommand::class,
+    ])
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin serves pages and data, so there is nothing to share across origins.
         $middleware->remove(HandleCors::class);

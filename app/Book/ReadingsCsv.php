@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Book;
 
-use App\Actions\BookVisit;
 use App\Models\System;
 use App\Models\User;
+use App\Readings\BookVisit;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
-use App\Figures\Age;
+use App\Capacity\CapacityReport;
+use App\Expected\ExpectedWater;
+use App\Expected\Residuals;
+use App\Models\Age;
 use App\Models\Charge;
 use App\Models\Course;
 use App\Models\Dose;
 use App\Models\Good;
 use App\Models\Stage;
 use App\Models\System;
-use App\Reports\Body;
-use App\Reports\CapacityReport;
-use App\Reports\CutOff;
-use App\Reports\ExpectedWater;
-use App\Reports\LatestWater;
-use App\Reports\WaterMeaning;
+use App\Readings\LatestWater;
+use App\Readings\WaterMeaning;
+use App\Volumes\ShutBays;
+use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Catalogue\Registry;
@@ -45,7 +46,7 @@ final readonly class CourseReport
         private Registry $registry,
         private AgentTable $agents,
         private Residuals $residuals,
-        private CutOff $cutOff,
+        private ShutBays $cutOff,
         private CapacityReport $capacity,
         private ExpectedWater $expected,
         private WaterMeaning $meaning,
@@ -93,8 +94,8 @@ final readonly class CourseReport
     private function judged(System $system, LatestWater $water, Course $course): array
     {
         return $this->doses->judge(
-            Thing::all($system, $this->agents)[$course->thing],
-            $this->doses->state($system, Body::find($system, $this->cutOff, $course->vessel_id), $water),
+            Dosable::all($system, $this->agents)[$course->thing],
+            $this->doses->state($system, WaterBody::find($system, $this->cutOff, $course->vessel_id), $water),
         );
     }
 
@@ -105,7 +106,7 @@ final readonly class CourseReport
      */
     public function topUp(System $system, Course $course): float
     {
-        $volume = Body::find($system, $this->cutOff, $course->vessel_id)->volumeL;
+        $volume = WaterBody::find($system, $this->cutOff, $course->vessel_id)->volumeL;
         $most = $this->agents->get($course->thing)->range('prolonged')[1] ?? $course->dose_mg_l;
         $short = min(
             $course->dose_mg_l - $this->left($system, $course, Carbon::now()),
@@ -131,7 +132,7 @@ final readonly class CourseReport
             return null;
         }
         $each =
-            ($course->dose_mg_l * Body::find($system, $this->cutOff, $course->vessel_id)->volumeL) /
+            ($course->dose_mg_l * WaterBody::find($system, $this->cutOff, $course->vessel_id)->volumeL) /
             1000 /
             $this->strength($course);
         $said = fn(float $amount): string => $this->agents->get($course->thing)->unit === 'mL'
@@ -261,7 +262,7 @@ final readonly class CourseReport
      */
     private function washes(System $system, Collection $courses): array
     {
-        $body = Body::find($system, $this->cutOff, null);
+        $body = WaterBody::find($system, $this->cutOff, null);
         $running = $courses
             ->filter(static fn(Course $course): bool => $course->ended_at === null)
             ->map(static fn(Course $course): string => $course->thing)

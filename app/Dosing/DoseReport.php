@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
-use App\Benches\BenchReport;
-use App\Figures\Age;
+use App\Bench\BenchReport;
+use App\Expected\ExpectedWater;
+use App\Expected\Residuals;
+use App\Models\Age;
 use App\Models\Dose;
 use App\Models\Good;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\Vessel;
-use App\Reports\Body;
-use App\Reports\CutOff;
-use App\Reports\ExpectedWater;
-use App\Reports\LatestWater;
-use App\Reports\SystemReport;
+use App\Readings\LatestWater;
+use App\Volumes\LoopSums;
+use App\Volumes\ShutBays;
+use App\Volumes\WaterBody;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AgentTable;
@@ -37,9 +38,9 @@ final readonly class DoseReport
         private AgentTable $agents,
         private BenchReport $benches,
         private Residuals $residuals,
-        private CutOff $cutOff,
+        private ShutBays $cutOff,
         private ExpectedWater $expected,
-        private SystemReport $systems,
+        private LoopSums $systems,
         private StageKinds $kinds,
     ) {
         $this->conflicts = new Conflicts($agents);
@@ -51,11 +52,11 @@ final readonly class DoseReport
      */
     public function of(System $system, LatestWater $water, array $typed): array
     {
-        $things = Thing::all($system, $this->agents);
-        $bodies = Body::all($system, $this->cutOff);
+        $things = Dosable::all($system, $this->agents);
+        $bodies = WaterBody::all($system, $this->cutOff);
         $asked = is_string($typed['body'] ?? null) && $typed['body'] !== '' ? $typed['body'] : null;
         $body =
-            array_values(array_filter($bodies, static fn(Body $one): bool => $one->vesselId === $asked))[0] ??
+            array_values(array_filter($bodies, static fn(WaterBody $one): bool => $one->vesselId === $asked))[0] ??
             $bodies[0];
         $state = $this->state($system, $body, $water);
         $thing = $things[is_string($typed['thing'] ?? null) ? $typed['thing'] : ''] ?? null;
@@ -63,7 +64,7 @@ final readonly class DoseReport
         return [
             'things' => array_values(
                 array_map(
-                    static fn(Thing $one): array => [
+                    static fn(Dosable $one): array => [
                         'id' => $one->id,
                         'name' => $one->name,
                         'group' => $one->group,
@@ -74,7 +75,7 @@ final readonly class DoseReport
             ),
             'not_offered' => $this->agents->notOffered,
             'bodies' => array_map(
-                static fn(Body $one): array => [
+                static fn(WaterBody $one): array => [
                     'id' => $one->vesselId ?? '',
                     'name' => $one->name,
                     'litres' => $one->volumeL,
@@ -92,12 +93,12 @@ final readonly class DoseReport
     public function refusals(System $system, LatestWater $water, string $thing): array
     {
         return $this->judge(
-            Thing::all($system, $this->agents)[$thing],
-            $this->state($system, Body::find($system, $this->cutOff, null), $water),
+            Dosable::all($system, $this->agents)[$thing],
+            $this->state($system, WaterBody::find($system, $this->cutOff, null), $water),
         )['refusals'];
     }
 
-    public function state(System $system, Body $body, LatestWater $water): DoseState
+    public function state(System $system, WaterBody $body, LatestWater $water): DoseState
     {
         return DoseState::of($system, $body, $water, $this->expected, $this->residuals, $this->conflicts, $this->kinds);
     }
@@ -107,7 +108,7 @@ final readonly class DoseReport
      *
      * @return array{refusals: list<string>, conditions: list<string>}
      */
-    public function judge(Thing $thing, DoseState $state): array
+    public function judge(Dosable $thing, DoseState $state): array
     {
         if ($thing->id === 'ammonium') {
             return [
@@ -159,7 +160,7 @@ final readonly class DoseReport
      * @param  array<string, mixed>  $input
      * @return array{refusals: list<string>, conditions: list<string>}
      */
-    private function lists(Thing $thing, array $input): array
+    private function lists(Dosable $thing, array $input): array
     {
         $figures = $this->registry->run('dose.conflicts', [...$input, 'agent' => $thing->conflict])->figures;
         $texts = static fn(mixed $list): array => array_values(
@@ -176,8 +177,8 @@ final readonly class DoseReport
     public function answer(
         System $system,
         LatestWater $water,
-        Thing $thing,
-        Body $body,
+        Dosable $thing,
+        WaterBody $body,
         DoseState $state,
         array $typed,
     ): array {
@@ -278,7 +279,7 @@ final readonly class DoseReport
      *
      * @param  array<string, mixed>  $bench
      */
-    private function onTop(Thing $thing, DoseState $state, array $bench): ?string
+    private function onTop(Dosable $thing, DoseState $state, array $bench): ?string
     {
         $left = $state->present[$thing->id]['most_mg_l'] ?? null;
         $input = (array) $bench['input'];
@@ -307,7 +308,7 @@ final readonly class DoseReport
     }
 
     /** What of the shelf a thing would be taken from. */
-    public static function good(System $system, Thing $thing): ?Good
+    public static function good(System $system, Dosable $thing): ?Good
     {
         $kind = $thing->shelfKind();
 
@@ -354,7 +355,7 @@ final readonly class DoseReport
      *
      * @return array<string, mixed>
      */
-    private function fixed(Thing $thing, Body $body, DoseState $state, ?Good $good): array
+    private function fixed(Dosable $thing, WaterBody $body, DoseState $state, ?Good $good): array
     {
         $fixed = ['volume_l' => max(0.1, $body->volumeL)];
         if ($thing->bench->calculator === 'dose.treatment') {
@@ -421,7 +422,7 @@ final readonly class DoseReport
     }
 
     /** How fast the trickle that runs takes out whatever is given. */
-    private function washOut(System $system, Body $body): ?string
+    private function washOut(System $system, WaterBody $body): ?string
     {
         $trickle = $body->vesselId === null ? Trickle::running($system) : null;
 
@@ -453,7 +454,7 @@ final readonly class DoseReport
     }
 
     /**
-     * @param  list<Body>  $bodies
+     * @param  list<WaterBody>  $bodies
      * @return list<array<string, mixed>>
      */
     private function given(System $system, array $bodies): array

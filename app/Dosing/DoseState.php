@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
-use App\Figures\Age;
+use App\Expected\ExpectedWater;
+use App\Expected\Residuals;
+use App\Models\Age;
 use App\Models\Charge;
 use App\Models\Dose;
 use App\Models\FishGroup;
@@ -12,10 +14,9 @@ use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Models\VolumeChoice;
-use App\Reports\Body;
-use App\Reports\CutOff;
-use App\Reports\ExpectedWater;
-use App\Reports\LatestWater;
+use App\Readings\LatestWater;
+use App\Volumes\ShutBays;
+use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Seeding;
@@ -46,7 +47,7 @@ final readonly class DoseState
 
     public static function of(
         System $system,
-        Body $body,
+        WaterBody $body,
         LatestWater $water,
         ExpectedWater $expected,
         Residuals $residuals,
@@ -82,7 +83,7 @@ final readonly class DoseState
         ];
         $shut =
             $body->vesselId === null
-                ? array_map(static fn(Vessel $vessel): string => $vessel->name, CutOff::vessels($system))
+                ? array_map(static fn(Vessel $vessel): string => $vessel->name, ShutBays::vessels($system))
                 : [];
         if ($shut !== []) {
             $rows[] = [

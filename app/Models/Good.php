@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Figures\Age;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Measures;

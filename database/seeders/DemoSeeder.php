@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\LayBuild;
+use App\Build\LayBuild;
 use App\Models\Good;
 use App\Models\Kit;
 use App\Models\Role;
@@ -12,8 +12,8 @@ use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterSource;
-use App\Reports\SystemReport;
-use App\Reports\VolumeReport;
+use App\Volumes\LoopSums;
+use App\Volumes\VolumeReport;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -51,7 +51,7 @@ final class DemoSeeder extends Seeder
     public function __construct(
         private readonly DemoWater $water,
         private readonly VolumeReport $volumes,
-        private readonly SystemReport $systems,
+        private readonly LoopSums $systems,
     ) {}
 
     /** @return list<array{email: string, password: string, who: string}> */

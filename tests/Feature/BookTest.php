@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Book\WholeBook;
 use App\Models\Note;
 use App\Models\Visit;
+use App\Transfer\WholeBook;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

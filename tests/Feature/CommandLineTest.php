@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\LayBuild;
-use App\Console\Commands\AddPerson;
+use App\Build\LayBuild;
 use App\Models\Dose;
 use App\Models\Role;
 use App\Models\System;
 use App\Models\User;
+use App\Site\PersonCommand;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Hash;
 use Symfony\Component\Console\Tester\CommandTester;
@@ -57,7 +57,7 @@ final class CommandLineTest extends TestCase
     /** @param  array<string, string>  $given */
     private function someone(array $given, string $password, int $code, string $says): void
     {
-        $command = app(AddPerson::class);
+        $command = app(PersonCommand::class);
         $command->setLaravel($this->app);
         $tester = new CommandTester($command);
         $tester->setInputs([$password]);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\LayBuild;
+use App\Build\LayBuild;
 use App\Models\Dose;
 use Ironwort\Core\Catalogue\Registry;
 use Tests\TestCase;

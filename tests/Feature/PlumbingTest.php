@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Builds\BuildTemplates;
+use App\Build\BuildTemplates;
 use App\Models\Line;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;

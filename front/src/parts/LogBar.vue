@@ -86,6 +86,10 @@ function submit(): void {
 }
 
 defineExpose({ focus: () => box.value?.focus() })
+function toTheLine() {
+  keys.value = false
+  box.value?.focus()
+}
 </script>
 
 <template>
@@ -176,14 +180,7 @@ defineExpose({ focus: () => box.value?.focus() })
         </li>
       </ul>
     </div>
-    <LogKeypad
-      v-if="keypad"
-      v-model="line"
-      @close="
-        keys = false
-        box?.focus()
-      "
-    />
+    <LogKeypad v-if="keypad" v-model="line" @close="toTheLine" />
   </form>
 </template>
 

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Capacity\CapacityReport;
+use App\Capacity\FilterInputs;
+use App\Expected\ExpectedWater;
+use App\Forms\Origin;
+use App\Models\Age;
+use App\Models\Good;
+use App\Models\System;
+use App\Models\Trickle;
+use App\Models\WaterSource;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Volumes\VolumeReport;
+use Ironwort\Core\Dose\Validity;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
+
+/** What is known of a system, by the keys under which calculators ask for it, with where it is from. */
+final readonly class BenchContext
+{
+    private const READINGS = [
+        'tan_mg_l',
+        'no2_n_mg_l',
+        'alkalinity_mg_l',
+        'hardness_mg_l',
+        'ph',
+        'temp_c',
+        'salinity_g_l',
+        'do_mg_l',
+    ];
+
+    public function __construct(
+        private VolumeReport $volumes,
+        private ExpectedWater $expected,
+        private FilterInputs $question,
+        private CapacityReport $capacity,
+        private LimitsInForce $judging,
+    ) {}
+
+    /** @return array<string, array{float|string, Origin}> by key; a reading that is stale says so */
+    public function of(System $system, LatestWater $water): array
+    {
+        $known = [];
+        $keep = static function (
+            string $key,
+            string $label,
+            float|string $value,
+            string $text,
+            string $kind,
+            string $from,
+        ) use (&$known): void {
+            $known[$key] = [$value, new Origin($key, $label, $text, $kind, $from)];
+        };
+        $volume = $this->volumes->inUse($system)->value;
+        if ($volume > 0) {
+            $keep('volume_l', 'Volume', $volume, Format::number($volume, 5) . ' L', 'build', 'as doses use it');
+        }
+        $reckoned = $this->expected->now($system, $water);
+        foreach (self::READINGS as $key) {
+            $entry = $water->get(Parameter::from($key));
+            if ($entry === null) {
+                continue;
+            }
+            $parameter = Parameter::from($key);
+            $value = $reckoned[$key] ?? $entry->value;
+            $stale = $entry->taken_at->diffInDays(now()) > Validity::READING_D ? ', stale: test again' : '';
+            $keep(
+                $key,
+                $parameter->name(),
+                $value,
+                trim(Format::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
+                isset($reckoned[$key]) ? 'computed' : 'measured',
+                (isset($reckoned[$key]) ? 'reckoned since the reading ' : 'measured ') .
+                    Age::of($entry->taken_at) .
+                    $stale,
+            );
+        }
+        if (isset($known['salinity_g_l'])) {
+            $known['now_g_l'] = $known['salinity_g_l'];
+            // Salt is 60.66 % chloride by weight.
+            $chloride = 606.6 * (float) $known['salinity_g_l'][0];
+            $keep(
+                'chloride_mg_l',
+                'Chloride',
+                $chloride,
+                Format::number($chloride, 3) . ' mg/L',
+                'computed',
+                'from the salt ' . $known['salinity_g_l'][1]->from,
+            );
+        }
+        $burns = $this->judging->for($system, Parameter::UnionisedAmmonia)->above?->act;
+        if ($burns !== null) {
+            $keep(
+                'nh3_limit_mg_l',
+                'Most un-ionised ammonia',
+                $burns,
+                Format::number($burns) . ' mg/L as N',
+                'limit',
+                'where this life stage is to be acted on',
+            );
+        }
+        $this->source($system, $keep);
+        $surface = $this->question->surface($system);
+        $keep(
+            'surface_m2',
+            'Open surface',
+            $surface,
+            Format::number($surface, 3) . ' m²',
+            'build',
+            'from the shapes of the vessels',
+        );
+        $walls = $this->question->walls($system);
+        $keep(
+            'walls_m2',
+            'Walls and floor',
+            $walls,
+            Format::number($walls, 3) . ' m²',
+            'build',
+            'from the shapes of the vessels',
+        );
+        $load = $system->fish->isEmpty() ? null : $this->capacity->of($system, $water)['load'];
+        if (is_array($load) && is_numeric($load['value'] ?? null)) {
+            $keep(
+                'production_g_d',
+                'Ammonia made',
+                (float) $load['value'],
+                Format::number((float) $load['value'], 3) . ' g N/d',
+                'computed',
+                'all that the fish give',
+            );
+        }
+
+        return $known;
+    }
+
+    /** @param  \Closure(string, string, float|string, string, string, string): void  $keep */
+    private function source(System $system, \Closure $keep): void
+    {
+        $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
+        if ($source !== null) {
+            $chlorine = $source->reading('chlorine_mg_l');
+            if ($chlorine !== null) {
+                $keep(
+                    'chlorine_mg_l',
+                    'Chlorine',
+                    $chlorine,
+                    Format::number($chlorine) . ' mg/L',
+                    'measured',
+                    "test of {$source->name}",
+                );
+                $keep(
+                    'kind',
+                    'It is',
+                    $source->chloramine() ? 'chloramine' : 'free',
+                    $source->chloramine() ? 'chloramine' : 'free chlorine',
+                    'measured',
+                    "test of {$source->name}",
+                );
+            }
+            $temp = $source->reading('temp_c');
+            if ($temp !== null) {
+                $keep(
+                    'source_temp_c',
+                    'New water',
+                    $temp,
+                    Format::number($temp) . ' °C',
+                    'measured',
+                    "test of {$source->name}",
+                );
+            }
+        }
+        $trickle = Trickle::running($system);
+        if ($trickle !== null) {
+            $keep(
+                'flow_l_h',
+                'Trickle',
+                $trickle->flow_l_h,
+                Format::number($trickle->flow_l_h, 3) . ' L/h',
+                'plan',
+                'the trickle that runs',
+            );
+            $keep(
+                'trickle_l_min',
+                'Trickle',
+                $trickle->flow_l_h / 60,
+                Format::number($trickle->flow_l_h / 60, 3) . ' L/min',
+                'plan',
+                'the trickle that runs',
+            );
+        }
+        $good = Good::inUse($system->site_id, 'conditioner');
+        foreach ($good->label ?? [] as $key => $value) {
+            $keep($key, 'Label', (float) $value, Format::number((float) $value), 'typed', "label of {$good?->name}");
+        }
+    }
+}

@@ -1,0 +1,369 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Book;
+
+use App\Models\Age;
+use App\Models\Dose;
+use App\Models\Feed;
+use App\Models\FishEvent;
+use App\Models\Note;
+use App\Models\Reading;
+use App\Models\Setback;
+use App\Models\ShutOff;
+use App\Models\System;
+use App\Models\Visit;
+use App\Models\VolumeChoice;
+use App\Models\WaterChange;
+use App\Readings\VisitResource;
+use App\Volumes\ShutBays;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Dose\BoundAmmonia;
+use Ironwort\Core\Judge\Parameter;
+
+/** The entries of a system's book, newest first: what was tested, fed, seen, done, and what came and went. */
+final readonly class BookReport
+{
+    public const KINDS = ['tests', 'feeds', 'notes', 'water', 'doses', 'fish', 'filter'];
+
+    private const PAGE = 40;
+
+    public function __construct(private ShutBays $cutOff) {}
+
+    /**
+     * @param  list<string>  $kinds
+     * @return array{entries: list<array<string, mixed>>, next: ?string}
+     */
+    public function of(System $system, array $kinds, ?Carbon $before): array
+    {
+        $entries = collect();
+        foreach (array_intersect(self::KINDS, $kinds) as $kind) {
+            $entries = $entries->concat(
+                $this->kind($system, $kind, $before ?? Carbon::now()->addDay(), self::PAGE + 1),
+            );
+        }
+        $sorted = $entries->sortByDesc(static fn(array $entry): string => $entry['at'] . $entry['id'])->values();
+        $page = array_values($sorted->take(self::PAGE)->all());
+
+        return ['entries' => $page, 'next' => $sorted->count() > self::PAGE ? $page[self::PAGE - 1]['at'] : null];
+    }
+
+    /**
+     * What runs as a mark through every strip of the score.
+     *
+     * @return list<array{at: string, kind: string, text: string}>
+     */
+    public function marks(System $system, Carbon $from, Carbon $to): array
+    {
+        $marks = [];
+        foreach (['notes', 'water', 'doses', 'fish', 'filter'] as $kind) {
+            foreach ($this->kind($system, $kind, $to, 200) as $entry) {
+                if ($entry['at'] >= $from->toIso8601ZuluString()) {
+                    $marks[] = ['at' => $entry['at'], 'kind' => $kind, 'text' => $entry['text']];
+                }
+            }
+        }
+
+        return $marks;
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function kind(System $system, string $kind, Carbon $before, int $most): Collection
+    {
+        return match ($kind) {
+            'tests' => $this->tests($system, $before, $most),
+            'feeds' => $this->feeds($system, $before, $most),
+            'notes' => $this->notes($system, $before, $most),
+            'water' => $this->water($system, $before, $most),
+            'doses' => $this->doses($system, $before, $most),
+            'fish' => $this->fish($system, $before, $most),
+            default => $this->filter($system, $before, $most),
+        };
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function tests(System $system, Carbon $before, int $most): Collection
+    {
+        $query = Visit::bookedAt($system)->with('corrects.readings');
+        $query->where('taken_at', '<', $before);
+        /** @var Collection<int, Visit> $visits */
+        $visits = $query->limit($most)->get();
+
+        $oldest = $visits->last();
+        /** @var Collection<int, Dose> $binders */
+        $binders =
+            $oldest === null
+                ? collect()
+                : Dose::query()
+                    ->where('system_id', $system->id)
+                    ->whereNull('withdrawn_at')
+                    ->where('thing', 'binder')
+                    ->where('given_at', '>=', $oldest->taken_at->copy()->subHours(BoundAmmonia::HOURS))
+                    ->limit(500)
+                    ->get();
+        $bound = static fn(Visit $visit): string => $visit->readings->contains(
+            static fn(Reading $reading): bool => $reading->parameter === Parameter::Ammonia,
+        ) &&
+        $binders->contains(
+            static fn(Dose $dose): bool => $dose->given_at->lte($visit->taken_at) &&
+                $dose->given_at->diffInHours($visit->taken_at) <= BoundAmmonia::HOURS,
+        )
+            ? BoundAmmonia::MARK
+            : '';
+
+        return $visits->map(
+            fn(Visit $visit): array => self::entry(
+                $visit->id,
+                'tests',
+                $visit->taken_at,
+                $visit->user?->name,
+                $bound($visit),
+                VisitResource::of($visit),
+                $visit->corrects === null ? null : VisitResource::of($visit->corrects),
+            ),
+        );
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function feeds(System $system, Carbon $before, int $most): Collection
+    {
+        $query = Feed::query()->where('system_id', $system->id)->with('user');
+        $query->whereNull('withdrawn_at')->where('fed_at', '<', $before)->orderByDesc('fed_at');
+        /** @var Collection<int, Feed> $feeds */
+        $feeds = $query->limit($most)->get();
+        $came = ['yes' => 'came up', 'slowly' => 'came up slowly', 'no' => 'did not come up'];
+
+        return $feeds->map(
+            static fn(Feed $feed): array => self::entry(
+                $feed->id,
+                'feeds',
+                $feed->fed_at,
+                $feed->user?->name,
+                implode(
+                    ', ',
+                    array_filter([
+                        "Fed {$feed->feed_g} g",
+                        $came[$feed->came_up] ?? null,
+                        $feed->left_some ? 'left some' : null,
+                    ]),
+                ),
+            ),
+        );
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function notes(System $system, Carbon $before, int $most): Collection
+    {
+        $query = Note::query()
+            ->where('system_id', $system->id)
+            ->with(['user', 'photo:id']);
+        $query->whereNull('withdrawn_at')->where('taken_at', '<', $before)->orderByDesc('taken_at');
+        /** @var Collection<int, Note> $notes */
+        $notes = $query->limit($most)->get();
+
+        return $notes->map(
+            static fn(Note $note): array => self::entry(
+                $note->id,
+                'notes',
+                $note->taken_at,
+                $note->user?->name,
+                implode('. ', array_filter([ucfirst(implode(', ', $note->seen)), $note->words])),
+                photo: $note->getRelation('photo') !== null,
+            ),
+        );
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function fish(System $system, Carbon $before, int $most): Collection
+    {
+        $query = FishEvent::query()->with(['from', 'to', 'user']);
+        $query
+            ->where(
+                static fn($either) => $either
+                    ->where('from_system_id', $system->id)
+                    ->orWhere('to_system_id', $system->id),
+            )
+            ->where('happened_on', '<', $before)
+            ->orderByDesc('happened_on');
+        /** @var Collection<int, FishEvent> $events */
+        $events = $query->limit($most)->get();
+
+        return $events->map(static function (FishEvent $event) use ($system): array {
+            $text = match (true) {
+                $event->kind === 'lost' => "{$event->count} {$event->group_name} died",
+                $event->kind === 'sold' => "{$event->count} {$event->group_name} sold",
+                $event->to_system_id === $system->id
+                    => "{$event->count} {$event->group_name} came from {$event->from->name}",
+                default => "{$event->count} {$event->group_name} moved to {$event->to?->name}",
+            };
+
+            return self::entry(
+                $event->id,
+                'fish',
+                $event->happened_on,
+                $event->user?->name,
+                $text . ($event->reason === null ? '' : ": {$event->reason}"),
+            );
+        });
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function water(System $system, Carbon $before, int $most): Collection
+    {
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()
+            ->with(['water', 'user', 'vessel'])
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('changed_at', '<', $before)
+            ->orderByDesc('changed_at')
+            ->limit($most)
+            ->get();
+
+        return $changes->map(
+            static fn(WaterChange $change): array => self::entry(
+                $change->id,
+                'water',
+                $change->changed_at,
+                $change->user?->name,
+                $change->text(),
+            ),
+        );
+    }
+
+    /** @return Collection<int, array<string, mixed>> each with what a volume corrected since makes of it */
+    private function doses(System $system, Carbon $before, int $most): Collection
+    {
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()
+            ->with(['vessel', 'user', 'good'])
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('given_at', '<', $before)
+            ->orderByDesc('given_at')
+            ->limit($most)
+            ->get();
+        if ($doses->isEmpty()) {
+            return $doses->map(static fn(): array => []);
+        }
+        $volumes = [];
+        foreach ($this->cutOff->bodies($system->loadMissing(['site', 'vessels', 'lines'])) as $body) {
+            $volumes[$body['vessel_id'] ?? ''] = $body['volume_l'];
+        }
+
+        return $doses->map(
+            static fn(Dose $dose): array => self::entry(
+                $dose->id,
+                'doses',
+                $dose->given_at,
+                $dose->user?->name,
+                implode(
+                    ' ',
+                    array_filter([
+                        ucfirst($dose->text()) . '.',
+                        $dose->override_reason === null ? null : "Given all the same: {$dose->override_reason}.",
+                        $dose->afterwards($volumes[$dose->vessel_id ?? ''] ?? 0.0),
+                    ]),
+                ),
+            ),
+        );
+    }
+
+    /** @return Collection<int, array<string, mixed>> */
+    private function filter(System $system, Carbon $before, int $most): Collection
+    {
+        $named = [
+            'wash' => 'A hard wash',
+            'stop' => 'A stop without flow',
+            'medicine' => 'A medicine',
+            'new_media' => 'Media replaced',
+        ];
+        /** @var Collection<int, Setback> $setbacks */
+        $setbacks = Setback::query()
+            ->where('system_id', $system->id)
+            ->where('happened_on', '<', $before)
+            ->orderByDesc('happened_on')
+            ->limit($most)
+            ->get();
+        /** @var Collection<int, ShutOff> $shut */
+        $shut = ShutOff::query()
+            ->where('system_id', $system->id)
+            ->where('shut_at', '<', $before)
+            ->with('vessel')
+            ->orderByDesc('shut_at')
+            ->limit($most)
+            ->get();
+        /** @var Collection<int, VolumeChoice> $volumes */
+        $volumes = VolumeChoice::query()
+            ->where('system_id', $system->id)
+            ->where('created_at', '<', $before)
+            ->with('user')
+            ->orderByDesc('created_at')
+            ->limit($most)
+            ->get();
+
+        return $setbacks
+            ->map(
+                static fn(Setback $setback): array => self::entry(
+                    $setback->id,
+                    'filter',
+                    $setback->happened_on,
+                    null,
+                    "{$named[$setback->kind]}: {$setback->lost_pct} % of the filter’s bacteria",
+                ),
+            )
+            ->concat(
+                $shut->map(
+                    static fn(ShutOff $off): array => self::entry(
+                        $off->id,
+                        'filter',
+                        $off->shut_at,
+                        null,
+                        "{$off->vessel->name} shut off" .
+                            ($off->opened_at === null ? '' : ', opened ' . Age::of($off->opened_at)),
+                    ),
+                ),
+            )
+            ->concat(
+                $volumes->map(
+                    static fn(VolumeChoice $choice): array => self::entry(
+                        $choice->id,
+                        'filter',
+                        $choice->created_at,
+                        $choice->user?->name,
+                        'Doses go by ' . number_format($choice->volume_l) . ' L',
+                    ),
+                ),
+            );
+    }
+
+    /**
+     * @param  ?array<string, mixed>  $visit
+     * @param  ?array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    private static function entry(
+        string $id,
+        string $kind,
+        Carbon $at,
+        ?string $by,
+        string $text,
+        ?array $visit = null,
+        ?array $before = null,
+        bool $photo = false,
+    ): array {
+        return [
+            'id' => $id,
+            'kind' => $kind,
+            'at' => $at->toIso8601ZuluString(),
+            'age' => Age::of($at),
+            'by' => $by,
+            'text' => $text,
+            'visit' => $visit,
+            'corrected' => $before,
+            'photo' => $photo,
+        ];
+    }
+}

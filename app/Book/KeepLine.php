@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Book;
+
+use App\Models\Feed;
+use App\Models\Kit;
+use App\Models\Note;
+use App\Models\System;
+use App\Models\User;
+use App\Models\Vessel;
+use App\Models\Visit;
+use App\Readings\BookVisit;
+use App\Water\BookChange;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Book\LogEntry;
+use Ironwort\Core\Book\LogLine;
+use Ironwort\Core\Book\LogTime;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Judge\Reading;
+
+/** One line of the log bar, from a page or a shell: read, and kept whole or not at all. */
+final readonly class KeepLine
+{
+    public function __construct(private BookVisit $book, private BookChange $changes) {}
+
+    /** The line as the system's bays and the site's kits give it meaning. */
+    public function read(System $system, string $text): LogLine
+    {
+        $kits = array_map(static fn(Kit $kit): array => [$kit->unit, $kit->judge()], Kit::inUse($system->site));
+
+        return LogLine::read(
+            $text,
+            array_values($system->vessels->map(static fn(Vessel $vessel): string => $vessel->name)->all()),
+            kits: $kits,
+            altitudeM: $system->site->altitude_m,
+        );
+    }
+
+    /**
+     * @return ?Visit null where the line held no reading
+     *
+     * @throws BadInput at `line`
+     */
+    public function keep(System $system, User $user, string $id, LogLine $line): ?Visit
+    {
+        if ($line->faults !== []) {
+            throw BadInput::at('line', $line->faults[0]->message);
+        }
+        if (
+            $line->entries === [] &&
+            $line->feedG === null &&
+            $line->note === null &&
+            $line->changeL === null &&
+            $line->changePct === null
+        ) {
+            throw BadInput::at('line', 'Type at least one reading, as am .5 ph 7.8 t 18.');
+        }
+        $at = self::when($line->time, $system->site->timezone);
+        if ($at->isAfter(now()->addMinutes(2))) {
+            throw BadInput::at('line', 'This time is still to come: nothing is written before it happens.');
+        }
+        if ($line->feedG !== null && $line->feedG > 500000) {
+            throw BadInput::at('line', 'So much feed cannot be.');
+        }
+
+        return DB::transaction(function () use ($system, $user, $id, $line, $at): ?Visit {
+            // Feed and words take their keys from the line's own, so that a line sent twice is kept once.
+            $own = ['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id];
+            if ($line->feedG !== null) {
+                Feed::query()->firstOrCreate(['id' => $id], [...$own, 'feed_g' => $line->feedG, 'fed_at' => $at]);
+            }
+            if ($line->note !== null) {
+                Note::query()->firstOrCreate(
+                    ['id' => $id],
+                    [...$own, 'words' => mb_substr($line->note, 0, 1000), 'seen' => [], 'taken_at' => $at],
+                );
+            }
+            if ($line->changeL !== null || $line->changePct !== null) {
+                $this->changes->fromLine($system, $user, $id, $at, $line);
+            }
+            if ($line->entries === []) {
+                return null;
+            }
+            $typed = [];
+            foreach ($line->entries as $entry) {
+                $typed[$entry->reading->parameter->value] = ['typed' => $entry->typed, 'unit' => $entry->unit];
+            }
+            try {
+                return $this->book->book(
+                    $id,
+                    $system,
+                    $user,
+                    $at,
+                    self::readings($line),
+                    $typed,
+                    $system->vessels->firstWhere('name', $line->place)?->id,
+                    spot: $line->spot,
+                );
+            } catch (BadInput $bad) {
+                throw BadInput::at('line', implode(' ', $bad->errors));
+            }
+        });
+    }
+
+    /** @return array<string, Reading> */
+    public static function readings(LogLine $line): array
+    {
+        return array_column(
+            array_map(
+                static fn(LogEntry $entry): array => [$entry->reading->parameter->value, $entry->reading],
+                $line->entries,
+            ),
+            1,
+            0,
+        );
+    }
+
+    public static function when(?LogTime $time, string $timezone): Carbon
+    {
+        if ($time === null) {
+            return Carbon::now();
+        }
+        $day = Carbon::now($timezone);
+
+        return ($time->yesterday ? $day->subDay() : $day)->setTime($time->hour, $time->minute)->utc();
+    }
+}

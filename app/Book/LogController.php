@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Book;
+
+use App\Http\Controller;
+use App\Models\Age;
+use App\Models\System;
+use App\Models\Visit;
+use App\Readings\LatestWater;
+use App\Readings\VisitResource;
+use App\Readings\WaterMeaning;
+use App\Readings\WithdrawVisit;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Book\LogFault;
+use Ironwort\Core\Book\LogLine;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
+
+/** The log bar: what a line is understood as, and keeping it. */
+final class LogController extends Controller
+{
+    public function __construct(private readonly KeepLine $lines) {}
+
+    public function meaning(Request $request, System $system, WaterMeaning $meaning): JsonResponse
+    {
+        $line = $this->line($request, $system);
+        $readings = KeepLine::readings($line);
+        $understood = $meaning->of($system, LatestWater::of($system), $readings);
+
+        return new JsonResponse([
+            'readings' => array_values(
+                array_filter(
+                    $understood['strips'],
+                    static fn(array $strip): bool => isset($readings[$strip['parameter']]) ||
+                        self::follows($strip['parameter'], $readings),
+                ),
+            ),
+            'taken_at' =>
+                $line->time === null
+                    ? null
+                    : KeepLine::when($line->time, $system->site->timezone)->toIso8601ZuluString(),
+            'asks' => $understood['asks'],
+            'place' => $line->place,
+            'feed_g' => $line->feedG,
+            'change_l' => $line->changeL,
+            'change_pct' => $line->changePct,
+            'spot' => $line->spot,
+            'note' => $line->note,
+            'faults' => array_map(
+                static fn(LogFault $fault): array => [
+                    'at' => $fault->at,
+                    'length' => $fault->length,
+                    'message' => $fault->message,
+                ],
+                $line->faults,
+            ),
+        ]);
+    }
+
+    /** @param  array<string, Reading>  $typed */
+    private static function follows(mixed $parameter, array $typed): bool
+    {
+        return array_filter(
+            Parameter::tryFrom(is_string($parameter) ? $parameter : '')?->follows() ?? [],
+            static fn(Parameter $of): bool => isset($typed[$of->value]),
+        ) !== [];
+    }
+
+    /** Takes back all that one line booked: readings, feed, words and a change, which share its key. */
+    public function withdraw(Request $request, System $system, string $id, WithdrawVisit $withdraw): Response
+    {
+        $key = strtoupper($id);
+        $person = $this->person($request);
+        DB::transaction(static function () use ($system, $key, $person, $withdraw): void {
+            /** @var ?Visit $visit */
+            $visit = Visit::query()
+                ->where('system_id', $system->id)
+                ->whereNull('withdrawn_at')
+                ->where('id', $key)
+                ->first();
+            if ($visit !== null) {
+                $withdraw->withdraw($visit, $person);
+            }
+            foreach (['feeds', 'notes', 'changes'] as $table) {
+                DB::table($table)
+                    ->where('system_id', $system->id)
+                    ->where('id', $key)
+                    ->whereNull('withdrawn_at')
+                    ->update(['withdrawn_at' => now()]);
+            }
+        });
+
+        return response()->noContent();
+    }
+
+    public function store(Request $request, System $system): JsonResponse
+    {
+        /** @var array{id: string} $given */
+        $given = $request->validate(['id' => ['required', 'ulid']]);
+        $line = $this->line($request, $system);
+        $id = strtoupper($given['id']);
+        $visit = $this->lines->keep($system, $this->person($request), $id, $line);
+        $besides = array_keys(
+            array_filter([
+                'feed' => $line->feedG !== null,
+                'a change of water' => $line->changeL !== null || $line->changePct !== null,
+                'a note' => $line->note !== null,
+            ]),
+        );
+        if ($visit === null) {
+            $at = KeepLine::when($line->time, $system->site->timezone);
+
+            return new JsonResponse(
+                [
+                    'id' => $id,
+                    'taken_at' => $at->toIso8601ZuluString(),
+                    'age' => Age::of($at),
+                    'by' => $this->person($request)->name,
+                    'bay' => null,
+                    'spot' => null,
+                    'readings' => [],
+                    'besides' => $besides,
+                ],
+                201,
+            );
+        }
+        $visit->load(['readings', 'user', 'vessel']);
+
+        return new JsonResponse(
+            [...VisitResource::of($visit), 'besides' => $besides],
+            $visit->wasRecentlyCreated ? 201 : 200,
+        );
+    }
+
+    private function line(Request $request, System $system): LogLine
+    {
+        $text = $request->input('line');
+        if (!is_string($text) || mb_strlen($text) > 500) {
+            throw BadInput::at('line', 'One line of at most 500 characters is expected.');
+        }
+        $system->unsetRelations();
+
+        return $this->lines->read($system, $text);
+    }
+}

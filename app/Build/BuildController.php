@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+use App\Http\Controller;
+use App\Models\Line;
+use App\Models\Pump;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\Vessel;
+use App\Volumes\LoopSums;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/**
+ * What a system is built of. Parts are put under keys made by the client, so that a repeated save
+ * changes nothing; every answer is the whole build as it then stands.
+ */
+final class BuildController extends Controller
+{
+    /** The volume of the measures typed so far, without keeping anything. */
+    public function vesselMeaning(Request $request, LoopSums $report, VesselInputs $vessels): JsonResponse
+    {
+        return new JsonResponse(
+            $report->vessel(new Vessel(['name' => 'This vessel', ...$vessels->shape($request->all())]))->toArray(),
+        );
+    }
+
+    public function putVessel(
+        PartRequest $request,
+        System $system,
+        string $id,
+        VesselInputs $vessels,
+        SavePart $parts,
+    ): JsonResponse {
+        $columns = [...$request->validated(), ...$vessels->read($request->all())];
+        $parts->save(Vessel::class, $system, $id, $columns, $request->seen());
+
+        return $this->build($system);
+    }
+
+    public function putStage(
+        PartRequest $request,
+        System $system,
+        string $id,
+        StageInputs $stages,
+        SavePart $parts,
+    ): JsonResponse {
+        $columns = $stages->read($system, $request->except(['name', 'seen', 'version']));
+        $parts->save(Stage::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+
+        return $this->build($system);
+    }
+
+    public function putPump(
+        PartRequest $request,
+        System $system,
+        string $id,
+        PumpInputs $pumps,
+        SavePart $parts,
+    ): JsonResponse {
+        $columns = $pumps->read($system, $request->except(['name']));
+        $parts->save(Pump::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+
+        return $this->build($system);
+    }
+
+    public function putLine(
+        PartRequest $request,
+        System $system,
+        string $id,
+        LineInputs $lines,
+        SavePart $parts,
+    ): JsonResponse {
+        $columns = $lines->read($system, strtoupper($id), $request->except(['name']));
+        $parts->save(Line::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+        $lines->settleThreeWay($system, strtoupper($id));
+
+        return $this->build($system);
+    }
+
+    public function destroy(System $system, string $kind, string $id, RemovePart $parts): JsonResponse
+    {
+        $parts->delete($system, $kind, $id);
+
+        return $this->build($system);
+    }
+
+    /** Takes a part out of service, or back in; what the book says of it stays. */
+    public function retire(Request $request, System $system, string $kind, string $id, RemovePart $parts): JsonResponse
+    {
+        /** @var array{retired: bool} $given */
+        $given = $request->validate(
+            ['retired' => ['required', 'boolean']],
+            ['retired.required' => 'Say whether it is retired.'],
+        );
+        $parts->retire($system, $kind, $id, $given['retired']);
+
+        return $this->build($system);
+    }
+
+    private function build(System $system): JsonResponse
+    {
+        return new JsonResponse(BuildResource::of($system->unsetRelations()));
+    }
+}

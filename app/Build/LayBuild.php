@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+use App\Models\System;
+
+/**
+ * Lays the parts of a build into a system: vessels, stages, pumps, and the lines between them.
+ *
+ * Ends of lines are written by name: `v:Bay 1`, `s:Vortex`, `p:Main pump` or `outside`. `inside` names
+ * the vessel a stage or pump stands in, `three_way` the line that shares a line's three-way valve.
+ */
+final readonly class LayBuild
+{
+    /**
+     * @param  array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
+     *     pumps?: list<array<string,
+     *     mixed>>, lines?: list<array<array-key, mixed>>}  $plan
+     */
+    public function lay(System $system, array $plan): void
+    {
+        $own = ['site_id' => $system->site_id];
+        foreach ($plan['vessels'] ?? [] as $i => $vessel) {
+            $system->vessels()->create([...$own, 'freeboard_m' => 0, 'displaced_l' => 0, ...$vessel, 'position' => $i]);
+        }
+        $inside = static fn(array $part): array => [
+            ...array_diff_key($part, ['inside' => 0]),
+            'vessel_id' => isset($part['inside'])
+                ? $system->vessels()->where('name', $part['inside'])->value('id')
+                : null,
+        ];
+        foreach ($plan['stages'] ?? [] as $i => $stage) {
+            $system
+                ->stages()
+                ->create([
+                    ...$own,
+                    'medium' => null,
+                    'air_l_min' => 0,
+                    'media_l' => 0,
+                    ...$inside($stage),
+                    'position' => $i,
+                ]);
+        }
+        foreach ($plan['pumps'] ?? [] as $i => $pump) {
+            $system->pumps()->create([...$own, ...$inside($pump), 'position' => $i]);
+        }
+        $ends = $this->ends($system);
+        foreach ($plan['lines'] ?? [] as $i => $line) {
+            [$name, $from, $to, $bore, $length, $fittings] = $line;
+            $system
+                ->lines()
+                ->create([
+                    ...$own,
+                    'name' => $name,
+                    'bore_mm' => $bore,
+                    'length_m' => $length,
+                    'fittings' => $fittings,
+                    'position' => $i,
+                    "from_{$ends[$from][0]}" => $ends[$from][1],
+                    ...$to === 'outside' ? [] : ["to_{$ends[$to][0]}" => $ends[$to][1]],
+                    ...array_diff_key(array_filter($line, is_string(...), ARRAY_FILTER_USE_KEY), ['three_way' => 0]),
+                ]);
+            if (isset($line['three_way'])) {
+                $made = $system->lines()->where('name', $name)->firstOrFail();
+                $other = $system->lines()->where('name', $line['three_way'])->firstOrFail();
+                $made->update(['three_way_id' => $other->id]);
+                $other->update(['three_way_id' => $made->id]);
+            }
+        }
+    }
+
+    /** @return array<string, array{string, string}> name to column and key */
+    private function ends(System $system): array
+    {
+        $ends = [];
+        foreach ($system->vessels()->get() as $vessel) {
+            $ends["v:{$vessel->name}"] = ['vessel_id', $vessel->id];
+        }
+        foreach ($system->stages()->get() as $stage) {
+            $ends["s:{$stage->name}"] = ['stage_id', $stage->id];
+        }
+        foreach ($system->pumps()->get() as $pump) {
+            $ends["p:{$pump->name}"] = ['pump_id', $pump->id];
+        }
+
+        return $ends;
+    }
+}

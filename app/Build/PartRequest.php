@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+use App\Models\Pump;
+use App\Models\System;
+use App\Models\Vessel;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** The form of a part of the build: its name, its kind where it has kinds, and the version its editor has seen. */
+final class PartRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $kinds = match (true) {
+            $this->routeIs('vessels') => Vessel::KINDS,
+            $this->routeIs('pumps') => Pump::KINDS,
+            default => null,
+        };
+        $system = $this->route('system');
+        $id = $this->route('id');
+
+        return [
+            'name' => [
+                'required',
+                'string',
+                'max:60',
+                ...$this->routeIs('vessels') && $system instanceof System
+                    ? [
+                        Rule::unique('vessels', 'name')
+                            ->where('system_id', $system->id)
+                            ->whereNull('retired_at')
+                            ->ignore(strtoupper(is_string($id) ? $id : '')),
+                    ]
+                    : [],
+            ],
+            ...$kinds === null ? [] : ['kind' => ['required', Rule::in($kinds)]],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give it a name.',
+            'name.unique' => 'There is one of this name already.',
+            'name.max' => 'A name has at most 60 characters.',
+            'kind.required' => 'Say what it is.',
+        ];
+    }
+
+    /** The version of the part that whoever saves has seen; null when it is new or nobody says. */
+    public function seen(): ?string
+    {
+        $seen = $this->input('seen');
+
+        return is_string($seen) && $seen !== '' ? $seen : null;
+    }
+}

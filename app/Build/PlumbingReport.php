@@ -1,0 +1,414 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+use App\Forms\Figure;
+use App\Forms\Origin;
+use App\Models\Line;
+use App\Models\Pump;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\Vessel;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Volumes\LoopSums;
+use App\Volumes\ShutBays;
+use App\Volumes\VolumeReport;
+use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Flow\UnsolvableNetwork;
+use Ironwort\Core\Flow\Valve;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Loop\Loop;
+use Ironwort\Core\Loop\LoopCheck;
+use Ironwort\Core\Loop\LoopFlow;
+use Ironwort\Core\Loop\LoopLine;
+use Ironwort\Core\Loop\LoopPump;
+use Ironwort\Core\Loop\LoopStage;
+use Ironwort\Core\Loop\LoopVessel;
+use Ironwort\Core\Loop\Place;
+use Ironwort\Core\Loop\Turnover;
+use Ironwort\Core\Measure\Format;
+
+/** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
+final readonly class PlumbingReport
+{
+    public function __construct(
+        private BuiltLoop $built,
+        private ShutBays $cutOff,
+        private LoopSums $systems,
+        private VolumeReport $volumes,
+        private Registry $registry,
+        private LimitsInForce $judging,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function of(System $system, LatestWater $water): array
+    {
+        $temperature = $water->get(Parameter::Temperature)->value ?? 20.0;
+        $loop = $this->built->of($system, $temperature);
+        $volume = $this->volumes->inUse($system)->value;
+        $answer = [
+            'temp_c' => $temperature,
+            'temp_assumed' => $water->get(Parameter::Temperature) === null,
+            'volume_l' => $volume,
+            'trouble' => null,
+            'cautions' => [],
+        ];
+        $flow = null;
+        if (self::moves($loop)) {
+            try {
+                $flow = LoopFlow::of($loop);
+                $slow =
+                    $volume > 0
+                        ? Turnover::check(
+                            $system->kind,
+                            $this->judging->following($system),
+                            $flow->returned() / $volume,
+                            ($flow->returned() + self::circulated($system)) / $volume,
+                        )
+                        : [];
+                $answer['cautions'] = array_map(
+                    static fn(Caution $caution): array => ['level' => $caution->level->value, 'text' => $caution->text],
+                    [...LoopCheck::of($loop, $flow), ...$slow],
+                );
+            } catch (UnsolvableNetwork $unsolvable) {
+                $answer['trouble'] = $unsolvable->getMessage();
+            }
+        }
+        $returned = $flow?->returned();
+        $cut = array_map(static fn(Vessel $vessel): string => $vessel->id, ShutBays::vessels($system));
+
+        return [
+            ...$answer,
+            'flow_l_h' => $returned,
+            'turnover' => $returned === null || $volume <= 0 ? null : $this->turnover($volume, $returned)->toArray(),
+            'circulation_l_h' => self::circulated($system),
+            'power_w' => ($power = $system->pumps->sum(
+                static fn(Pump $pump): float => $pump->running ? $pump->power_w : 0.0,
+            )),
+            'kwh_d' => 0.024 * $power,
+            'cost_d' => $system->site->price_per_kwh === null ? null : 0.024 * $power * $system->site->price_per_kwh,
+            'lines' => array_map(
+                fn(Line $line, LoopLine $built): array => $this->line($line, $built, $flow, $temperature),
+                array_values($system->lines->all()),
+                $loop->lines,
+            ),
+            'stages' => array_values(
+                $system->stages->map(fn(Stage $stage): array => $this->stage($stage, $flow, $volume))->all(),
+            ),
+            'pumps' => array_values(
+                $system->pumps->map(fn(Pump $pump): array => $this->pump($pump, $loop, $flow))->all(),
+            ),
+            'vessels' => array_map(
+                fn(Vessel $vessel, LoopVessel $built): array => $this->vessel(
+                    $vessel,
+                    $built,
+                    $flow,
+                    in_array($vessel->id, $cut, true),
+                ),
+                array_values($system->vessels->all()),
+                $loop->vessels,
+            ),
+            'network' => $flow?->rows,
+            'shut_off' => $this->cutOff->times($system, $water),
+            'bodies' => $this->cutOff->bodies($system),
+        ];
+    }
+
+    /**
+     * What really flows through every stage; null where the loop has no answer.
+     *
+     * @return list<array{id: string, flow_l_h: ?float}>
+     */
+    public function stageFlows(System $system, LatestWater $water): array
+    {
+        $loop = $this->built->of($system, $water->get(Parameter::Temperature)->value ?? 20.0);
+        try {
+            $flow = self::moves($loop) ? LoopFlow::of($loop) : null;
+        } catch (UnsolvableNetwork) {
+            $flow = null;
+        }
+
+        return array_map(
+            static fn(LoopStage $stage): array => [
+                'id' => $stage->id,
+                'flow_l_h' => $flow === null ? null : abs($flow->stageFlow($stage->id)),
+            ],
+            $loop->stages,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function line(Line $line, LoopLine $built, ?LoopFlow $flow, float $temperature): array
+    {
+        $place = static fn(Place $place): array => ['kind' => $place->kind->value, 'id' => $place->id];
+        $litres = $flow?->lineFlow($line->id);
+
+        return [
+            'id' => $line->id,
+            'name' => $line->name,
+            'from' => $place($line->from()),
+            'to' => $place($line->to()),
+            'bore_mm' => $line->bore_mm,
+            'length_m' => $line->length_m,
+            'fittings_k' => $built->fittingsK,
+            'valve_open_pct' => $line->valve_open_pct,
+            'flow_l_h' => $litres,
+            'velocity_m_s' => $flow?->lineVelocity($built),
+            'ask' => $flow !== null && $built->open() && !$built->overflow ? $flow->asked('line', $line->id) : null,
+            'overflow' => $built->overflow,
+            'drop' =>
+                $litres === null || abs($litres) < 1
+                    ? null
+                    : $this->drop($line, $built, abs($litres), $temperature)->toArray(),
+        ];
+    }
+
+    /** What the line loses, as the one calculation that any line can be opened to. */
+    private function drop(Line $line, LoopLine $built, float $litres, float $temperature): Figure
+    {
+        $valve = $line->valve_open_pct === null ? 0.0 : (float) Valve::k($line->valve_open_pct);
+        $input = [
+            'flow_l_h' => $litres,
+            'bore_mm' => $line->bore_mm,
+            'length_m' => $line->length_m,
+            'fittings_k' => $built->fittingsK + $valve,
+            'temp_c' => $temperature,
+        ];
+
+        return new Figure(
+            "Drop along {$line->name}",
+            $this->registry->run('flow.gravity', $input)->number('level_drop_mm'),
+            'mm',
+            'flow.gravity',
+            'level_drop_mm',
+            $input,
+            [
+                new Origin(
+                    'flow_l_h',
+                    'Flow',
+                    Format::number($litres, 5) . ' L/h',
+                    'computed',
+                    'solved with the whole loop',
+                ),
+                new Origin(
+                    'bore_mm',
+                    'Bore',
+                    Format::number($line->bore_mm) . ' mm',
+                    'build',
+                    "from the build of {$line->name}",
+                ),
+                new Origin(
+                    'length_m',
+                    'Length',
+                    Format::number($line->length_m) . ' m',
+                    'build',
+                    "from the build of {$line->name}",
+                ),
+                new Origin(
+                    'fittings_k',
+                    'Fittings',
+                    'K ' . Format::number($built->fittingsK + $valve, 3),
+                    'build',
+                    $valve > 0
+                        ? 'sum of its fittings, and its valve at ' .
+                            Format::number((float) $line->valve_open_pct) .
+                            ' %'
+                        : 'sum of its fittings',
+                ),
+                new Origin('roughness_mm', 'Wall', '0.0015 mm', 'assumed', 'assumed: smooth plastic'),
+            ],
+        );
+    }
+
+    /** What a lamp gives the water that passes it now; null until its watts and both days are known. */
+    private function uv(Stage $stage, float $litres, float $volume): ?Figure
+    {
+        if (
+            $stage->lamp_w === null ||
+            $stage->lamp_fitted_on === null ||
+            $stage->sleeve_wiped_on === null ||
+            $volume < 1
+        ) {
+            return null;
+        }
+        $hours = max(0.0, 24 * floor($stage->lamp_fitted_on->diffInDays(now())));
+        $days = max(0.0, floor($stage->sleeve_wiped_on->diffInDays(now())));
+        $input = [
+            'lamp_w' => $stage->lamp_w,
+            'lamp_hours' => $hours,
+            'days_since_wiped' => $days,
+            'flow_l_h' => $litres,
+            'volume_l' => $volume,
+        ];
+        $result = $this->registry->run('flow.uv', $input);
+        if ($result->figures['dose_mj_cm2'] === null) {
+            return null;
+        }
+        $enough = match (true) {
+            $result->figures['touches_parasites'] === true => 'enough to begin to touch parasites',
+            $result->figures['clears_algae'] === true => 'enough against green water',
+            default => 'little even against green water',
+        };
+
+        return new Figure(
+            "UV dose of {$stage->name}",
+            $result->number('dose_mj_cm2'),
+            'mJ/cm²',
+            'flow.uv',
+            'dose_mj_cm2',
+            $input,
+            [
+                new Origin(
+                    'lamp_w',
+                    'Lamp',
+                    Format::number($stage->lamp_w) . ' W',
+                    'build',
+                    "from the build of {$stage->name}",
+                ),
+                new Origin(
+                    'lamp_hours',
+                    'Burnt',
+                    Format::number($hours, 5) . ' h',
+                    'computed',
+                    'lit since ' . $stage->lamp_fitted_on->format('j M Y') . ', day and night',
+                ),
+                new Origin(
+                    'days_since_wiped',
+                    'Sleeve wet',
+                    Format::number($days) . ' days',
+                    'computed',
+                    'wiped ' . $stage->sleeve_wiped_on->format('j M Y'),
+                ),
+                new Origin(
+                    'flow_l_h',
+                    'Flow',
+                    Format::number($litres, 5) . ' L/h',
+                    'computed',
+                    'solved with the whole loop',
+                ),
+                new Origin(
+                    'transmittance_pct',
+                    'Water lets through',
+                    '85 % per cm',
+                    'assumed',
+                    'assumed: clear pond water',
+                ),
+            ],
+            say: Format::number($result->number('w_per_m3'), 2) . " W/m³ as it burns now: {$enough}.",
+        );
+    }
+
+    /** What circulators move within the vessels, L/h. */
+    private static function circulated(System $system): float
+    {
+        return $system->pumps->sum(static fn(Pump $pump): float => $pump->running ? (float) $pump->rated_l_h : 0.0);
+    }
+
+    private function turnover(float $volume, float $flow): Figure
+    {
+        $input = ['volume_l' => $volume, 'flow_l_h' => $flow];
+
+        return new Figure('Turnover', $flow / $volume, 'times an hour', 'flow.turnover', 'turnovers_per_h', $input, [
+            new Origin(
+                'volume_l',
+                'Volume',
+                Format::number($volume, 5) . ' L',
+                'computed',
+                'the volume that doses go by',
+            ),
+            new Origin(
+                'flow_l_h',
+                'Flow',
+                Format::number($flow, 5) . ' L/h',
+                'computed',
+                'what all returns bring, solved with the whole loop',
+            ),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function stage(Stage $stage, ?LoopFlow $flow, float $volume): array
+    {
+        $litres = $flow === null ? null : abs($flow->stageFlow($stage->id));
+        $level = $flow?->stageLevel($stage->id);
+
+        return [
+            'id' => $stage->id,
+            'name' => $stage->name,
+            'kind' => $stage->kind,
+            'branch' => $stage->branch,
+            'flow_l_h' => $litres,
+            'ask' => $flow?->asked('stage', $stage->id),
+            'ask_level' => $flow?->lowestPoint($stage->id),
+            'bypassed' => $stage->bypassed,
+            'vessel_id' => $stage->vessel_id,
+            'residence_min' =>
+                $litres === null || $litres < 1 || $stage->water_l === null ? null : (60 * $stage->water_l) / $litres,
+            'rises_m_h' => $litres === null || $stage->plan_m2 === null ? null : $litres / 1000 / $stage->plan_m2,
+            'reckoned_l_h' => $stage->flow_l_h,
+            // A closed stage has a pressure and no level to look at.
+            'level_mm' =>
+                $level === null || ($stage->rim_mm === null && $stage->may_drop_mm === null) ? null : 1000 * $level,
+            'spare_mm' => $level === null || $stage->may_drop_mm === null ? null : $stage->may_drop_mm + 1000 * $level,
+            'rim_mm' => $stage->rim_mm,
+            'uv' => $litres === null ? null : $this->uv($stage, $litres, $volume)?->toArray(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function vessel(Vessel $vessel, LoopVessel $built, ?LoopFlow $flow, bool $cut): array
+    {
+        $rise = $flow?->riseOverLip($built);
+        $perCm =
+            $vessel->may_fall_mm === null
+                ? null
+                : $this->registry->run('volume.vessel', $vessel->calculation())->figures['per_cm_l'];
+
+        return [
+            'id' => $vessel->id,
+            'name' => $vessel->name,
+            'kind' => $vessel->kind,
+            'volume_l' => $this->systems->vessel($vessel)->value,
+            'level_mm' => $vessel->level_mm,
+            'rise_mm' => $rise === null ? null : 1000 * $rise,
+            'may_fall_mm' => $vessel->may_fall_mm,
+            'may_lose_l' => is_float($perCm) ? ($perCm * (float) $vessel->may_fall_mm) / 10 : null,
+            'shut_off' => $cut,
+        ];
+    }
+
+    /** Whether there is anything to follow: a line, or a pump that stands in the water it moves. */
+    private static function moves(Loop $loop): bool
+    {
+        return $loop->lines !== [] ||
+            array_filter($loop->pumps, static fn(LoopPump $pump): bool => $pump->insideVessel !== null) !== [];
+    }
+
+    /** @return array<string, mixed> */
+    private function pump(Pump $pump, Loop $loop, ?LoopFlow $flow): array
+    {
+        $built =
+            array_values(
+                array_filter($loop->pumps, static fn(LoopPump $candidate): bool => $candidate->id === $pump->id),
+            )[0] ?? null;
+
+        return [
+            'id' => $pump->id,
+            'name' => $pump->name,
+            'kind' => $pump->kind,
+            'running' => $pump->running,
+            'circuit' => $pump->circuit,
+            'power_w' => $pump->power_w,
+            'kwh_d' => $pump->running ? 0.024 * $pump->power_w : 0.0,
+            'flow_l_h' => $built === null ? ($pump->running ? $pump->rated_l_h : 0.0) : $flow?->pumpFlow($pump->id),
+            'head_m' => $built === null ? null : $flow?->pumpHead($built),
+            'ask' => $built === null || !$built->on ? null : $flow?->asked('pump', $pump->id),
+            'vessel_id' => $pump->vessel_id,
+            'air_l_min' => $pump->air_l_min,
+        ];
+    }
+}

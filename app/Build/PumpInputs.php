@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+use App\Forms\TypedInputs;
+use App\Forms\VesselChoice;
+use App\Models\Pump;
+use App\Models\System;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Intake;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Flow\PumpDutyCalculator;
+
+/** The form of one pump: a curve for a water pump, a rated flow for a circulator, air for an air pump. */
+final readonly class PumpInputs
+{
+    public function __construct(private Registry $registry) {}
+
+    /**
+     * @param  array<array-key, mixed>  $typed
+     * @return array<string, mixed> columns of a pump
+     *
+     * @throws BadInput
+     */
+    public function read(System $system, array $typed): array
+    {
+        $kind = $typed['kind'] ?? null;
+        if (!is_string($kind) || !in_array($kind, Pump::KINDS, true)) {
+            throw BadInput::at('kind', 'Say what kind of pump it is.');
+        }
+        $curve = Input::rows(
+            'curve',
+            'Curve',
+            [Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7), Input::number('head_m', 'Head', 'm', 0, 200)],
+            2,
+            30,
+        );
+        $inputs = [
+            Input::number('power_w', 'Power', 'W', 0, 1e6),
+            Input::text('circuit', 'Circuit', 40)->optional(),
+            ...match ($kind) {
+                'water' => [$curve],
+                'circulator' => [Input::number('rated_l_h', 'Rated flow', 'L/h', 1, 1e7)],
+                'airlift' => [
+                    Input::number('air_l_min', 'Air', 'L/min', 0.1, 5000),
+                    Input::number('submergence_m', 'Depth of the air inlet', 'm', 0.05, 20),
+                    Input::number('lift_m', 'Lift above the water', 'm', 0, 5),
+                    Input::number('riser_mm', 'Bore of the riser', 'mm', 8, 300),
+                ],
+                default => [
+                    Input::number('air_l_min', 'Air', 'L/min', 0.1, 1e5),
+                    Input::choice('diffuser', 'Lets it out through', ['stone', 'fine'])->optional(),
+                    Input::number('depth_m', 'At a depth of', 'm', 0.05, 10)->optional(),
+                ],
+            },
+        ];
+        $values = (new TypedInputs($inputs))->read($this->withoutEmptyPoints($typed));
+        $inside = VesselChoice::vessel($system, $typed['vessel_id'] ?? null);
+        if ($kind === 'airlift') {
+            $this->refuseWhatLiftsNothing($values);
+        }
+        if ($kind === 'water') {
+            PumpDutyCalculator::curve($this->rows($curve, $values));
+        }
+
+        return [
+            'curve' => null,
+            'rated_l_h' => null,
+            'air_l_min' => null,
+            'submergence_m' => null,
+            'lift_m' => null,
+            'riser_mm' => null,
+            'diffuser' => null,
+            'depth_m' => null,
+            'circuit' => null,
+            ...$values,
+            'vessel_id' => $inside,
+            'kind' => $kind,
+            'running' => filter_var($typed['running'] ?? true, FILTER_VALIDATE_BOOL),
+        ];
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function refuseWhatLiftsNothing(array $values): void
+    {
+        $flow = $this->registry
+            ->run('flow.airlift', [
+                'air_l_min' => $values['air_l_min'],
+                'submergence_m' => $values['submergence_m'],
+                'lift_m' => $values['lift_m'],
+                'bore_mm' => $values['riser_mm'],
+            ])
+            ->number('flow_l_h');
+        if ($flow <= 0) {
+            throw BadInput::at(
+                'lift_m',
+                'So much air cannot lift water this high: more air, a deeper inlet or less lift.',
+            );
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $typed
+     * @return array<array-key, mixed>
+     */
+    private function withoutEmptyPoints(array $typed): array
+    {
+        if (is_array($typed['curve'] ?? null)) {
+            $typed['curve'] = array_values(
+                array_filter(
+                    $typed['curve'],
+                    static fn(mixed $row): bool => is_array($row) &&
+                        implode('', array_filter($row, is_scalar(...))) !== '',
+                ),
+            );
+        }
+
+        return $typed;
+    }
+
+    /**
+     * @param  array<string, mixed>  $values
+     * @return list<Given>
+     */
+    private function rows(Input $curve, array $values): array
+    {
+        return (new Intake([$curve]))->read(['curve' => $values['curve']])->rows('curve');
+    }
+}

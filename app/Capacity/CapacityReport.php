@@ -1,0 +1,355 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Capacity;
+
+use App\Fish\FeedPlan;
+use App\Forms\Figure;
+use App\Forms\Origin;
+use App\Models\System;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Volumes\LoopSums;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Filter\Carrying;
+use Ironwort\Core\Filter\Limit;
+use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
+
+/** Load of fish and feed against what the filter can take: today, when grown, and before what runs out first. */
+final readonly class CapacityReport
+{
+    private const LIMITS = ['surface' => 'Surface', 'oxygen' => 'Oxygen', 'transport' => 'Flow'];
+
+    public function __construct(
+        private Registry $registry,
+        private LoopSums $systems,
+        private StageKinds $kinds,
+        private LimitsInForce $limits,
+        private FeedPlan $feed,
+        private FilterInputs $question,
+    ) {}
+
+    /**
+     * @param  array<string, string>  $typed  conditions and what-ifs of the page, as typed
+     * @param  bool  $believing  whether a measurement that is believed stands in for the estimate
+     * @return array<string, mixed>
+     */
+    public function of(System $system, LatestWater $water, array $typed = [], bool $believing = true): array
+    {
+        [$conditions, $whatIf] = $this->read($system, $water, $typed);
+        $load = $this->load($system, $conditions, $whatIf);
+        $answer = [
+            'conditions' => array_values(
+                array_map(
+                    fn(Origin $origin): array => [...$origin->toArray(), 'unit' => $this->unit($origin->key)],
+                    $conditions->origins,
+                ),
+            ),
+            'load' => $load->toArray(),
+        ];
+        if ($system->stages->isEmpty()) {
+            return [
+                ...$answer,
+                'capacity' => null,
+                'grown' => null,
+                'limits' => [],
+                'shortest' => null,
+                'state' => null,
+                'stages' => [],
+                'settles' => [],
+                'room' => null,
+                'steps' => [],
+                'sentence' => 'No filter is described for this system yet: add its stages under Build.',
+            ];
+        }
+        $rows = $this->question->stages($system, $conditions, $whatIf);
+        $rows = $believing ? $this->believed($system, $rows) : $rows;
+        $input = $this->question->balance($system, $conditions, $whatIf, $rows);
+        $balance = $this->registry->run('filter.balance', $input);
+        $active = $balance->number('active_pct');
+        $capacityInput = [
+            'temp_c' => $conditions->values['temp_c'],
+            'ph' => $conditions->values['ph'],
+            'do_in_mg_l' => $conditions->values['do_mg_l'],
+            'tan_mg_l' => $conditions->values['tan_mg_l'],
+            'alkalinity_mg_l' => $conditions->values['alkalinity_mg_l'],
+            'stages' => array_map(
+                static fn(array $row): array => [...$row, 'maturity_pct' => round($active, 6)],
+                $rows,
+            ),
+        ];
+        $result = $this->registry->run('filter.capacity', $capacityInput);
+        $origins = [
+            ...$this->question->origins($system, $conditions),
+            new Origin(
+                'maturity_pct',
+                'Surface grown',
+                Format::number($active, 2) . ' %',
+                'computed',
+                'as the load of the last weeks fed it',
+            ),
+        ];
+        $figure = static fn(string $label, string $key): Figure => new Figure(
+            $label,
+            $result->number($key),
+            'g N/d',
+            'filter.capacity',
+            $key,
+            $capacityInput,
+            $origins,
+        );
+        $of = static fn(string $label, string $key, ?string $unit): ?Figure => $balance->figures[$key] === null
+            ? null
+            : new Figure($label, $balance->number($key), $unit, 'filter.balance', $key, $input, $origins);
+        $capacity = $figure('The filter can take', 'total_g_d');
+        $carrying = new Carrying($load->value, $capacity->value, Limit::from($this->text($result, 'limiting')));
+
+        return [
+            ...$answer,
+            'capacity' => $capacity->toArray(),
+            'grown' => $of('Grown, it could take', 'capacity_g_d', 'g N/d')?->toArray(),
+            'limits' => array_map(
+                static fn(string $limit): array => [
+                    'limit' => $limit,
+                    'figure' => $figure(self::LIMITS[$limit], "{$limit}_limit_g_d")->toArray(),
+                ],
+                array_keys(self::LIMITS),
+            ),
+            'shortest' => $carrying->shortest->value,
+            'state' => $carrying->state->value,
+            'sentence' => $carrying->sentence($conditions->values['tan_mg_l']),
+            'stages' => $this->stages($system, $result, $balance, $carrying),
+            'settles' => array_values(
+                array_map(
+                    static fn(Figure $figure): array => $figure->toArray(),
+                    array_filter([
+                        $of('Ammonia', 'tan_mg_l', 'mg/L as N'),
+                        $of('Un-ionised', 'nh3_n_mg_l', 'mg/L as N'),
+                        $of('Nitrite', 'no2_n_mg_l', 'mg/L as N'),
+                        $of('Oxygen', 'do_mg_l', 'mg/L'),
+                        $of('KH falls in a week', 'alkalinity_fall_mg_l_w', 'mg/L as CaCO₃'),
+                        $of('Bicarbonate to put back', 'bicarbonate_g_w', 'g a week'),
+                        $of('Nitrate with these changes', 'no3_n_mg_l', 'mg/L as N'),
+                        $of('Taken by walls and stones', 'walls_g_d', 'g N/d'),
+                    ]),
+                ),
+            ),
+            'room' => $this->room($balance, $input, $origins),
+            'steps' => $balance->figures['steps'],
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $typed
+     * @return array{Conditions, CapacityWhatIf}
+     */
+    public function read(System $system, LatestWater $water, array $typed): array
+    {
+        return [
+            new Conditions($system, $water, $this->limits->table($system), $this->feed, $typed),
+            CapacityWhatIf::read($system, $typed),
+        ];
+    }
+
+    /**
+     * A filter that was measured and is believed works as if it had so much more or less medium.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     * @return list<array<string, mixed>>
+     */
+    public function believed(System $system, array $rows): array
+    {
+        $test = $this->question->measured($system);
+        if ($test === null || $test->expected_g_d <= 0) {
+            return $rows;
+        }
+        $ratio = max(
+            0.0,
+            min(
+                5.0,
+                $this->registry->run($test->calculator(), $test->calculation())->number('removal_g_d') /
+                    $test->expected_g_d,
+            ),
+        );
+
+        return array_map(
+            static fn(array $row): array => [
+                ...$row,
+                'media_l' => (is_numeric($row['media_l'] ?? null) ? (float) $row['media_l'] : 0.0) * $ratio,
+            ],
+            $rows,
+        );
+    }
+
+    private function load(System $system, Conditions $conditions, CapacityWhatIf $whatIf): Figure
+    {
+        $biomass = $this->systems->biomass($system)->value;
+        $added = $whatIf->fishKg();
+        $plan = $system->feed();
+        $input = [
+            'biomass_kg' => max(0.0, $biomass + $added),
+            'feed_g_d' => max(
+                0.0,
+                $conditions->values['feed_g_d'] +
+                    ($biomass > 0 ? $conditions->values['feed_g_d'] / $biomass : 10.0) * $added,
+            ),
+            'protein_pct' => $conditions->values['protein_pct'],
+            'temp_c' => $conditions->values['temp_c'],
+            ...array_filter(
+                ['digestibility_pct' => $plan?->digestibility_pct, 'uneaten_pct' => $plan?->uneaten_pct],
+                static fn(?float $value): bool => $value !== null && $value > 0,
+            ),
+        ];
+        $origins = [
+            new Origin(
+                'biomass_kg',
+                'Weight of all fish',
+                Format::number($input['biomass_kg'], 3) . ' kg',
+                'computed',
+                $added === 0.0 ? 'count × weight of every group' : 'with the fish that are asked about',
+            ),
+            $conditions->origins['feed_g_d'],
+            $conditions->origins['protein_pct'],
+            $conditions->origins['temp_c'],
+        ];
+
+        return new Figure(
+            'The fish give',
+            $this->registry->run('fish.load', $input)->number('tan_g_d'),
+            'g N/d',
+            'fish.load',
+            'tan_g_d',
+            $input,
+            $origins,
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  $input
+     * @param  list<Origin>  $origins
+     * @return array<string, mixed>
+     */
+    private function room(Result $balance, array $input, array $origins): array
+    {
+        $now = $this->rows($balance, 'headroom_now');
+        $grown = $this->rows($balance, 'headroom_grown');
+        $names = [
+            'ammonia' => 'Ammonia',
+            'unionised_ammonia' => 'Un-ionised ammonia',
+            'oxygen' => 'Oxygen',
+            'alkalinity' => 'KH in a week',
+            'nitrate' => 'Nitrate',
+        ];
+        $least = static fn(array $rows): array => array_reduce(
+            $rows,
+            static fn(?array $least, array $row): array => $least === null || $row['feed_g_d'] < $least['feed_g_d']
+                ? $row
+                : $least,
+        ) ?? [
+            'limit' => '',
+            'feed_g_d' => 0.0,
+            'fish' => 0.0,
+            'kg' => 0.0,
+        ];
+        $figure = fn(string $label, float $value, string $unit, string $key): array => (new Figure(
+            $label,
+            $value,
+            $unit,
+            'filter.balance',
+            $key,
+            $input,
+            $origins,
+        ))->toArray();
+        $first = $least($now);
+        $firstGrown = $least($grown);
+
+        return [
+            'length_cm' => is_numeric($input['length_cm']) ? (float) $input['length_cm'] : 50.0,
+            'fish_now' => $figure('Fish more at once', $first['fish'], 'fish', 'headroom_now'),
+            'fish_grown' => $figure('Fish more in steps', $firstGrown['fish'], 'fish', 'headroom_grown'),
+            'feed_now' => $figure('Feed more at once', $first['feed_g_d'], 'g/d', 'headroom_now'),
+            'feed_grown' => $figure('Feed more in steps', $firstGrown['feed_g_d'], 'g/d', 'headroom_grown'),
+            'first' => $names[$first['limit']] ?? '',
+            'first_grown' => $names[$firstGrown['limit']] ?? '',
+            'limits' => array_map(
+                static fn(array $one, array $other): array => [
+                    'limit' => $one['limit'],
+                    'name' => $names[$one['limit']] ?? $one['limit'],
+                    'feed_now' => $one['feed_g_d'],
+                    'fish_now' => $one['fish'],
+                    'feed_grown' => $other['feed_g_d'],
+                    'fish_grown' => $other['fish'],
+                ],
+                $now,
+                $grown,
+            ),
+        ];
+    }
+
+    /** @return list<array{limit: string, feed_g_d: float, kg: float, fish: float}> */
+    private function rows(Result $balance, string $key): array
+    {
+        /** @var list<array{limit: string, feed_g_d: float, kg: float, fish: float}> $rows */
+        $rows = $balance->figures[$key];
+
+        return $rows;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function stages(System $system, Result $result, Result $balance, Carrying $carrying): array
+    {
+        $figures = $result->figures['stages'];
+        $off = array_column(
+            is_array($balance->figures['stages_off']) ? $balance->figures['stages_off'] : [],
+            null,
+            'stage',
+        );
+        $rows = [];
+        foreach ($system->stages->values() as $i => $stage) {
+            $row = is_array($figures) && is_array($figures[$i] ?? null) ? $figures[$i] : [];
+            $rows[] = [
+                'id' => $stage->id,
+                'name' => $stage->name,
+                'kind' => $this->kinds->get($stage->kind)->name,
+                'nitrifies' => $this->kinds->get($stage->kind)->nitrifies(),
+                'area_m2' => $row['area_m2'] ?? 0.0,
+                'area_rate_g_m2_d' => $row['area_rate_g_m2_d'] ?? 0.0,
+                'surface_limit_g_d' => $row['surface_limit_g_d'] ?? 0.0,
+                'oxygen_limit_g_d' => $row['oxygen_limit_g_d'] ?? 0.0,
+                'transport_limit_g_d' => $row['transport_limit_g_d'] ?? 0.0,
+                'capacity_g_d' => $row['capacity_g_d'] ?? 0.0,
+                'limiting' => $row['limiting'] ?? 'surface',
+                'off' => isset($off[$i])
+                    ? [
+                        'tan_mg_l' => $off[$i]['tan_mg_l'],
+                        'no2_n_mg_l' => $off[$i]['no2_n_mg_l'],
+                        'spare_pct' => $off[$i]['spare_pct'],
+                    ]
+                    : null,
+                'share' => $this->kinds->get($stage->kind)->nitrifies() ? $carrying->share() : 0.0,
+            ];
+        }
+
+        return $rows;
+    }
+
+    private function unit(string $key): ?string
+    {
+        return match ($key) {
+            'feed_g_d' => 'g/d',
+            'protein_pct' => '%',
+            default => Parameter::from($key)->symbol(),
+        };
+    }
+
+    private function text(Result $result, string $key): string
+    {
+        $value = $result->figures[$key] ?? null;
+
+        return is_string($value) ? $value : '';
+    }
+}

@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Capacity;
+
+use App\Forms\Day;
+use App\Forms\TypedInputs;
+use App\Http\Controller;
+use App\Models\FilterTest;
+use App\Models\Setback;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\WhatIf;
+use App\Readings\LatestWater;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Catalogue\Registry;
+
+/**
+ * A filter as it is: what stands behind its capacity, what befell it, how it was measured, and what-ifs that are
+ * kept.
+ */
+final class FilterController extends Controller
+{
+    public function __construct(private readonly FilterReport $report, private readonly CapacityReport $capacity) {}
+
+    public function show(Request $request, System $system): JsonResponse
+    {
+        return new JsonResponse(
+            $this->report->of($system->unsetRelations(), LatestWater::of($system), $this->conditions($request)),
+        );
+    }
+
+    /** Ammonia before and after the filter, kept with what was expected of it then. */
+    public function test(Request $request, System $system, string $id, Registry $registry): JsonResponse
+    {
+        $values = (new TypedInputs($registry->named('filter.single_pass')->inputs()))->read($request->all());
+        $in = is_numeric($values['in_mg_l']) ? (float) $values['in_mg_l'] : 0.0;
+        $capacity = $this->capacity->of(
+            $system,
+            LatestWater::of($system),
+            ['tan_mg_l' => (string) max(0.001, $in)],
+            believing: false,
+        );
+        $expected =
+            is_array($capacity['capacity'] ?? null) && is_numeric($capacity['capacity']['value'] ?? null)
+                ? (float) $capacity['capacity']['value']
+                : 0.0;
+        FilterTest::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                ...$values,
+                'expected_g_d' => $expected,
+                'tested_at' => Carbon::now(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
+
+        return $this->show($request, $system);
+    }
+
+    /** What the readings of the last weeks say the filter took, kept with what was expected of it in that water. */
+    public function run(Request $request, System $system, string $id, FilterRun $runs): JsonResponse
+    {
+        if (!FilterTest::query()->whereKey(strtoupper($id))->exists()) {
+            $run = $runs->of($system, LatestWater::of($system));
+            FilterTest::query()->create([
+                ...$run,
+                'id' => strtoupper($id),
+                'tested_at' => Carbon::now(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ]);
+        }
+
+        return $this->show($request, $system);
+    }
+
+    /** Believes one measurement in place of the estimate, or none. */
+    public function believe(Request $request, System $system): JsonResponse
+    {
+        $id = $request->input('test');
+        if ($id !== null && !FilterTest::query()->where('system_id', $system->id)->whereKey($id)->exists()) {
+            throw BadInput::at('test', 'There is no such measurement here.');
+        }
+        DB::transaction(static function () use ($system, $id): void {
+            FilterTest::query()
+                ->where('system_id', $system->id)
+                ->update(['in_use' => false]);
+            if ($id !== null) {
+                FilterTest::query()
+                    ->where('system_id', $system->id)
+                    ->whereKey($id)
+                    ->update(['in_use' => true]);
+            }
+        });
+
+        return $this->show($request, $system);
+    }
+
+    public function setback(Request $request, System $system, string $id): JsonResponse
+    {
+        $values = (new TypedInputs([
+            Input::choice('kind', 'What happened', Setback::KINDS),
+            Input::number('lost_pct', 'Bacteria lost', '%', 0, 100),
+        ]))->read($request->all());
+        $system->load('site');
+        Setback::query()->firstOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                ...$values,
+                'happened_on' =>
+                    Day::read($request->all(), 'happened_on') ?? now($system->site->timezone)->toDateString(),
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
+
+        return $this->show($request, $system);
+    }
+
+    public function removeSetback(Request $request, System $system, string $id): JsonResponse
+    {
+        Setback::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->delete();
+
+        return $this->show($request, $system);
+    }
+
+    /** Flushed or cleaned today; or seen to be so far fouled. */
+    public function clean(Request $request, System $system, string $id): JsonResponse
+    {
+        $system->load('site');
+        $stage = Stage::query()->where('system_id', $system->id)->findOrFail(strtoupper($id));
+        $values = (new TypedInputs([Input::number('seen_pct', 'Fouling as seen', '%', 0, 100)->optional()]))->read(
+            $request->all(),
+        );
+        $today = now($system->site->timezone)->toDateString();
+        $stage
+            ->fill(
+                isset($values['seen_pct'])
+                    ? ['fouling_pct' => $values['seen_pct'], 'fouling_seen_on' => $today]
+                    : ['cleaned_on' => $today, 'fouling_pct' => null, 'fouling_seen_on' => null],
+            )
+            ->save();
+
+        return $this->show($request, $system);
+    }
+
+    public function whatIfs(System $system): JsonResponse
+    {
+        $water = LatestWater::of($system);
+        $rows = [];
+        foreach (WhatIf::query()->where('system_id', $system->id)->orderBy('name')->get() as $kept) {
+            try {
+                $capacity = $this->capacity->of($system, $water, $kept->changes);
+            } catch (BadInput) {
+                // A stage it speaks of is gone; it is listed, with nothing worked out.
+                $capacity = null;
+            }
+            $rows[] = [
+                'id' => $kept->id,
+                'name' => $kept->name,
+                'changes' => (object) $kept->changes,
+                'load' => $capacity['load'] ?? null,
+                'capacity' => $capacity['capacity'] ?? null,
+                'grown' => $capacity['grown'] ?? null,
+                'settles' => $capacity['settles'] ?? [],
+                'room' => $capacity['room'] ?? null,
+            ];
+        }
+
+        return new JsonResponse($rows);
+    }
+
+    public function keepWhatIf(Request $request, System $system, string $id): JsonResponse
+    {
+        /** @var array{name: string} $given */
+        $given = $request->validate(
+            [
+                'name' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    Rule::unique('what_ifs', 'name')->where('system_id', $system->id)->ignore(strtoupper($id)),
+                ],
+            ],
+            ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.'],
+        );
+        $changes = array_filter($this->conditions($request), static fn(string $text): bool => trim($text) !== '');
+        if ($changes === []) {
+            throw BadInput::at('name', 'Change something first.');
+        }
+        $loaded = $system->unsetRelations();
+        $this->capacity->read($loaded, LatestWater::of($loaded), $changes);
+        WhatIf::query()->updateOrCreate(
+            ['id' => strtoupper($id)],
+            [
+                'name' => $given['name'],
+                'changes' => $changes,
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+            ],
+        );
+
+        return $this->whatIfs($system);
+    }
+
+    public function removeWhatIf(System $system, string $id): JsonResponse
+    {
+        WhatIf::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->delete();
+
+        return $this->whatIfs($system);
+    }
+
+    /** @return array<string, string> */
+    private function conditions(Request $request): array
+    {
+        return array_map(
+            static fn(mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '',
+            $request->only([...CapacityController::CONDITIONS, ...CapacityWhatIf::KEYS]),
+        );
+    }
+}

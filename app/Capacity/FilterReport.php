@@ -1,0 +1,427 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Capacity;
+
+use App\Forms\Figure;
+use App\Forms\Origin;
+use App\Models\Age;
+use App\Models\FilterTest;
+use App\Models\Setback;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\Vessel;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Volumes\LoopSums;
+use App\Volumes\VolumeReport;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
+
+/**
+ * What stands behind a capacity: oxygen by day and dawn, CO2, dirt, nitrate, the filter as it was measured, what it
+ * would have to be.
+ */
+final readonly class FilterReport
+{
+    private const NO3_PER_N = 4.4268;
+
+    public function __construct(
+        private Registry $registry,
+        private FilterInputs $question,
+        private CapacityReport $capacity,
+        private LoopSums $systems,
+        private VolumeReport $volumes,
+        private LimitsInForce $judging,
+    ) {}
+
+    /**
+     * @param  array<string, string>  $typed  as on the Capacity page
+     * @return array<string, mixed>
+     */
+    public function of(System $system, LatestWater $water, array $typed): array
+    {
+        [$conditions, $whatIf] = $this->capacity->read($system, $water, $typed);
+        $rows = $this->capacity->believed($system, $this->question->stages($system, $conditions, $whatIf));
+        $balance =
+            $rows === []
+                ? null
+                : $this->registry->run(
+                    'filter.balance',
+                    $this->question->balance($system, $conditions, $whatIf, $rows),
+                );
+        $origins = $this->question->origins($system, $conditions);
+        $biomass = $this->systems->biomass($system)->value + $whatIf->fishKg();
+        $load = $this->registry->run('fish.load', [
+            'biomass_kg' => max(0.0, $biomass),
+            'feed_g_d' => $conditions->values['feed_g_d'],
+            'protein_pct' => $conditions->values['protein_pct'],
+            'temp_c' => $conditions->values['temp_c'],
+        ]);
+
+        /** @var Collection<int, Setback> $setbacks */
+        $setbacks = Setback::query()->where('system_id', $system->id)->orderByDesc('happened_on')->limit(10)->get();
+
+        return [
+            'loads' => $this->loads($load, $biomass, $conditions, $origins),
+            'oxygen' => $this->oxygen(
+                $system,
+                $conditions,
+                $balance?->figures['nitrified_g_d'] ?? 0.0,
+                $biomass,
+                $origins,
+            ),
+            'dirt' => $rows === [] ? [] : $this->dirt($system, $conditions),
+            'nitrate' => $this->nitrate($system, $conditions, $whatIf, $water, $load->number('tan_g_d'), $origins),
+            'no_filter' => $this->noFilter($system, $conditions, $biomass, $origins),
+            'tests' => $this->tests($system),
+            'setbacks' => array_values(
+                $setbacks
+                    ->map(
+                        static fn(Setback $setback): array => [
+                            'id' => $setback->id,
+                            'on' => $setback->happened_on->toDateString(),
+                            'kind' => $setback->kind,
+                            'lost_pct' => $setback->lost_pct,
+                        ],
+                    )
+                    ->all(),
+            ),
+            'size' => $this->size($system, $conditions, $load->number('tan_g_d')),
+        ];
+    }
+
+    /**
+     * @param  list<Origin>  $origins
+     * @return list<array<string, mixed>>
+     */
+    private function loads(Result $load, float $biomass, Conditions $conditions, array $origins): array
+    {
+        $input = [
+            'biomass_kg' => max(0.0, $biomass),
+            'feed_g_d' => $conditions->values['feed_g_d'],
+            'protein_pct' => $conditions->values['protein_pct'],
+            'temp_c' => $conditions->values['temp_c'],
+        ];
+        $rows = [
+            'tan_g_d' => ['Ammonia', 'g N/d'],
+            'o2_g_d' => ['Oxygen the fish breathe', 'g/d'],
+            'nitrification_o2_g_d' => ['Oxygen to nitrify it', 'g/d'],
+            'co2_g_d' => ['CO₂', 'g/d'],
+            'solids_g_d' => ['Dirt, dry', 'g/d'],
+            'net_alkalinity_g_d' => ['Alkalinity eaten', 'g CaCO₃/d'],
+        ];
+
+        return array_map(
+            static fn(string $key, array $row): array => (new Figure(
+                $row[0],
+                $load->number($key),
+                $row[1],
+                'fish.load',
+                $key,
+                $input,
+                $origins,
+            ))->toArray(),
+            array_keys($rows),
+            array_values($rows),
+        );
+    }
+
+    /**
+     * @param  list<Origin>  $origins
+     * @return array<string, mixed>
+     */
+    private function oxygen(
+        System $system,
+        Conditions $conditions,
+        mixed $nitrified,
+        float $biomass,
+        array $origins,
+    ): array {
+        $day = Carbon::now($system->site->timezone);
+        $season = [
+            'winter',
+            'winter',
+            'spring',
+            'spring',
+            'spring',
+            'summer',
+            'summer',
+            'summer',
+            'autumn',
+            'autumn',
+            'autumn',
+            'winter',
+        ][$day->month - 1];
+        $sum = static fn(string $key): float => $system->vessels->sum(
+            static fn(Vessel $vessel): float => is_numeric($vessel->getAttribute($key))
+                ? (float) $vessel->getAttribute($key)
+                : 0.0,
+        );
+        $input = [
+            'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
+            'temp_c' => $conditions->values['temp_c'],
+            'altitude_m' => $system->site->altitude_m,
+            'biomass_kg' => max(0.0, $biomass),
+            'feed_g_d' => $conditions->values['feed_g_d'],
+            'nitrified_g_d' => is_float($nitrified) ? $nitrified : 0.0,
+            'silt_m2' => $sum('silt_m2'),
+            'plants_m2' => $sum('plants_m2'),
+            'season' => $season,
+            'night_h' => [
+                'winter' => 15.0,
+                'spring' => 11.0,
+                'summer' => 8.0,
+                'autumn' => 12.0,
+            ][$season],
+            'surface_m2' => $this->question->surface($system),
+            'devices' => $this->question->devices($system),
+        ];
+        $result = $this->registry->run('oxygen.budget', $input);
+        $degas = [
+            'co2_g_d' => 1.375 * 24 * $result->number('fish_g_h'),
+            'alkalinity_mg_l' => $conditions->values['alkalinity_mg_l'],
+            'temp_c' => $conditions->values['temp_c'],
+            'surface_m2' => $input['surface_m2'],
+            'devices' => $input['devices'],
+        ];
+        $gas = $this->registry->run('carbonate.degas', $degas);
+        $figure = static fn(string $label, string $key, string $unit): ?array => is_float($result->figures[$key])
+            ? (new Figure($label, $result->number($key), $unit, 'oxygen.budget', $key, $input, $origins))->toArray()
+            : null;
+        $out = static fn(string $label, string $key, ?string $unit): ?array => is_float($gas->figures[$key])
+            ? (new Figure($label, $gas->number($key), $unit, 'carbonate.degas', $key, $degas, $origins))->toArray()
+            : null;
+
+        return [
+            'figures' => array_values(
+                array_filter([
+                    $figure('By day', 'do_day_mg_l', 'mg/L'),
+                    $figure('At dawn', 'do_dawn_mg_l', 'mg/L'),
+                    $figure('After a meal', 'do_fed_mg_l', 'mg/L'),
+                    $figure('Used', 'demand_g_h', 'g/h'),
+                    $figure('More air for 6 mg/L at dawn', 'air_needed_l_min', 'L/min'),
+                    $figure('All off at dawn: until 3 mg/L', 'minutes_to_danger', 'min'),
+                    $out('CO₂', 'co2_mg_l', 'mg/L'),
+                    $out('pH with this KH', 'ph', null),
+                ]),
+            ),
+            'devices' => $result->figures['devices'],
+            'season' => $season,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function dirt(System $system, Conditions $conditions): array
+    {
+        $input = $this->question->solids($system, $conditions);
+        $stages = $this->registry->run('filter.solids', $input)->figures['stages'];
+        $rows = [];
+        foreach ($system->stages->values() as $i => $stage) {
+            $row = is_array($stages) && is_array($stages[$i] ?? null) ? $stages[$i] : [];
+            $rows[] = [
+                'id' => $stage->id,
+                'name' => $stage->name,
+                'cleaned' => $stage->cleaned_on === null ? null : Age::of($stage->cleaned_on),
+                'seen' => $stage->fouling_pct,
+                'caught_g_d' => $row['caught_g_d'] ?? 0.0,
+                'stored_g' => $stage->cleaned_on === null ? null : $row['stored_g'] ?? 0.0,
+                'fouling_pct' => $stage->cleaned_on === null ? $stage->fouling_pct : $row['fouling_pct'] ?? 0.0,
+                'blocks_after_d' => $row['blocks_after_d'] ?? null,
+                'blocks_in_d' => $stage->cleaned_on === null ? null : $row['blocks_in_d'] ?? null,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<Origin>  $origins
+     * @return list<array<string, mixed>>
+     */
+    private function nitrate(
+        System $system,
+        Conditions $conditions,
+        CapacityWhatIf $whatIf,
+        LatestWater $water,
+        float $made,
+        array $origins,
+    ): array {
+        $now = $water->get(Parameter::Nitrate);
+        if ($now === null) {
+            return [];
+        }
+        $month = Carbon::now($system->site->timezone)->month;
+        $input = [
+            'no3_n_mg_l' => $now->value,
+            'production_g_d' => $made,
+            'temp_c' => $conditions->values['temp_c'],
+            'change_l_d' => $whatIf->number('change_l_d') ?? 0.0,
+            'source_no3_n_mg_l' => ($whatIf->number('source_no3_mg_l') ?? 0.0) / self::NO3_PER_N,
+            'plants_m2' => $system->plantsM2(),
+            'bog_m2' => $system->bogM2(),
+            'denitrifying_l' => $system->stages->sum(
+                static fn(Stage $stage): float => $stage->kind === 'denitrifying' ? $stage->media_l : 0.0,
+            ),
+            'season' =>
+                $month < 3 || $month > 11 ? 'winter' : ($month < 6 ? 'spring' : ($month < 9 ? 'summer' : 'autumn')),
+        ];
+        $result = $this->registry->run('nitrate.sinks', $input);
+        $rows = [
+            'changes_g_d' => ['Changes', 'g N/d'],
+            'plants_g_d' => ['Plants', 'g N/d'],
+            'bog_g_d' => ['Bog', 'g N/d'],
+            'denitrifying_g_d' => ['Denitrifying medium', 'g N/d'],
+            'sludge_g_d' => ['Sludge', 'g N/d'],
+            'total_g_d' => ['All together', 'g N/d'],
+            'no3_n_steady_mg_l' => ['Nitrate settles at', 'mg/L as N'],
+        ];
+        $figures = [];
+        foreach ($rows as $key => [$label, $unit]) {
+            if (is_float($result->figures[$key])) {
+                $figures[] = (new Figure($label, $result->number($key), $unit, 'nitrate.sinks', $key, $input, [
+                    ...$origins,
+                    new Origin(
+                        'no3_n_mg_l',
+                        'Nitrate',
+                        Format::number($now->value, 3) . ' mg/L as N',
+                        'measured',
+                        'the latest reading',
+                    ),
+                ]))->toArray();
+            }
+        }
+
+        return $figures;
+    }
+
+    /**
+     * @param  list<Origin>  $origins
+     * @return list<array<string, mixed>>
+     */
+    private function noFilter(System $system, Conditions $conditions, float $biomass, array $origins): array
+    {
+        $input = [
+            'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
+            'biomass_kg' => max(0.0, $biomass),
+            'feed_g_d' => $conditions->values['feed_g_d'],
+            'protein_pct' => $conditions->values['protein_pct'],
+            'temp_c' => $conditions->values['temp_c'],
+            'ph' => $conditions->values['ph'],
+            'tan_limit_mg_l' => $conditions->values['tan_mg_l'],
+        ];
+        $result = $this->registry->run('filter.no_filter', $input);
+        $rows = [
+            'change_pct_d' => ['One change a day', '%'],
+            'trickle_l_d' => ['Or a trickle', 'L/d'],
+            'hours_between' => ['At least every', 'h'],
+        ];
+
+        return array_map(
+            static fn(string $key, array $row): array => (new Figure(
+                $row[0],
+                $result->number($key),
+                $row[1],
+                'filter.no_filter',
+                $key,
+                $input,
+                $origins,
+            ))->toArray(),
+            array_keys($rows),
+            array_values($rows),
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function tests(System $system): array
+    {
+        /** @var Collection<int, FilterTest> $tests */
+        $tests = FilterTest::query()->where('system_id', $system->id)->orderByDesc('tested_at')->limit(10)->get();
+
+        return array_values(
+            $tests
+                ->map(function (FilterTest $test): array {
+                    $removal = $this->registry->run($test->calculator(), $test->calculation())->number('removal_g_d');
+                    $origin =
+                        $test->run === null
+                            ? new Origin(
+                                'in_mg_l',
+                                'Before and after',
+                                Format::number((float) $test->in_mg_l) .
+                                    ', ' .
+                                    Format::number((float) $test->out_mg_l) .
+                                    ' mg/L',
+                                'measured',
+                                'measured ' . Age::of($test->tested_at),
+                            )
+                            : new Origin(
+                                'readings',
+                                'Readings',
+                                count($test->run['readings']) . ' of ammonia',
+                                'measured',
+                                'from the book, ' . Age::of($test->tested_at),
+                            );
+
+                    return [
+                        'id' => $test->id,
+                        'age' => Age::of($test->tested_at),
+                        'in_use' => $test->in_use,
+                        'expected_g_d' => $test->expected_g_d,
+                        'run' => $test->run !== null,
+                        'removal' => (new Figure(
+                            'The filter took',
+                            $removal,
+                            'g N/d',
+                            $test->calculator(),
+                            'removal_g_d',
+                            $test->calculation(),
+                            [$origin],
+                        ))->toArray(),
+                        'ratio' => $test->expected_g_d > 0 ? $removal / $test->expected_g_d : null,
+                    ];
+                })
+                ->all(),
+        );
+    }
+
+    /**
+     * What these fish would need, the other way round, beside the rule of the boxes.
+     *
+     * @return array<string, mixed>
+     */
+    private function size(System $system, Conditions $conditions, float $load): array
+    {
+        $school = $this->judging->following($system)->in('filter_size');
+        $values = $conditions->values;
+        $result = $this->registry->run('filter.size', [
+            'load_g_d' => $load,
+            'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
+            'temp_c' => $values['temp_c'],
+            'ph' => $values['ph'],
+            'do_in_mg_l' => $values['do_mg_l'],
+            'tan_mg_l' => $values['tan_mg_l'],
+            'alkalinity_mg_l' => $values['alkalinity_mg_l'],
+            'rating_times' => max(1.0, $school->figure('times')),
+        ]);
+        $rating =
+            'A box rated for ' .
+            Format::number($result->number('box_rating_l'), 3) .
+            ' L by the school followed here (' .
+            lcfirst($school->name) .
+            '). ';
+
+        return [
+            'rows' => $result->figures['options'],
+            'rules' => [
+                $rating,
+                ...array_map(static fn(Caution $caution): string => $caution->text, $result->cautions),
+            ],
+        ];
+    }
+}

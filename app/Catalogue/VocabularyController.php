@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Build\BuildTemplates;
+use App\Http\Controller;
+use App\Models\Note;
+use App\Models\Pump;
+use App\Models\System;
+use App\Models\Vessel;
+use Illuminate\Http\JsonResponse;
+use Ironwort\Core\Filter\MediaTable;
+use Ironwort\Core\Filter\Medium;
+use Ironwort\Core\Filter\StageKind;
+use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Flow\FittingTable;
+use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Unit;
+use Ironwort\Core\Vessel\Dimension;
+use Ironwort\Core\Vessel\Shape;
+
+/** The words the forms choose from: parameters and their units, shapes, media, stages, life stages. */
+final class VocabularyController extends Controller
+{
+    public function __invoke(
+        MediaTable $media,
+        StageKinds $kinds,
+        LimitTable $limits,
+        FittingTable $fittings,
+    ): JsonResponse {
+        return new JsonResponse([
+            'parameters' => array_map(
+                static fn(Parameter $p): array => [
+                    'id' => $p->value,
+                    'name' => $p->name(),
+                    'code' => $p->code(),
+                    'symbol' => $p->symbol(),
+                    'units' => array_map(
+                        static fn(Unit $u): array => ['id' => $u->value, 'symbol' => $u->symbol()],
+                        $p->units(),
+                    ),
+                ],
+                Parameter::measured(),
+            ),
+            'shapes' => array_map(
+                static fn(Shape $s): array => [
+                    'id' => $s->value,
+                    'name' => $s->label(),
+                    'dimensions' => array_map(
+                        static fn(Dimension $d): array => ['id' => $d->value, 'name' => $d->label()],
+                        $s->dimensions(),
+                    ),
+                ],
+                Shape::cases(),
+            ),
+            'media' => array_map(
+                static fn(Medium $m): array => [
+                    'id' => $m->id,
+                    'name' => $m->name,
+                    'area_m2_m3' => $m->areaM2M3,
+                    'low_m2_m3' => $m->lowM2M3,
+                    'high_m2_m3' => $m->highM2M3,
+                    'remark' => $m->remark,
+                ],
+                $media->all(),
+            ),
+            'stage_kinds' => array_map(
+                static fn(StageKind $k): array => ['id' => $k->id, 'name' => $k->name, 'nitrifies' => $k->nitrifies()],
+                $kinds->all(),
+            ),
+            'fittings' => array_map(
+                static fn(string $id, string $name): array => ['id' => $id, 'name' => $name, 'k' => $fittings->ks[$id]],
+                array_keys($fittings->names),
+                array_values($fittings->names),
+            ),
+            'seen' => Note::SEEN,
+            'pump_kinds' => Pump::KINDS,
+            'life_stages' => array_map(
+                static fn(string $id, string $name): array => ['id' => $id, 'name' => $name],
+                array_keys($limits->stages),
+                array_values($limits->stages),
+            ),
+            'templates' => array_map(
+                static fn(string $id, string $name): array => ['id' => $id, 'name' => $name],
+                array_keys(BuildTemplates::names()),
+                array_values(BuildTemplates::names()),
+            ),
+            'system_kinds' => System::KINDS,
+            'vessel_kinds' => Vessel::KINDS,
+        ]);
+    }
+}

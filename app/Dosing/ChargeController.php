@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dosing;
+
+use App\Forms\TypedInputs;
+use App\Http\Controller;
+use App\Models\Charge;
+use App\Models\System;
+use App\Readings\LatestWater;
+use App\Shelf\TakeFromShelf;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Input;
+
+/** Zeolite, resin and carbon that hang in the loop. */
+final class ChargeController extends Controller
+{
+    public function __construct(private readonly CourseReport $courses, private readonly DoseReport $doses) {}
+
+    /** A charge goes in. Zeolite and resin never into salted water. */
+    public function put(Request $request, System $system, string $id): JsonResponse
+    {
+        $values = (new TypedInputs([
+            Input::choice('kind', 'What it is', Charge::KINDS),
+            Input::number('mass_g', 'How much', 'g', 1, 1e7),
+            Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->optional(),
+            Input::number('cycles', 'Regenerated', null, 0, 100)->optional(),
+        ]))->read($request->all());
+        $refused =
+            $values['kind'] === 'carbon'
+                ? []
+                : $this->doses->refusals($system->unsetRelations(), LatestWater::of($system), 'zeolite');
+        if ($refused !== []) {
+            throw BadInput::at('kind', implode(' ', $refused));
+        }
+        DB::transaction(function () use ($id, $values, $system, $request): void {
+            $charge = Charge::query()->firstOrCreate(
+                ['id' => strtoupper($id)],
+                [
+                    ...$values,
+                    'cycles' => is_numeric($values['cycles'] ?? null) ? (int) $values['cycles'] : 0,
+                    'put_in_at' => Carbon::now(),
+                    'site_id' => $system->site_id,
+                    'system_id' => $system->id,
+                    'user_id' => $this->person($request)->id,
+                ],
+            );
+            $kind = ['zeolite' => 'zeolite', 'resin' => 'zeolite', 'carbon' => 'carbon'][$charge->kind] ?? null;
+            if ($charge->wasRecentlyCreated && $kind !== null) {
+                TakeFromShelf::off($system->site_id, $kind, $charge->mass_g, 'g');
+            }
+        });
+
+        return $this->show($system);
+    }
+
+    /** Out of the loop; regenerated, it goes back in as a charge that holds a little less. */
+    public function takeOut(Request $request, System $system, string $id): JsonResponse
+    {
+        DB::transaction(function () use ($request, $system, $id): void {
+            $query = Charge::query()->where('system_id', $system->id);
+            $charge = $query->findOrFail(strtoupper($id));
+            if ($charge->taken_out_at !== null) {
+                return;
+            }
+            $charge->fill(['taken_out_at' => Carbon::now()])->save();
+            if ($request->boolean('regenerated')) {
+                Charge::query()->create([
+                    ...$charge->only(['site_id', 'system_id', 'kind', 'mass_g', 'capacity_mg_n_per_g']),
+                    'user_id' => $this->person($request)->id,
+                    'cycles' => $charge->cycles + 1,
+                    'put_in_at' => Carbon::now(),
+                ]);
+            }
+        });
+
+        return $this->show($system);
+    }
+
+    private function show(System $system): JsonResponse
+    {
+        return new JsonResponse($this->courses->of($system->unsetRelations(), LatestWater::of($system)));
+    }
+}

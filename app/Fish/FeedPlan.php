@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fish;
+
+use App\Forms\Figure;
+use App\Forms\Origin;
+use App\Models\FeedFigure;
+use App\Models\FishGroup;
+use App\Models\System;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Measure\Format;
+
+/** What a system is fed a day by its plan: as set, or by the ration table for these fish at this temperature. */
+final readonly class FeedPlan
+{
+    private const PURPOSES = [
+        'fry' => 'growth',
+        'grow_on' => 'growth',
+        'quarantine' => 'light',
+        'starting' => 'light',
+    ];
+
+    public function __construct(private Registry $registry) {}
+
+    /** Mean of all days of the week, g/d. */
+    public function perDay(System $system, FeedFigure $plan, float $tempC): float
+    {
+        $day = $plan->by_ration ? $this->ration($system, $tempC)->value : $plan->feed_g_d;
+
+        return ($day * $plan->days_a_week) / 7;
+    }
+
+    /** Protein of the feed as fed; moisture takes its share of a moist feed given by its dry matter. */
+    public function protein(FeedFigure $plan): float
+    {
+        return $plan->protein_pct * (1 - ($plan->moisture_pct ?? 0.0) / 100);
+    }
+
+    public function ration(System $system, float $tempC): Figure
+    {
+        $purpose = self::PURPOSES[$system->life_stage] ?? 'maintenance';
+        $parts = array_values(
+            $system->fish
+                ->map(function (FishGroup $group) use ($tempC, $purpose): Figure {
+                    $weight = $this->registry->run('fish.weight', $group->calculation())->number('weight_g');
+                    $input = [
+                        'weight_g' => min(30000.0, max(0.01, $weight)),
+                        'temp_c' => $tempC,
+                        'purpose' => $purpose,
+                    ];
+                    $percent = $this->registry->run('fish.ration', $input)->number('ration_pct_bw_d');
+
+                    return new Figure(
+                        $group->name,
+                        ($group->count * $weight * $percent) / 100,
+                        'g/d',
+                        parts: [
+                            new Figure(
+                                'Ration',
+                                $percent,
+                                '% of body weight a day',
+                                'fish.ration',
+                                'ration_pct_bw_d',
+                                $input,
+                                [
+                                    new Origin(
+                                        'weight_g',
+                                        'Weight',
+                                        Format::number($weight, 3) . ' g',
+                                        'build',
+                                        "mean of {$group->name}",
+                                    ),
+                                    new Origin(
+                                        'temp_c',
+                                        'Temperature',
+                                        Format::number($tempC, 3) . ' °C',
+                                        'measured',
+                                        'as the capacity is worked out for',
+                                    ),
+                                ],
+                            ),
+                        ],
+                        say: "{$group->count} fish of " . Format::number($weight, 3) . ' g.',
+                    );
+                })
+                ->all(),
+        );
+
+        return new Figure(
+            'Ration by the table',
+            array_sum(array_map(static fn(Figure $part): float => $part->value, $parts)),
+            'g/d',
+            parts: $parts,
+            say: 'Weight of every group times its ration at this temperature.',
+        );
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Maturing;
+
+use App\Fish\FeedPlan;
+use App\Models\Dose;
+use App\Models\FeedFigure;
+use App\Models\Setback;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\WaterChange;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Filter\StageKinds;
+
+/**
+ * A start as the book tells it: since when, what was read, and what happened, in days since its first reading of
+ * ammonia.
+ */
+final readonly class StartOfFilter
+{
+    /** A stage that has run for longer is no start any more. */
+    public const FOLLOWED_D = 180;
+
+    private const MOST_EVENTS = 480;
+
+    /** A change of temperature smaller than this is none, °C. */
+    private const WARMER_C = 0.3;
+
+    /**
+     * @param  list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string,
+     *     high: string}>  $rows
+     */
+    private function __construct(private System $system, public Carbon $since, private array $rows) {}
+
+    /** Null where nothing is being started, or ammonia was never read since it was. */
+    public static function of(System $system, StageKinds $kinds): ?self
+    {
+        $stages = $system->stages->filter(
+            static fn(Stage $stage): bool => $stage->since !== null &&
+                !$stage->bypassed &&
+                $kinds->get($stage->kind)->nitrifies(),
+        );
+        /** @var ?Carbon $youngest */
+        $youngest = $stages->max(static fn(Stage $stage): ?Carbon => $stage->since);
+        $starting = $system->kind === 'start' || $system->life_stage === 'starting';
+        $oldest = Carbon::now()->subDays(self::FOLLOWED_D);
+        if (!$starting && ($youngest === null || $youngest->lt($oldest))) {
+            return null;
+        }
+        $from = $youngest !== null && $youngest->gt($oldest) ? $youngest : $oldest;
+        /**
+         * @var list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string,
+         *     high: string}> $rows
+         */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT r.visit_id, r.taken_at, r.parameter, r.value, r.low, r.high FROM readings r JOIN visits v
+                ON v.id = r.visit_id AND v.withdrawn_at IS NULL
+            WHERE r.system_id = ? AND r.taken_at >= ? AND r.parameter IN ('tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l',
+                'alkalinity_mg_l', 'temp_c') ORDER BY r.taken_at LIMIT 2000
+            SQL
+            ,
+            [$system->id, $from],
+        );
+        $first =
+            array_values(array_filter($rows, static fn(object $row): bool => $row->parameter === 'tan_mg_l'))[0] ??
+            null;
+
+        return $first === null ? null : new self($system, Carbon::parse($first->taken_at), $rows);
+    }
+
+    public function day(Carbon $at): float
+    {
+        return $this->since->diffInSeconds($at) / 86400;
+    }
+
+    /** @return array<string, float> the first reading of each parameter, as the water of day 0 */
+    public function then(): array
+    {
+        $found = [];
+        foreach ($this->rows as $row) {
+            if ($row->parameter !== 'temp_c') {
+                $found[$row->parameter] ??= (float) $row->value;
+            }
+        }
+
+        return $found;
+    }
+
+    /** The first temperature that was read, °C. */
+    public function temperature(): ?float
+    {
+        foreach ($this->rows as $row) {
+            if ($row->parameter === 'temp_c') {
+                return (float) $row->value;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array<string, float>> of `filter.maturation`, the first left out: it is the water of day 0 */
+    public function readings(): array
+    {
+        $names = ['tan_mg_l' => 'tan', 'no2_n_mg_l' => 'no2'];
+        $visits = [];
+        foreach ($this->rows as $row) {
+            $name = $names[$row->parameter] ?? null;
+            $day = $this->day(Carbon::parse($row->taken_at));
+            if ($name !== null && $day > 0.01) {
+                $visits[$row->visit_id] = [
+                    ...$visits[$row->visit_id] ?? ['day' => $day],
+                    "{$name}_low_mg_l" => (float) $row->low,
+                    "{$name}_high_mg_l" => min(1000.0, (float) $row->high),
+                ];
+            }
+        }
+
+        return array_values(array_slice($visits, -400));
+    }
+
+    /** @return list<array<string, float|string>> of `filter.maturation` */
+    public function events(FeedPlan $feeds, float $tempC): array
+    {
+        $events = [];
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()
+            ->where('system_id', $this->system->id)
+            ->whereNull('withdrawn_at')
+            ->where('kind', 'batch')
+            ->whereNull('vessel_id')
+            ->whereBetween('changed_at', [$this->since, Carbon::now()])
+            ->orderBy('changed_at')
+            ->limit(300)
+            ->get();
+        foreach ($changes as $change) {
+            $events[] = [
+                'at_d' => $this->day($change->changed_at),
+                'kind' => 'change',
+                'pct' => min(100.0, (100 * $change->litres) / $change->volume_l),
+            ];
+        }
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()
+            ->where('system_id', $this->system->id)
+            ->whereNull('withdrawn_at')
+            ->where('thing', 'ammonium')
+            ->whereNotNull('mg_l')
+            ->whereBetween('given_at', [$this->since, Carbon::now()])
+            ->orderBy('given_at')
+            ->limit(300)
+            ->get();
+        foreach ($doses as $dose) {
+            $events[] = ['at_d' => $this->day($dose->given_at), 'kind' => 'dose', 'mg_l' => (float) $dose->mg_l];
+        }
+        /** @var Collection<int, Setback> $setbacks */
+        $setbacks = Setback::query()
+            ->where('system_id', $this->system->id)
+            ->where('happened_on', '>', $this->since)
+            ->limit(100)
+            ->get();
+        foreach ($setbacks as $setback) {
+            $events[] = [
+                'at_d' => max(0.0, $this->day($setback->happened_on)),
+                'kind' => 'wash',
+                'pct' => $setback->lost_pct,
+            ];
+        }
+        /** @var Collection<int, FeedFigure> $figures */
+        $figures = FeedFigure::query()
+            ->where('system_id', $this->system->id)
+            ->where('since', '>', $this->since)
+            ->orderBy('since')
+            ->limit(100)
+            ->get();
+        foreach ($figures as $figure) {
+            $events[] = [
+                'at_d' => max(0.0, $this->day($figure->since)),
+                'kind' => 'feed',
+                'value' => $feeds->perDay($this->system, $figure, $tempC),
+            ];
+        }
+
+        return array_slice([...$events, ...$this->warmth($tempC)], 0, self::MOST_EVENTS);
+    }
+
+    /** @return list<array<string, float|string>> each change of temperature that was read */
+    private function warmth(float $was): array
+    {
+        $events = [];
+        foreach ($this->rows as $row) {
+            if ($row->parameter === 'temp_c' && abs((float) $row->value - $was) >= self::WARMER_C) {
+                $was = (float) $row->value;
+                $events[] = [
+                    'at_d' => max(0.0, $this->day(Carbon::parse($row->taken_at))),
+                    'kind' => 'temperature',
+                    'value' => $was,
+                ];
+            }
+        }
+
+        return $events;
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Readings;
+
+use App\Models\OwnLimit;
+use App\Models\System;
+use Ironwort\Core\Judge\Following;
+use Ironwort\Core\Judge\Limits;
+use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\SchoolTable;
+use Ironwort\Core\Judge\Topic;
+
+/**
+ * What one system is judged by: the limits of its life stage, over them its school's, and over both the keeper's own.
+ */
+final readonly class LimitsInForce
+{
+    public function __construct(private LimitTable $limits, private SchoolTable $schools) {}
+
+    public function for(System $system, Parameter $parameter): Limits
+    {
+        $shipped = $this->usual($system, $parameter);
+        $own = $system->ownLimits->firstWhere('parameter', $parameter->value);
+
+        return $own === null ? $shipped : $shipped->with(OwnLimit::bounds($own->below), OwnLimit::bounds($own->above));
+    }
+
+    /** What holds where the keeper has set nothing: the life stage's limits with the school's in them. */
+    public function usual(System $system, Parameter $parameter): Limits
+    {
+        return $this->following($system)->limits(
+            $system->life_stage,
+            $this->limits->for($system->life_stage, $parameter),
+        );
+    }
+
+    public function following(System $system): Following
+    {
+        $chosen = [];
+        foreach ($system->schools as $choice) {
+            $chosen[$choice->topic] = $choice->school;
+        }
+
+        return new Following($this->schools, $chosen);
+    }
+
+    /** @return array<string, Topic> what keepers differ in */
+    public function topics(): array
+    {
+        return $this->schools->topics;
+    }
+
+    /** The whole table as it holds for one system, for calculators that ask for several of its lines. */
+    public function table(System $system): LimitTable
+    {
+        $table = $this->limits;
+        foreach (
+            [
+                Parameter::Nitrate->value,
+                ...$system->ownLimits->map(static fn(OwnLimit $own): string => $own->parameter)->all(),
+            ]
+            as $changed
+        ) {
+            $parameter = Parameter::tryFrom($changed);
+            $table = $parameter === null ? $table : $table->with($system->life_stage, $this->for($system, $parameter));
+        }
+
+        return $table;
+    }
+}

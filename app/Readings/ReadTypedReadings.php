@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Readings;
+
+use App\Models\Kit;
+use Ironwort\Core\Judge\Kit as Steps;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Judge\TypedReading;
+use Ironwort\Core\Judge\UnreadableReading;
+
+/** Reads what was typed into the rows of a test; every row that cannot be read gets its own message. */
+final class ReadTypedReadings
+{
+    /** @var array<string, Reading> by parameter */
+    public array $readings = [];
+
+    /** @var array<string, string> by `readings.PARAMETER` */
+    public array $errors = [];
+
+    /**
+     * @param  array<string, array{typed?: ?string, unit?: ?string}>  $rows  by parameter
+     * @param  array<string, Kit>  $kits  the usual kit of each parameter
+     */
+    public function __construct(public readonly array $rows, array $kits = [])
+    {
+        foreach ($rows as $key => $row) {
+            $typed = trim($row['typed'] ?? '');
+            if ($typed === '') {
+                continue;
+            }
+            $parameter = Parameter::tryFrom($key);
+            if ($parameter === null || !in_array($parameter, Parameter::measured(), true)) {
+                $this->errors["readings.{$key}"] = 'This is not something that is tested here.';
+
+                continue;
+            }
+            try {
+                $this->readings[$key] = TypedReading::read(
+                    $parameter,
+                    $typed,
+                    $row['unit'] ?? null,
+                    self::kit($kits[$key] ?? null, $row['unit'] ?? null),
+                );
+            } catch (UnreadableReading $fault) {
+                $this->errors["readings.{$key}"] = $fault->getMessage();
+            }
+        }
+    }
+
+    /** A kit speaks for what is typed in the unit it is marked in, and for nothing else. */
+    private static function kit(?Kit $kit, ?string $unit): ?Steps
+    {
+        return $kit !== null && ($unit === null || $unit === $kit->unit) ? $kit->judge() : null;
+    }
+}

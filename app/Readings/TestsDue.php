@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Readings;
+
+use App\Models\System;
+use App\Models\TestPlan;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Judge\TestSchedule;
+
+/**
+ * Which tests are due, by what a system is for, how it stands, the season its water shows and what the keeper has
+ * set.
+ */
+final readonly class TestsDue
+{
+    /** A reading so many days before or after the day that is looked back to will do. */
+    private const AROUND_D = 10;
+
+    public function __construct(private TestSchedule $schedule) {}
+
+    /**
+     * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
+     * @return array{context: string, name: string, season: ?array{id: string, name: string, says: string},
+     *     tests: list<array{parameter: string,
+     *     name: string, every_h: float, last_h: ?float, dawn: bool, stands: string, own: bool}>}
+     */
+    public function of(System $system, LatestWater $water, ?string $state, array $seen): array
+    {
+        $context = TestSchedule::context($system->kind, $state === null ? null : State::from($state));
+        $temperature = $water->get(Parameter::Temperature);
+        $known =
+            $temperature !== null && $temperature->taken_at->diffInDays(Carbon::now()) <= TestSchedule::KNOWN_FOR_D;
+        $season = $this->schedule->season($known ? $temperature->value : null, $seen['month_ago_c']);
+        $own = $system->testPlans
+            ->mapWithKeys(static fn(TestPlan $plan): array => [$plan->parameter => $plan->every_h])
+            ->all();
+        $tests = [];
+        foreach ($this->schedule->hours($context, $season, $own) as $key => $every) {
+            $parameter = Parameter::from($key);
+            $dawn = $season?->atDawn($key, $every) ?? false;
+            $last = $dawn ? $seen['dawn'][$key] ?? null : $water->get($parameter)?->taken_at;
+            $hours = $last?->diffInHours(Carbon::now());
+            $tests[] = [
+                'parameter' => $key,
+                'name' => $parameter->name() . ($dawn ? ' at dawn' : ''),
+                'every_h' => $every,
+                'last_h' => $hours,
+                'dawn' => $dawn,
+                'stands' => TestSchedule::stands($hours, $every),
+                'own' => isset($own[$key]),
+            ];
+        }
+
+        return [
+            'context' => $context,
+            'name' => $this->schedule->name($context),
+            'season' =>
+                $season === null ? null : ['id' => $season->id, 'name' => $season->name, 'says' => $season->says],
+            'tests' => $tests,
+        ];
+    }
+
+    /**
+     * What the season is told by, besides the latest readings: the water of four weeks ago, and what was last read at
+     * dawn.
+     *
+     * @param  Collection<int, System>  $systems
+     * @return array<string, array{month_ago_c: ?float, dawn: array<string, Carbon>}> by system id
+     */
+    public function seenOf(Collection $systems): array
+    {
+        $seen = [];
+        foreach ($systems as $system) {
+            $seen[$system->id] = ['month_ago_c' => null, 'dawn' => []];
+        }
+        if ($seen === []) {
+            return [];
+        }
+        $ids = implode(', ', array_fill(0, count($seen), '(?::char(26))'));
+        $then = Carbon::now()->subWeeks(TestSchedule::WEEKS_BACK);
+        /** @var list<object{id: string, value: string}> $temperatures */
+        $temperatures = DB::select(
+            <<<SQL
+            SELECT s.id, r.value FROM (VALUES {$ids}) AS s (id) CROSS JOIN LATERAL (
+                SELECT r.value FROM readings r JOIN visits v ON v.id = r.visit_id AND v.withdrawn_at IS NULL
+                WHERE r.system_id = s.id AND r.parameter = ?::varchar AND r.taken_at > ? AND r.taken_at <= ?
+                ORDER BY r.taken_at DESC LIMIT 1
+            ) AS r
+            SQL
+            ,
+            [
+                ...array_keys($seen),
+                Parameter::Temperature->value,
+                $then->copy()->subDays(self::AROUND_D),
+                $then->copy()->addDays(self::AROUND_D / 2),
+            ],
+        );
+        foreach ($temperatures as $row) {
+            $seen[$row->id] = ['month_ago_c' => (float) $row->value, 'dawn' => []];
+        }
+        foreach ($this->schedule->readAtDawn() as $parameter) {
+            /** @var list<object{id: string, taken_at: string}> $dawns */
+            $dawns = DB::select(
+                <<<SQL
+                SELECT s.id, r.taken_at FROM (VALUES {$ids}) AS s (id) CROSS JOIN LATERAL (
+                    SELECT r.taken_at FROM readings r JOIN visits v ON v.id = r.visit_id AND v.withdrawn_at IS NULL
+                    WHERE r.system_id = s.id AND r.parameter = ?::varchar AND r.taken_at > ?
+                      AND extract(hour FROM r.taken_at AT TIME ZONE ?) BETWEEN ? AND ?
+                    ORDER BY r.taken_at DESC LIMIT 1
+                ) AS r
+                SQL
+                ,
+                [
+                    ...array_keys($seen),
+                    $parameter,
+                    $then,
+                    $systems->firstOrFail()->site->timezone,
+                    TestSchedule::DAWN_FROM,
+                    TestSchedule::DAWN_UNTIL - 1,
+                ],
+            );
+            foreach ($dawns as $row) {
+                $before = $seen[$row->id] ?? ['month_ago_c' => null, 'dawn' => []];
+                $seen[$row->id] = [
+                    ...$before,
+                    'dawn' => [...$before['dawn'], $parameter => Carbon::parse($row->taken_at)],
+                ];
+            }
+        }
+
+        return $seen;
+    }
+}

@@ -1,0 +1,292 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Readings;
+
+use App\Forms\Figure;
+use App\Forms\Origin;
+use App\Models\Age;
+use App\Models\Reading as Entry;
+use App\Models\System;
+use App\Models\WaterSource;
+use Ironwort\Core\Judge\Derived;
+use Ironwort\Core\Judge\Limits;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Plausible;
+use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Judge\Sentence;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Format;
+
+/**
+ * What readings mean for one system: strips with state words, the figures that follow, the worst of all.
+ *
+ * Works alike on readings just typed and on those in the book; what was typed goes before what is booked.
+ */
+final readonly class WaterMeaning
+{
+    public function __construct(private LimitsInForce $limits) {}
+
+    /**
+     * @param  array<string, Reading>  $typed  by parameter
+     * @return array{strips: list<array<string, mixed>>, asks: object, state: ?string, worst: ?string}
+     */
+    public function of(System $system, LatestWater $booked, array $typed = []): array
+    {
+        $strips = [];
+        $salt = $this->salt($booked, $typed);
+        foreach (Parameter::measured() as $parameter) {
+            $entry = $booked->get($parameter);
+            $reading = $typed[$parameter->value] ?? $entry?->judged();
+            if ($reading !== null) {
+                $strips[] = [
+                    $reading,
+                    $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, null, $salt),
+                ];
+            }
+        }
+        foreach ($this->derived($system, $booked, $typed) as [$reading, $figure]) {
+            $strips[] = [$reading, $this->strip($system, $reading, null, $figure)];
+        }
+
+        $saturation = null;
+        $last = [];
+        foreach ($strips as [$reading]) {
+            $saturation = $reading->parameter === Parameter::OxygenSaturation ? $reading->value : $saturation;
+        }
+        foreach (array_keys($typed) as $key) {
+            $entry = $booked->get(Parameter::from($key));
+            if ($entry !== null) {
+                $last[$key] = $entry->judged();
+            }
+        }
+
+        return [
+            'strips' => array_column($strips, 1),
+            'asks' => (object) Plausible::ask(
+                $typed,
+                $last,
+                $saturation,
+                $system->water_id !== null &&
+                    WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists(),
+            ),
+            ...$this->worst($system, array_column($strips, 0), $salt),
+        ];
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return array{state: ?string, worst: ?string}
+     */
+    private function worst(System $system, array $readings, float $salt): array
+    {
+        $worst = null;
+        $sentence = null;
+        foreach ($readings as $reading) {
+            $verdict = $this->limits->for($system, $reading->parameter)->shielded($salt)->judge($reading->interval);
+            if ($worst === null || $verdict->state->worseThan($worst)) {
+                $worst = $verdict->state;
+                $sentence = $verdict->state === State::Good ? null : Sentence::of($reading, $verdict);
+            }
+        }
+
+        return ['state' => $worst?->value, 'worst' => $sentence];
+    }
+
+    /**
+     * @param  array<string, Reading>  $typed
+     * @return list<array{Reading, Figure}>
+     */
+    private function derived(System $system, LatestWater $booked, array $typed): array
+    {
+        $pick = static fn(Parameter $p): ?Reading => $typed[$p->value] ?? $booked->get($p)?->judged();
+        [$ammonia, $ph, $temperature, $oxygen] = array_map($pick, [
+            Parameter::Ammonia,
+            Parameter::Ph,
+            Parameter::Temperature,
+            Parameter::Oxygen,
+        ]);
+        $salt = $this->saltReading($booked, $typed);
+        $salinity = $salt->value ?? 0.0;
+        $ofSalt =
+            $salt === null
+                ? new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water')
+                : $this->origin($salt, $booked, $typed);
+        $derived = [];
+        if ($ammonia !== null && $ph !== null && $temperature !== null) {
+            $derived[] = [
+                ($reading = Derived::unionisedAmmonia($ammonia, $ph, $temperature, $salinity)),
+                new Figure(
+                    'Un-ionised ammonia',
+                    $reading->value,
+                    'mg/L as N',
+                    'ammonia.unionised',
+                    'nh3_n_mg_l',
+                    [
+                        'tan_mg_l' => $ammonia->value,
+                        'ph' => $ph->value,
+                        'temp_c' => $temperature->value,
+                        'salinity_g_l' => $salinity,
+                    ],
+                    [
+                        ...array_map(fn(Reading $r): Origin => $this->origin($r, $booked, $typed), [
+                            $ammonia,
+                            $ph,
+                            $temperature,
+                        ]),
+                        $ofSalt,
+                    ],
+                ),
+            ];
+        }
+        if ($oxygen !== null && $temperature !== null) {
+            $altitude = $system->site->altitude_m;
+            $derived[] = [
+                ($reading = Derived::oxygenSaturation($oxygen, $temperature, $salinity, $altitude)),
+                new Figure(
+                    'Oxygen saturation',
+                    $reading->value,
+                    '%',
+                    'oxygen.percent',
+                    'sat_pct',
+                    [
+                        'do_mg_l' => $oxygen->value,
+                        'temp_c' => $temperature->value,
+                        'salinity_g_l' => $salinity,
+                        'altitude_m' => $altitude,
+                    ],
+                    [
+                        ...array_map(fn(Reading $r): Origin => $this->origin($r, $booked, $typed), [
+                            $oxygen,
+                            $temperature,
+                        ]),
+                        $ofSalt,
+                        new Origin(
+                            'altitude_m',
+                            'Altitude',
+                            Format::number($altitude) . ' m',
+                            'build',
+                            "as set for {$system->site->name}",
+                        ),
+                    ],
+                ),
+            ];
+        }
+
+        $alkalinity = $pick(Parameter::Alkalinity);
+        if ($ph !== null && $alkalinity !== null && $temperature !== null) {
+            $derived[] = [
+                ($reading = Derived::carbonDioxide($ph, $alkalinity, $temperature, $salinity)),
+                new Figure(
+                    'CO₂',
+                    $reading->value,
+                    'mg/L',
+                    'carbonate.co2',
+                    'co2_mg_l',
+                    [
+                        'ph' => $ph->value,
+                        'alkalinity_mg_l' => $alkalinity->value,
+                        'temp_c' => $temperature->value,
+                        'salinity_g_l' => $salinity,
+                    ],
+                    [
+                        ...array_map(fn(Reading $r): Origin => $this->origin($r, $booked, $typed), [
+                            $ph,
+                            $alkalinity,
+                            $temperature,
+                        ]),
+                        $ofSalt,
+                    ],
+                ),
+            ];
+        }
+
+        return $derived;
+    }
+
+    /** @return array<string, mixed> */
+    private function strip(System $system, Reading $reading, ?Entry $entry, ?Figure $figure, float $salt = 0.0): array
+    {
+        $parameter = $reading->parameter;
+        $limits = $this->limits->for($system, $parameter)->shielded($salt);
+        $verdict = $limits->judge($reading->interval);
+        $shown = $parameter->shown(...);
+
+        return [
+            'parameter' => $parameter->value,
+            'name' => $parameter->name(),
+            'unit' => $parameter->symbol(),
+            'text' => Format::number($shown($reading->value), 3),
+            'low' => $shown($reading->interval->low),
+            'high' => $shown($reading->interval->high),
+            'scale' => ['from' => $shown($limits->scaleFrom), 'to' => $shown($limits->scaleTo)],
+            'bands' => array_map(
+                static fn(array $band): array => [
+                    'from' => $shown($band['from']),
+                    'to' => $shown($band['to']),
+                    'state' => $band['state']->value,
+                ],
+                $limits->bands(),
+            ),
+            'state' => $verdict->state->value,
+            'sentence' => Sentence::of($reading, $verdict),
+            'passed' => Sentence::passed($reading, $verdict),
+            'taken_at' => $entry?->taken_at->toIso8601ZuluString(),
+            'age' => $entry === null ? null : Age::of($entry->taken_at),
+            'by' => $entry?->visit->user?->name,
+            'figure' => $figure?->toArray(),
+        ];
+    }
+
+    /**
+     * The salt that surely is in the water, g/L; nothing where it was not measured lately.
+     *
+     * @param  array<string, Reading>  $typed
+     */
+    private function salt(LatestWater $booked, array $typed): float
+    {
+        return $this->saltReading($booked, $typed)->interval->low ?? 0.0;
+    }
+
+    /**
+     * Salt as typed, or as measured not too long ago.
+     *
+     * @param  array<string, Reading>  $typed
+     */
+    private function saltReading(LatestWater $booked, array $typed): ?Reading
+    {
+        $entry = $booked->get(Parameter::Salinity);
+
+        return $typed[Parameter::Salinity->value] ??
+            ($entry === null || $entry->taken_at->diffInDays(now()) > Limits::SALT_STANDS_D ? null : $entry->judged());
+    }
+
+    /** @param  array<string, Reading>  $typed */
+    private function origin(Reading $reading, LatestWater $booked, array $typed): Origin
+    {
+        $entry = isset($typed[$reading->parameter->value]) ? null : $booked->get($reading->parameter);
+
+        return self::measured($reading, $entry);
+    }
+
+    public static function measured(Reading $reading, ?Entry $entry): Origin
+    {
+        $parameter = $reading->parameter;
+        $unit = $parameter->symbol();
+
+        return new Origin(
+            $parameter->value,
+            $parameter->name(),
+            Format::number($parameter->shown($reading->value)) . ($unit === null ? '' : " {$unit}"),
+            $entry === null ? 'typed' : 'measured',
+            $entry === null
+                ? 'typed just now'
+                : trim(
+                    'measured ' .
+                        Age::of($entry->taken_at) .
+                        ($entry->visit->user === null ? '' : " by {$entry->visit->user->name}"),
+                ),
+        );
+    }
+}

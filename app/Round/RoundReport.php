@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Round;
+
+use App\Dosing\CourseReport;
+use App\Models\Age;
+use App\Models\Course;
+use App\Models\Note;
+use App\Models\Reading;
+use App\Models\Site;
+use App\Models\System;
+use App\Models\Visit;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Readings\TestsDue;
+use App\Readings\WaterMeaning;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
+
+/**
+ * The round: every system by urgency, then in walking order, with what is due there and what changed since it was
+ * last looked at.
+ */
+final readonly class RoundReport
+{
+    /** Looked at so lately is looked at on this round, hours. */
+    private const ROUND_H = 6;
+
+    /** What was seen on fish is looked for again for so long, days. */
+    private const LOOK_D = 7;
+
+    public function __construct(
+        private WaterMeaning $meaning,
+        private TestsDue $tests,
+        private CourseReport $courses,
+        private LimitsInForce $limits,
+        private AgentTable $agents,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function of(Site $site): array
+    {
+        $query = System::ofSite($site)->with([
+            'site',
+            'vessels',
+            'stages',
+            'fish',
+            'ownLimits',
+            'schools',
+            'testPlans',
+        ]);
+        $query->whereNull('asleep_since')->limit(200);
+        /** @var Collection<int, System> $systems */
+        $systems = $query->get();
+        $water = LatestWater::ofAll($systems);
+        $seen = $this->tests->seenOf($systems);
+        $rows = [];
+        foreach ($systems as $system) {
+            $rows[] = $this->row($system, $water[$system->id], $seen[$system->id]);
+        }
+        $rank = static fn(array $row): int => $row['state'] === null ? 0 : State::from($row['state'])->rank();
+        usort($rows, static fn(array $a, array $b): int => $rank($b) <=> $rank($a));
+
+        return [
+            'rows' => $rows,
+            'walked' => count(array_filter($rows, static fn(array $row): bool => $row['looked'] !== null)),
+        ];
+    }
+
+    /**
+     * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
+     * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
+     *     due: list<array{name: string,
+     *     stands: string}>, doses: list<string>, fish: list<string>, changed: list<string>}
+     */
+    private function row(System $system, LatestWater $water, array $seen): array
+    {
+        $meaning = $this->meaning->of($system, $water);
+        $due = array_values(
+            array_filter(
+                $this->tests->of($system, $water, $meaning['state'], $seen)['tests'],
+                static fn(array $test): bool => $test['stands'] !== 'done',
+            ),
+        );
+        /** @var Collection<int, Visit> $visits */
+        $visits = Visit::bookedAt($system)->limit(2)->get();
+        /** @var Collection<int, Note> $notes */
+        $notes = Note::query()
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('taken_at', '>', Carbon::now()->subDays(self::LOOK_D))
+            ->orderByDesc('taken_at')
+            ->limit(10)
+            ->get();
+        $looked = collect([$visits->first()?->taken_at, $notes->first()?->taken_at])
+            ->filter()
+            ->max();
+
+        return [
+            'slug' => $system->slug,
+            'name' => $system->name,
+            'state' => $meaning['state'],
+            'worst' => $meaning['worst'],
+            'last' => $visits->first() === null ? null : Age::of($visits->first()->taken_at),
+            'looked' =>
+                $looked instanceof Carbon && $looked->diffInHours(Carbon::now()) <= self::ROUND_H
+                    ? Age::of($looked)
+                    : null,
+            'due' => array_map(
+                static fn(array $test): array => ['name' => $test['name'], 'stands' => $test['stands']],
+                $due,
+            ),
+            'doses' => $this->doses($system, $water),
+            'fish' => $this->fish($notes),
+            'changed' => $this->changed($system, $visits),
+        ];
+    }
+
+    /** @return list<string> courses with a dose to give now */
+    private function doses(System $system, LatestWater $water): array
+    {
+        /** @var Collection<int, Course> $courses */
+        $courses = Course::query()
+            ->with('doses')
+            ->where('system_id', $system->id)
+            ->whereNull('ended_at')
+            ->limit(20)
+            ->get();
+        $texts = [];
+        foreach ($courses as $course) {
+            $plan = $this->courses->plan($course, $water->get(Parameter::Temperature)->value ?? 20.0);
+            if (
+                $plan->complete ||
+                array_intersect(['due', 'late', 'missed'], array_column($plan->doses, 'state')) !== []
+            ) {
+                $texts[] = $this->agents->get($course->thing)->name . ": {$plan->says}";
+            }
+        }
+
+        return $texts;
+    }
+
+    /**
+     * @param  Collection<int, Note>  $notes
+     * @return list<string> what was seen of late and is looked for again
+     */
+    private function fish(Collection $notes): array
+    {
+        $texts = [];
+        foreach ($notes as $note) {
+            $signs = array_intersect($note->seen, Note::AILING);
+            if ($signs !== []) {
+                $texts[] = implode(', ', $signs) . ', ' . Age::of($note->taken_at);
+            }
+        }
+
+        return $texts;
+    }
+
+    /**
+     * @param  Collection<int, Visit>  $visits  the last two
+     * @return list<string> readings whose word is another than the time before
+     */
+    private function changed(System $system, Collection $visits): array
+    {
+        [$now, $before] = [$visits->get(0), $visits->get(1)];
+        $texts = [];
+        foreach ($now === null || $before === null ? [] : $now->readings as $reading) {
+            /** @var ?Reading $was */
+            $was = $before->readings->firstWhere('parameter', $reading->parameter);
+            $word = fn(Reading $of): string => $this->limits
+                ->for($system, $of->parameter)
+                ->judge($of->judged()->interval)->state->value;
+            if ($was !== null && $word($was) !== $word($reading)) {
+                $texts[] = "{$reading->parameter->name()} was {$word($was)}, is {$word($reading)}";
+            }
+        }
+
+        return $texts;
+    }
+}

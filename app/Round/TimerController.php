@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Round;
+
+use App\Http\Controller;
+use App\Models\Dose;
+use App\Models\ShutOff;
+use App\Models\System;
+use App\Models\WaterChange;
+use App\Readings\LatestWater;
+use App\Volumes\ShutBays;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Judge\OpenTimer;
+
+/** What is open and must not be forgotten, for the foot of every page. */
+final class TimerController extends Controller
+{
+    public function __invoke(Request $request, ShutBays $cutOff): JsonResponse
+    {
+        $site = $this->person($request)->site;
+        $ids = ShutOff::query()->where('site_id', $site->id)->whereNull('opened_at')->distinct()->pluck('system_id');
+        $timers = [];
+        $systems = System::ofSite($site)->with(['site', 'vessels', 'lines', 'pumps', 'fish', 'shutOffs']);
+        $systems->whereIn('id', $ids);
+        foreach ($systems->get() as $system) {
+            foreach ($cutOff->times($system, LatestWater::of($system)) as $time) {
+                $timers[] = [
+                    'kind' => 'shut_off',
+                    'id' => $time['vessel_id'],
+                    'planned' => null,
+                    'by' => null,
+                    'system' => $system->slug,
+                    'system_name' => $system->name,
+                    'name' => $time['name'],
+                    'since' => $time['since'],
+                    'minutes' => $time['minutes'],
+                ];
+            }
+        }
+
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()
+            ->with('system')
+            ->where('site_id', $site->id)
+            ->where('pump_off', true)
+            ->whereNull('flow_seen_at')
+            ->orderBy('changed_at')
+            ->limit(50)
+            ->get();
+        foreach ($changes as $change) {
+            $timers[] = [
+                'kind' => 'pump_off',
+                'id' => $change->id,
+                'system' => $change->system->slug,
+                'system_name' => $change->system->name,
+                'name' => 'Pump',
+                'since' => $change->changed_at->toIso8601ZuluString(),
+                'minutes' => $change->danger_min,
+                'planned' => $change->planned_min,
+                'by' => $change->danger_by,
+            ];
+        }
+
+        /** @var Collection<int, Dose> $baths */
+        $baths = Dose::query()
+            ->with('system')
+            ->where('site_id', $site->id)
+            ->whereNotNull('minutes')
+            ->whereNull('ended_at')
+            ->whereNull('withdrawn_at')
+            ->orderBy('given_at')
+            ->limit(50)
+            ->get();
+        foreach ($baths as $bath) {
+            $timers[] = [
+                'kind' => 'bath',
+                'id' => $bath->id,
+                'system' => $bath->system->slug,
+                'system_name' => $bath->system->name,
+                'name' => $bath->name,
+                'since' => $bath->given_at->toIso8601ZuluString(),
+                'minutes' => $bath->minutes,
+                'planned' => null,
+                'by' => null,
+            ];
+        }
+
+        return new JsonResponse(
+            array_map(static function (array $timer): array {
+                $open = OpenTimer::of($timer['minutes'], $timer['planned']);
+
+                return [...$timer, 'act_at' => $open->actAtMin, 'emergency_at' => $open->emergencyAtMin];
+            }, $timers),
+        );
+    }
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Site;
+
+use App\Build\BuildResource;
+use App\Build\BuildTemplates;
+use App\Build\LayBuild;
+use App\Capacity\CapacityReport;
+use App\Http\Controller;
+use App\Models\Age;
+use App\Models\FishGroup;
+use App\Models\System;
+use App\Models\Visit;
+use App\Readings\AdviceReport;
+use App\Readings\LatestWater;
+use App\Readings\TestsDue;
+use App\Readings\VisitResource;
+use App\Readings\WaterMeaning;
+use App\Volumes\LoopSums;
+use App\Volumes\ShutBays;
+use App\Volumes\VolumeReport;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Ironwort\Core\Judge\LimitTable;
+
+/** The systems of a site: the list beside every page, and one system whole. */
+final class SystemController extends Controller
+{
+    private const NEWEST_VISITS = 6;
+
+    /** Addresses that belong to pages of the site. */
+    private const TAKEN = ['new', 'round', 'shelf', 'api', 'build'];
+
+    public function __construct(private readonly WaterMeaning $meaning, private readonly TestsDue $tests) {}
+
+    public function index(Request $request): JsonResponse
+    {
+        $systems = System::ofSite($this->person($request)->site)
+            ->with(['site', 'ownLimits', 'schools', 'testPlans'])
+            ->get();
+        $water = LatestWater::ofAll($systems);
+        $seen = $this->tests->seenOf($systems);
+
+        return new JsonResponse(
+            $systems
+                ->map(function (System $system) use ($water, $seen): array {
+                    $meaning = $this->meaning->of($system, $water[$system->id]);
+
+                    return [
+                        'slug' => $system->slug,
+                        'name' => $system->name,
+                        'kind' => $system->kind,
+                        'life_stage' => $system->life_stage,
+                        'state' => $system->asleep_since === null ? $meaning['state'] : null,
+                        'worst' => $system->asleep_since === null ? $meaning['worst'] : null,
+                        'asleep' => $system->asleep_since !== null,
+                        'due' => array_values(
+                            array_map(
+                                static fn(array $test): array => ['name' => $test['name'], 'stands' => $test['stands']],
+                                array_filter(
+                                    $system->asleep_since === null
+                                        ? $this->tests->of(
+                                            $system,
+                                            $water[$system->id],
+                                            $meaning['state'],
+                                            $seen[$system->id],
+                                        )['tests']
+                                        : [],
+                                    static fn(array $test): bool => $test['stands'] !== 'done',
+                                ),
+                            ),
+                        ),
+                    ];
+                })
+                ->values(),
+        );
+    }
+
+    public function show(
+        System $system,
+        LoopSums $report,
+        VolumeReport $volumes,
+        ShutBays $cutOff,
+        CapacityReport $capacity,
+        LimitTable $limits,
+        AdviceReport $advice,
+    ): JsonResponse {
+        $system->unsetRelations();
+        $water = LatestWater::of($system);
+        /** @var Collection<int, Visit> $visits */
+        $visits = Visit::bookedAt($system)->limit(self::NEWEST_VISITS)->get();
+
+        return new JsonResponse([
+            'slug' => $system->slug,
+            'name' => $system->name,
+            'kind' => $system->kind,
+            'life_stage' => $system->life_stage,
+            'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
+            'life_stage_name' => $limits->stages[$system->life_stage],
+            'water' => ($meaning = $this->meaning->of($system, $water)),
+            'advice' => $advice->of($system),
+            'schedule' => $this->tests->of(
+                $system,
+                $water,
+                $meaning['state'],
+                $this->tests->seenOf(collect([$system]))[$system->id],
+            ),
+            'volume' => $volumes->inUse($system)->toArray(),
+            'bodies' => $cutOff->bodies($system),
+            'shut_off' => $cutOff->times($system, $water),
+            'biomass' => $report->biomass($system)->toArray(),
+            'fish_count' => $system->fish->sum(static fn(FishGroup $group): int => $group->count),
+            'capacity' => $capacity->of($system, $water),
+            'build' => BuildResource::of($system),
+            'visits' => array_map(VisitResource::of(...), $visits->all()),
+            'spots' => Visit::query()
+                ->where('system_id', $system->id)
+                ->whereNotNull('spot')
+                ->distinct()
+                ->orderBy('spot')
+                ->limit(20)
+                ->pluck('spot')
+                ->all(),
+        ]);
+    }
+
+    public function store(Request $request, LimitTable $limits, LayBuild $build): JsonResponse
+    {
+        $person = $this->person($request);
+        /** @var array{name: string, kind: string, life_stage: string, template?: ?string} $given */
+        $given = $request->validate(
+            [
+                'name' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    Rule::unique('systems', 'name')->where('site_id', $person->site_id),
+                ],
+                'kind' => ['required', Rule::in(System::KINDS)],
+                'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
+                'template' => ['nullable', Rule::in(array_keys(BuildTemplates::names()))],
+            ],
+            [
+                'name.required' => 'Give the system a name.',
+                'name.unique' => 'There is a system of this name already.',
+                'kind.required' => 'Say what it is for.',
+                'life_stage.required' => 'Say whose limits hold here.',
+            ],
+        );
+        $template = $given['template'] ?? '';
+        unset($given['template']);
+        $system = new System([
+            ...$given,
+            'site_id' => $person->site_id,
+            'slug' => $this->slug($person->site_id, $given['name']),
+            'position' => 1000,
+        ]);
+        DB::transaction(static function () use ($system, $template, $build): void {
+            $system->save();
+            $build->lay($system, BuildTemplates::plan($template));
+        });
+
+        return new JsonResponse(['slug' => $system->slug], 201);
+    }
+
+    /** Puts a system to sleep, or wakes it. Asleep it raises no alarm; its filter starves meanwhile. */
+    public function sleep(Request $request, System $system): JsonResponse
+    {
+        /** @var array{asleep: bool} $given */
+        $given = $request->validate(
+            ['asleep' => ['required', 'boolean']],
+            ['asleep.required' => 'Say whether it sleeps.'],
+        );
+        $system->asleep_since = $given['asleep'] ? $system->asleep_since ?? Carbon::now() : null;
+        $system->save();
+
+        return new JsonResponse(['asleep' => $system->asleep_since !== null]);
+    }
+
+    /** A readable address for the system; a number is added where the name alone is taken. */
+    private function slug(string $siteId, string $name): string
+    {
+        $base = Str::slug(mb_substr($name, 0, 50)) ?: 'system';
+        $slug = $base;
+        for (
+            $n = 2;
+            in_array($slug, self::TAKEN, true) ||
+            System::query()->where('site_id', $siteId)->where('slug', $slug)->exists();
+            $n++
+        ) {
+            $slug = "{$base}-{$n}";
+        }
+
+        return $slug;
+    }
+}

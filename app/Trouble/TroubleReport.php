@@ -1,0 +1,272 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trouble;
+
+use App\Expected\ExpectedWater;
+use App\Expected\Residuals;
+use App\Forms\Figure;
+use App\Forms\Origin;
+use App\Models\Age;
+use App\Models\Charge;
+use App\Models\FishGroup;
+use App\Models\Good;
+use App\Models\Stage;
+use App\Models\System;
+use App\Models\WaterSource;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Readings\WaterMeaning;
+use App\Volumes\LoopSums;
+use App\Volumes\ShutBays;
+use App\Volumes\VolumeReport;
+use App\Volumes\WaterBody;
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Dose\Validity;
+use Ironwort\Core\Incident\Answer;
+use Ironwort\Core\Incident\AnswerStep;
+use Ironwort\Core\Incident\Cause;
+use Ironwort\Core\Incident\Sign;
+use Ironwort\Core\Incident\Situation;
+use Ironwort\Core\Judge\AllowedAmmonia;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Format;
+
+/** What to do in one system now: its readings as far as they are fresh, what is seen, and the schools it follows. */
+final readonly class TroubleReport
+{
+    private const DERIVED = ['nh3_n_mg_l' => 'tan_mg_l', 'do_sat_pct' => 'do_mg_l'];
+
+    public function __construct(
+        private WaterMeaning $meaning,
+        private LimitsInForce $limits,
+        private LoopSums $systems,
+        private VolumeReport $volumes,
+        private ExpectedWater $expected,
+        private Residuals $residuals,
+        private ShutBays $cutOff,
+    ) {}
+
+    /**
+     * @param  list<Sign>  $seen
+     * @return array<string, mixed>
+     */
+    public function of(System $system, LatestWater $water, array $seen): array
+    {
+        $fresh = $old = [];
+        foreach ($water->readings as $key => $reading) {
+            if ($reading->taken_at->diffInDays(Carbon::now()) <= Validity::READING_D) {
+                $fresh[$key] = $reading;
+            } else {
+                $old[] = $reading->parameter->name() . ', ' . Age::of($reading->taken_at);
+            }
+        }
+        $reckoned = array_intersect_key($this->expected->now($system, $water), $fresh);
+        $values = [...array_map(static fn($reading): float => $reading->value, $fresh), ...$reckoned];
+        $states = $shown = [];
+        foreach ($this->meaning->of($system, $water)['strips'] as $strip) {
+            $key = is_string($strip['parameter'] ?? null) ? $strip['parameter'] : '';
+            if (isset($fresh[self::DERIVED[$key] ?? $key]) && is_string($strip['state'] ?? null)) {
+                $states[$key] = State::from($strip['state']);
+            }
+        }
+        foreach ($fresh as $key => $reading) {
+            $shown[] = [
+                'name' => $reading->parameter->name(),
+                'text' => trim(
+                    Format::number($reading->parameter->shown($values[$key]), 3) . ' ' . $reading->parameter->symbol(),
+                ),
+                'from' => (isset($reckoned[$key]) ? 'reckoned since ' : '') . Age::of($reading->taken_at),
+                'state' => ($states[$key] ?? State::Good)->value,
+            ];
+        }
+        $situation = $this->situation($system, $values, $states);
+        $answer = Answer::to($situation, $seen);
+        $origins = [
+            new Origin(
+                'volume_l',
+                'Water',
+                Format::number($situation->volumeL, 4) . ' L',
+                'computed',
+                'the volume in use',
+            ),
+            ...array_map(
+                static fn(array $row): Origin => new Origin(
+                    $row['name'],
+                    $row['name'],
+                    $row['text'],
+                    'measured',
+                    $row['from'],
+                ),
+                $shown,
+            ),
+        ];
+
+        return [
+            'signs' => array_map(
+                static fn(Sign $sign): array => [
+                    'id' => $sign->value,
+                    'says' => $sign->says(),
+                    'seen' => in_array($sign, $seen, true),
+                ],
+                Sign::cases(),
+            ),
+            'causes' => array_map(
+                static fn(Cause $cause): array => [
+                    'id' => $cause->value,
+                    'name' => $cause->name(),
+                    'steps' => self::steps($answer, $cause, $origins),
+                ],
+                $answer->causes,
+            ),
+            'tests' => $answer->tests,
+            'old' => $old,
+            'readings' => $shown,
+            'changed' =>
+                $reckoned !== []
+                    ? 'Water was changed or dosed since it was tested: amounts go by what should ' .
+                        'be left. Test again first.'
+                    : null,
+        ];
+    }
+
+    /**
+     * @param  list<Origin>  $origins
+     * @return list<array<string, mixed>>
+     */
+    private static function steps(Answer $answer, Cause $cause, array $origins): array
+    {
+        return array_values(
+            array_map(
+                static fn(AnswerStep $step): array => [
+                    'do' => $step->do,
+                    'why' => $step->why,
+                    'page' => $step->page,
+                    'caution' => $step->caution,
+                    'measure' =>
+                        $step->amount === null
+                            ? null
+                            : ($step->amount['unit'] === 'g'
+                                ? Measures::grams($step->amount['value'])
+                                : Measures::millilitres($step->amount['value'])),
+                    'figure' =>
+                        $step->amount === null
+                            ? null
+                            : (new Figure(
+                                'Worked out',
+                                $step->amount['value'],
+                                $step->amount['unit'],
+                                $step->amount['calc'],
+                                $step->amount['key'],
+                                $step->amount['input'],
+                                $origins,
+                            ))->toArray(),
+                ],
+                array_filter($answer->steps, static fn(AnswerStep $step): bool => $step->cause === $cause),
+            ),
+        );
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @param  array<string, State>  $states
+     */
+    private function situation(System $system, array $values, array $states): Situation
+    {
+        $following = $this->limits->following($system);
+        $ammonia = $following->in('ammonia');
+        $feed = $following->in('trouble_feed');
+        $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
+        $new = [];
+        foreach (
+            [
+                'tan_mg_l',
+                'no2_n_mg_l',
+                'no3_n_mg_l',
+                'alkalinity_mg_l',
+                'hardness_mg_l',
+                'salinity_g_l',
+                'chlorine_mg_l',
+            ]
+            as $key
+        ) {
+            $value = $source?->reading($key);
+            if ($value !== null) {
+                $new[$key] = $value;
+            }
+        }
+        $table = $this->limits->table($system);
+        $allowed = AllowedAmmonia::of(
+            $table,
+            $system->life_stage,
+            $values['ph'] ?? 7.5,
+            $values['temp_c'] ?? 18.0,
+            $values['salinity_g_l'] ?? 0.0,
+        );
+        $watch = fn(Parameter $of): float => $this->limits->for($system, $of)->above->watch ?? INF;
+        $label = static function (string $kind) use ($system): array {
+            return Good::inUse($system->site_id, $kind)->label ?? [];
+        };
+        $binder = $label('binder');
+        $conditioner = $label('conditioner');
+
+        return new Situation(
+            max(1.0, $this->volumes->inUse($system)->value),
+            $values,
+            $states,
+            $new,
+            $source?->chloramine() ?? false,
+            $this->systems->tanGD($system, $values['temp_c'] ?? 18.0),
+            $system->feed()->feed_g_d ?? 0.0,
+            $system->fish->isNotEmpty(),
+            $system->life_stage === 'fry' ||
+                $system->fish->contains(static fn(FishGroup $group): bool => $group->length_cm < Situation::SMALL_CM),
+            Charge::in($system)->get()->contains(static fn(Charge $charge): bool => $charge->holdsAmmonia()) ||
+                $system->stages->contains(
+                    static fn(Stage $stage): bool => $stage->kind === 'zeolite' && !$stage->bypassed,
+                ),
+            $allowed->tan,
+            $watch(Parameter::Nitrite),
+            $watch(Parameter::Nitrate),
+            $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
+            isset($binder['label_ml'], $binder['label_treats_l'], $binder['label_binds_mg_l'])
+                ? [
+                    'label_ml' => (float) $binder['label_ml'],
+                    'label_treats_l' => (float) $binder['label_treats_l'],
+                    'label_binds_mg_l' => (float) $binder['label_binds_mg_l'],
+                ]
+                : null,
+            isset($conditioner['label_ml'], $conditioner['label_treats_l'])
+                ? [
+                    'label_ml' => (float) $conditioner['label_ml'],
+                    'label_treats_l' => (float) $conditioner['label_treats_l'],
+                ]
+                : null,
+            [
+                'bind' => $ammonia->figure('bind') > 0,
+                'bindFirst' => $ammonia->figure('bind_first') > 0,
+                'feedShare' => $feed->figure('share'),
+                'feedDays' => $feed->figure('days'),
+                'salt' => $following->in('salt')->figure('use') > 0,
+            ],
+            $this->treatment($system),
+        );
+    }
+
+    /** What was given against a sickness and is in the loop's water still. */
+    private function treatment(System $system): ?string
+    {
+        $names = array_column(
+            array_diff_key(
+                $this->residuals->now($system, WaterBody::find($system, $this->cutOff, null)),
+                array_flip(['salt', 'binder', 'thiosulfate', 'bicarbonate']),
+            ),
+            'name',
+        );
+
+        return $names === [] ? null : lcfirst(implode(' and ', $names));
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Volumes;
+
+use App\Forms\Figure;
+use App\Forms\Origin;
+use App\Models\FishGroup;
+use App\Models\System;
+use App\Models\Vessel;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Measure\Format;
+
+/** Volume and fish of a system, as sums whose parts can be opened. */
+final readonly class LoopSums
+{
+    public function __construct(private Registry $registry) {}
+
+    public function volume(System $system): Figure
+    {
+        $parts = array_values($system->vessels->map($this->vessel(...))->all());
+
+        return new Figure(
+            'Volume',
+            array_sum(array_map(static fn(Figure $f): float => $f->value, $parts)),
+            'L',
+            parts: $parts,
+            say: 'The water of all vessels, each from its shape. Pipes and filter chambers not ' .
+                'listed as vessels are not counted.',
+        );
+    }
+
+    public function vessel(Vessel $vessel): Figure
+    {
+        $input = $vessel->calculation();
+
+        return new Figure(
+            $vessel->name,
+            $this->registry->run('volume.vessel', $input)->number('volume_l'),
+            'L',
+            'volume.vessel',
+            'volume_l',
+            $input,
+            [new Origin('shape', 'Shape and measures', 'as built', 'build', "from the build of {$vessel->name}")],
+        );
+    }
+
+    /** Weight of all fish, kg. */
+    public function biomass(System $system): Figure
+    {
+        $parts = array_values($system->fish->map($this->group(...))->all());
+
+        return new Figure(
+            'Weight of fish',
+            array_sum(array_map(static fn(Figure $f): float => $f->value, $parts)),
+            'kg',
+            parts: $parts,
+            say: 'Count times the weight of one fish, for every group.',
+        );
+    }
+
+    /** Ammonia its fish give a day as they are fed now, g N. */
+    public function tanGD(System $system, float $tempC): float
+    {
+        $feed = $system->feed();
+
+        return DailyLoad::of(
+            $this->biomass($system)->value,
+            $feed->feed_g_d ?? 0.0,
+            ($feed->protein_pct ?? 38.0) / 100,
+            DailyLoad::USUAL_DIGESTIBILITY,
+            0.0,
+            $tempC,
+        )->tan();
+    }
+
+    public function group(FishGroup $group): Figure
+    {
+        $weight = $this->registry->run('fish.weight', $group->calculation())->number('weight_g');
+        $one = new Figure(
+            "One fish of {$group->name}",
+            $weight,
+            'g',
+            'fish.weight',
+            'weight_g',
+            $group->calculation(),
+            [
+                new Origin(
+                    'length_cm',
+                    'Length',
+                    Format::number($group->length_cm) . ' cm',
+                    'build',
+                    "mean of {$group->name}",
+                ),
+                new Origin(
+                    'condition',
+                    'Condition factor',
+                    Format::number($group->condition),
+                    'build',
+                    "as set for {$group->name}",
+                ),
+            ],
+        );
+
+        return new Figure(
+            $group->name,
+            ($group->count * $weight) / 1000,
+            'kg',
+            parts: [$one],
+            say: "{$group->count} fish of " . Format::number($weight, 3) . ' g each.',
+        );
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Volumes;
+
+use App\Forms\TypedInputs;
+use App\Http\Controller;
+use App\Models\System;
+use App\Models\VolumeChoice;
+use App\Models\VolumeMeasure;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Catalogue\Registry;
+
+/** The volume of a system by meter and by salt beside its geometry, and choosing between them. */
+final class VolumeController extends Controller
+{
+    public function __construct(private readonly VolumeReport $report) {}
+
+    public function show(System $system): JsonResponse
+    {
+        return $this->answer($system);
+    }
+
+    public function put(Request $request, System $system, string $id, Registry $registry): JsonResponse
+    {
+        /** @var array{method: string} $given */
+        $given = $request->validate(
+            ['method' => ['required', Rule::in(array_keys(VolumeMeasure::CALCULATORS))]],
+            ['method.required' => 'Say how it was measured.'],
+        );
+        $calculator = VolumeMeasure::CALCULATORS[$given['method']];
+        $input = (new TypedInputs($registry->named($calculator)->inputs()))->read($request->except(['method']));
+        $result = $registry->run($calculator, $input);
+        $id = strtoupper($id);
+        if (VolumeMeasure::query()->whereKey($id)->where('system_id', '!=', $system->id)->exists()) {
+            throw BadInput::at('id', 'This key belongs to another system.');
+        }
+        VolumeMeasure::query()->firstOrCreate(
+            ['id' => $id],
+            [
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+                'method' => $given['method'],
+                'input' => $input,
+                'volume_l' => $result->number('volume_l'),
+                'low_l' => $result->number('low_l'),
+                'high_l' => $result->number('high_l'),
+            ],
+        );
+
+        return $this->answer($system);
+    }
+
+    /** Doses go by this figure from now on; what they went by before stays in the book. */
+    public function choose(Request $request, System $system, LoopSums $systems): JsonResponse
+    {
+        /** @var array{measure?: ?string} $given */
+        $given = $request->validate(
+            [
+                'measure' => [
+                    'nullable',
+                    'string',
+                    Rule::exists('volume_measures', 'id')->where('system_id', $system->id),
+                ],
+            ],
+            ['measure.exists' => 'There is no such measurement here.'],
+        );
+        $measure = isset($given['measure']) ? VolumeMeasure::query()->find($given['measure']) : null;
+        $volume = $measure === null ? $systems->volume($system->unsetRelations())->value : $measure->volume_l;
+        if ($volume <= 0) {
+            throw BadInput::at('measure', 'There is no vessel yet to take the geometry of.');
+        }
+        VolumeChoice::query()->create([
+            'site_id' => $system->site_id,
+            'system_id' => $system->id,
+            'user_id' => $this->person($request)->id,
+            'measure_id' => $measure?->id,
+            'volume_l' => $volume,
+        ]);
+
+        return $this->answer($system);
+    }
+
+    private function answer(System $system): JsonResponse
+    {
+        return new JsonResponse($this->report->of($system->unsetRelations()));
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Water;
+
+use App\Capacity\FilterInputs;
+use App\Expected\Residuals;
+use App\Models\Line;
+use App\Models\System;
+use App\Models\Trickle;
+use App\Models\WaterChange;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Volumes\WaterBody;
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Exchange\FirstFill;
+use Ironwort\Core\Exchange\NewWater;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
+
+/**
+ * What stands beside a change: the schools over sixty days, the least a school asks for, where waste water goes, a
+ * first fill.
+ */
+final readonly class ChangeContext
+{
+    public function __construct(
+        private Registry $registry,
+        private LimitsInForce $judging,
+        private FilterInputs $question,
+        private Residuals $residuals,
+    ) {}
+
+    /** @return list<array<string, mixed>> */
+    public function schools(System $system, TwoWaters $waters, float $made, ?float $price): array
+    {
+        $keep = array_intersect_key(
+            $waters->now,
+            array_flip(['no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'temp_c', 'salinity_g_l']),
+        );
+        if ($keep === []) {
+            return [];
+        }
+        $input = [
+            'volume_l' => max(1.0, $waters->volume),
+            'now' => $keep,
+            'source' => array_intersect_key($waters->new, $keep),
+            'tan_g_d' => $made,
+            'taken_g_d' => $this->taken($system, $waters),
+            'surface_m2' => $this->question->surface($system),
+            'days' => 60,
+            ...$price === null ? [] : ['price_m3' => $price],
+        ];
+        $follows = $this->judging->following($system)->in('exchange')->id;
+        $rows = $this->registry->run('exchange.schools', $input)->figures['schools'];
+        $say = static fn(Parameter $parameter, mixed $value): ?string => is_numeric($value)
+            ? TwoWaters::number($parameter, (float) $value)
+            : null;
+
+        return array_values(
+            array_map(
+                static fn(array $row): array => [
+                    'id' => $row['id'],
+                    'name' => $row['name'],
+                    'followed' => $row['id'] === $follows,
+                    'pct_week' => $row['pct_week'],
+                    'water_l' => $row['water_l'],
+                    'cost' => $row['cost'],
+                    'nitrate' => $say(Parameter::Nitrate, $row['no3_n_mg_l']),
+                    'kh' => $say(Parameter::Alkalinity, $row['alkalinity_mg_l']),
+                    'gh' => $say(Parameter::Hardness, $row['hardness_mg_l']),
+                    'temp_drop_c' => $row['temp_drop_c'],
+                    'nitrate_jump' => $say(Parameter::Nitrate, $row['nitrate_jump_mg_l']),
+                ],
+                is_array($rows) ? $rows : [],
+            ),
+        );
+    }
+
+    /** What plants and bog take of the nitrate now, g N/d. */
+    private function taken(System $system, TwoWaters $waters): float
+    {
+        $plants = $system->plantsM2();
+        $bog = $system->bogM2();
+        if (!isset($waters->now['no3_n_mg_l'], $waters->now['temp_c']) || $plants + $bog <= 0) {
+            return 0.0;
+        }
+        $sinks = $this->registry->run('nitrate.sinks', [
+            'no3_n_mg_l' => $waters->now['no3_n_mg_l'],
+            'temp_c' => $waters->now['temp_c'],
+            'plants_m2' => $plants,
+            'bog_m2' => $bog,
+        ]);
+
+        return $sinks->number('plants_g_d') + $sinks->number('bog_g_d');
+    }
+
+    /**
+     * @return ?array{school: string, week_l: float, done_l: float} the least the school asks for, readings clean or
+     *     not
+     */
+    public function minimum(System $system, float $volume): ?array
+    {
+        $school = $this->judging->following($system)->in('exchange');
+        $share =
+            (($school->figure('pct') / 100) * 7) / max(1.0, $school->figure('every_d')) +
+            $school->figure('trickle_pct_week') / 100;
+        if ($share <= 0) {
+            return null;
+        }
+        $batches = WaterChange::query()
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('kind', 'batch')
+            ->where('changed_at', '>=', Carbon::now()->subDays(7))
+            ->sum('litres');
+        $trickle = Trickle::running($system);
+        $hours = $trickle === null ? 0.0 : min(168.0, $trickle->started_at->diffInHours(Carbon::now()));
+
+        return [
+            'school' => $school->name,
+            'week_l' => $share * $volume,
+            'done_l' => (is_numeric($batches) ? (float) $batches : 0.0) + ($trickle->flow_l_h ?? 0.0) * $hours,
+        ];
+    }
+
+    /** @return list<string> where drained water and backwash go, and where they must not */
+    public function waste(System $system, LatestWater $water, WaterBody $body): array
+    {
+        $dosed = array_column(
+            array_diff_key($this->residuals->now($system, $body), ['salt' => 0, 'binder' => 0, 'bicarbonate' => 0]),
+            'name',
+        );
+        $lines = $system->lines->filter(
+            static fn(Line $line): bool => $line->leads_to !== null && $line->leads_to !== '',
+        );
+        $said = array_values(
+            $lines->map(static fn(Line $line): string => "{$line->name} leads to {$line->leads_to}.")->all(),
+        );
+        $salt = $water->get(Parameter::Salinity)->value ?? 0.0;
+        if ($dosed !== []) {
+            $said[] =
+                'There is ' .
+                lcfirst(implode(', ', $dosed)) .
+                ' in it: not on the garden and to no ditch or stream; as its label and local rules say.';
+
+            return $said;
+        }
+        $said[] =
+            $salt >= NewWater::SALT_HARMS_PLANTS_G_L
+                ? 'There are ' .
+                    Format::number($salt, 2) .
+                    ' g/L of salt in it: it harms plants, so not on the garden. To the sewer, as local rules allow.'
+                : 'Drained water and backwash feed a garden well. With salt or a treatment in ' .
+                    'them they go to the sewer, as local rules allow, never to a ditch or a stream.';
+
+        return $said;
+    }
+
+    /**
+     * A first fill as one sequence: chlorine out, salt if it is used, KH and GH, then the seed.
+     *
+     * @return list<string>
+     */
+    public function firstFill(TwoWaters $waters, PutBack $putBack, System $system): array
+    {
+        if ($waters->source === null || $waters->volume <= 0) {
+            return [];
+        }
+        $whole = $putBack->of($system, $waters, $waters->volume);
+        $conditioner =
+            array_values(array_filter($whole, static fn(array $item): bool => $item['what'] === 'conditioner'))[0] ??
+            null;
+
+        return FirstFill::steps(
+            $waters->volume,
+            $conditioner['text'] ?? null,
+            $waters->source->reading('alkalinity_mg_l'),
+            $waters->source->reading('hardness_mg_l'),
+        );
+    }
+}

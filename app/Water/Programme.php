@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Water;
+
+use App\Forms\Figure;
+use App\Forms\TypedFields;
+use App\Models\System;
+use App\Models\WaterSource;
+use App\Readings\LatestWater;
+use App\Readings\WaterMeaning;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Exchange\Shock;
+use Ironwort\Core\Exchange\WhichDecides;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Format;
+
+/** The fewest safe changes to a goal, by the way water comes: hose, buckets, or a vat that was treated and warmed. */
+final readonly class Programme
+{
+    /** A goal beside the readings: how much is to be left of what was dosed, percent. */
+    public const DOSED = 'dosed';
+
+    /** Stands for what was dosed in the mix: new water has none of it. */
+    private const TRACER = 'tan_mg_l';
+
+    public function __construct(private Registry $registry, private WaterMeaning $meaning) {}
+
+    /** @return ?array<string, mixed> null where no goal was typed */
+    public function of(System $system, LatestWater $water, TwoWaters $waters, TypedFields $typed): ?array
+    {
+        $asked = $typed->text('goal') ?? '';
+        $goal = Parameter::tryFrom($asked);
+        $target = $typed->number(Input::number('target', 'Goal', $goal?->symbol(), 0, 5000));
+        if ($target === null || ($goal === null ? $asked !== self::DOSED : !isset($waters->now[$goal->value]))) {
+            return null;
+        }
+        $way = $typed->read([
+            Input::choice('delivery', 'It comes by', ['hose', 'bucket', 'vat'])->or('hose'),
+            Input::number('fill_l_min', 'Fill rate', 'L/min', 0.01, 10000)->optional(),
+            Input::number('bucket_l', 'Bucket', 'L', 1, 100)->optional(),
+            Input::number('vat_l', 'Vat', 'L', 1, 1e6)->optional(),
+            Input::number('max_change_pct', 'Most at once', '%', 1, 100)->optional(),
+            Input::number('steps_per_day', 'Changes a day', null, 1, 12)->optional(),
+        ]);
+        $number = static fn(string $key): ?float => is_numeric($way[$key] ?? null) ? (float) $way[$key] : null;
+        $vat = ($way['delivery'] ?? 'hose') === 'vat';
+        $key = $goal->value ?? self::TRACER;
+        $canonical = $goal === null ? $target : ($target - $goal->shown(0.0)) / ($goal->shown(1.0) - $goal->shown(0.0));
+        $states = $this->states($system, $water);
+        $rule = WhichDecides::of($states['ammonia'], $states['nitrate']);
+
+        $input = $waters->input();
+        if ($goal === null) {
+            $input['now'] = [self::TRACER => 100.0] + $input['now'];
+            $input['source'] = [self::TRACER => 0.0] + $input['source'];
+        }
+        if ($vat && isset($input['now']['temp_c'])) {
+            // A vat stands in the same air and is warmed: it brings no cold.
+            $input['source']['temp_c'] = $input['now']['temp_c'];
+        }
+        $limits = array_diff_key(
+            array_intersect_key(Shock::A_DAY, $input['now']),
+            $rule->nitrateGivesWay && $goal === Parameter::Ammonia ? ['no3_n_mg_l' => 0] : [],
+        );
+        $most = min(
+            $number('max_change_pct') ?? 50.0,
+            $vat && $number('vat_l') !== null ? (100 * $number('vat_l')) / max(1.0, $waters->volume) : 100.0,
+        );
+        $input = [
+            ...$input,
+            'target' => [$key => $canonical],
+            'max_change_per_day' => $limits,
+            'max_change_pct' => max(1.0, $most),
+            'steps_per_day' => floor($number('steps_per_day') ?? 1.0),
+            ...$number('fill_l_min') === null ? [] : ['fill_l_min' => $number('fill_l_min')],
+        ];
+        $result =
+            $typed->errors === []
+                ? $typed->attempt(fn() => $this->registry->run('exchange.plan', $input), 'target')
+                : null;
+        if ($result === null) {
+            return null;
+        }
+        $say = static fn(float $value): string => $goal === null
+            ? Format::number($value, 3)
+            : TwoWaters::number($goal, $value);
+        $bucket = ($way['delivery'] ?? '') === 'bucket' ? $number('bucket_l') : null;
+        $steps = [];
+        foreach (is_array($result->figures['steps']) ? $result->figures['steps'] : [] as $step) {
+            $steps[] = [
+                'day' => $step['day'] + 1,
+                'of_day' => $step['of_day'],
+                'litres' => $step['change_l'],
+                'pct' => $step['change_pct'],
+                'minutes' => $step['minutes'],
+                'buckets' => $bucket === null ? null : (int) ceil($step['change_l'] / $bucket - 1e-9),
+                'after' => $say(TwoWaters::mix($step['after'])[$key]),
+            ];
+        }
+        $figure = static fn(string $label, string $of, string $unit): ?array => is_numeric($result->figures[$of])
+            ? (new Figure(
+                $label,
+                $result->number($of),
+                $unit,
+                'exchange.plan',
+                $of,
+                $input,
+                $waters->origins,
+            ))->toArray()
+            : null;
+        $bound = $result->figures['bound'];
+
+        return [
+            'reachable' => $result->figures['reachable'],
+            'name' => $goal === null ? 'what was dosed' : $goal->name(),
+            'unit' => $goal === null ? '% left' : $goal->symbol(),
+            'reason' =>
+                is_array($bound) && $goal !== null
+                    ? $this->never(
+                        $goal,
+                        (float) $bound['from'],
+                        (float) $bound['to'],
+                        (float) $bound['source'],
+                        $waters,
+                    )
+                    : $result->figures['reason'],
+            'steps' => $steps,
+            'total' => $figure('In all', 'total_l', 'L'),
+            'trickle' =>
+                is_array($result->figures['trickle_after']) && $steps !== []
+                    ? [
+                        'after' => $say(TwoWaters::mix($result->figures['trickle_after'])[$key]),
+                        'flow' => $figure('As a trickle', 'trickle_l_min', 'L/min'),
+                    ]
+                    : null,
+            'rule' => $goal === Parameter::Ammonia || $goal === Parameter::Nitrate ? $rule->says : null,
+            'limits' => self::limits($limits),
+        ];
+    }
+
+    /** @return array{ammonia: State, nitrate: State} the worse of total and un-ionised ammonia */
+    private function states(System $system, LatestWater $water): array
+    {
+        $of = [];
+        foreach ($this->meaning->of($system, $water)['strips'] as $strip) {
+            $of[is_string($strip['parameter']) ? $strip['parameter'] : ''] =
+                State::tryFrom(is_string($strip['state']) ? $strip['state'] : '') ?? State::Good;
+        }
+        $total = $of['tan_mg_l'] ?? State::Good;
+        $burns = $of['nh3_n_mg_l'] ?? State::Good;
+
+        return [
+            'ammonia' => $burns->worseThan($total) ? $burns : $total,
+            'nitrate' => $of['no3_n_mg_l'] ?? State::Good,
+        ];
+    }
+
+    /** Why changes cannot reach a goal, in the units the keeper reads. */
+    private function never(Parameter $goal, float $from, float $to, float $new, TwoWaters $waters): string
+    {
+        $would = $waters->sources->first(
+            static fn(WaterSource $water): bool => $water->reading($goal->value) !== null &&
+                ($to < $from ? $water->reading($goal->value) < $to : $water->reading($goal->value) > $to),
+        );
+        $inner = in_array($goal, [Parameter::Alkalinity, Parameter::Hardness, Parameter::Ph], true)
+            ? $goal->name()
+            : lcfirst($goal->name());
+
+        return 'The new water has ' .
+            TwoWaters::say($goal, $new) .
+            ": changes cannot bring {$inner} from " .
+            TwoWaters::number($goal, $from) .
+            ' to ' .
+            TwoWaters::number($goal, $to) .
+            '. Blend it with water that has ' .
+            ($to < $from ? 'less, or take it out by media.' : 'more, or dose it.') .
+            ($would === null
+                ? ''
+                : " {$would->name} of the shelf has " .
+                    TwoWaters::say($goal, (float) $would->reading($goal->value)) .
+                    '.');
+    }
+
+    /** @param  array<string, float>  $limits */
+    private static function limits(array $limits): string
+    {
+        $said = [];
+        foreach ($limits as $key => $most) {
+            $parameter = Parameter::from($key);
+            $by = Format::number($parameter->shown($most) - $parameter->shown(0.0), 2);
+            $said[] =
+                trim("{$by} {$parameter->symbol()}") .
+                ($parameter === Parameter::Nitrate ||
+                $parameter === Parameter::Temperature ||
+                $parameter === Parameter::Ph
+                    ? ($parameter === Parameter::Ph
+                        ? ' of pH'
+                        : '')
+                    : ' of ' .
+                        (in_array($parameter, [Parameter::Alkalinity, Parameter::Hardness], true)
+                            ? $parameter->name()
+                            : lcfirst($parameter->name())));
+        }
+
+        return $said === [] ? '' : 'No more in a day, either way, than ' . implode(', ', $said) . '.';
+    }
+}

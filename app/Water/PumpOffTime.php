@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Water;
+
+use App\Fish\FeedPlan;
+use App\Models\Pump;
+use App\Models\System;
+use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
+use App\Volumes\LoopSums;
+use App\Volumes\VolumeReport;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Flow\PumpOff;
+use Ironwort\Core\Judge\Parameter;
+
+/** How long a system's pump may stay off, with so much of its water let out. */
+final readonly class PumpOffTime
+{
+    /** Water never measured is reckoned at this, and this is on the side of less time. */
+    private const WARM_C = 22.0;
+
+    public function __construct(
+        private Registry $registry,
+        private LoopSums $systems,
+        private FeedPlan $feed,
+        private VolumeReport $volumes,
+        private LimitsInForce $judging,
+    ) {}
+
+    public function of(System $system, LatestWater $water, float $drained): PumpOff
+    {
+        $temp = $water->get(Parameter::Temperature)->value ?? self::WARM_C;
+        $plan = $system->feed();
+        $biomass = $this->systems->biomass($system)->value;
+        if ($biomass <= 0) {
+            return PumpOff::of(null, null);
+        }
+        $volume = $this->volumes->inUse($system)->value;
+        $oxygen = $water->get(Parameter::Oxygen)?->value;
+        $aired = $system->pumps->contains(static fn(Pump $pump): bool => $pump->kind === 'air' && $pump->running);
+        $result = $this->registry->run('fish.shut_off', [
+            'volume_l' => max(0.1 * $volume, $volume - $drained, 1.0),
+            'biomass_kg' => $biomass,
+            'feed_g_d' => $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp),
+            'protein_pct' => $plan === null ? 38.0 : $this->feed->protein($plan),
+            'temp_c' => $temp,
+            'aired' => $aired ? 'yes' : 'no',
+            'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0,
+            'ph' => $water->get(Parameter::Ph)->value ?? 7.8,
+            'nh3_limit_mg_l' => $this->judging->for($system, Parameter::UnionisedAmmonia)->above->act ?? 0.05,
+            ...$oxygen === null ? [] : ['do_mg_l' => $oxygen],
+        ]);
+        $minutes = $result->figures['minutes'];
+        $by = $result->figures['decides'];
+
+        return PumpOff::of(is_numeric($minutes) ? (float) $minutes : null, is_string($by) ? $by : null);
+    }
+}

@@ -1,0 +1,258 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Water;
+
+use App\Capacity\CapacityReport;
+use App\Expected\ExpectedWater;
+use App\Forms\TypedFields;
+use App\Models\Age;
+use App\Models\System;
+use App\Models\WaterChange;
+use App\Models\WaterSource;
+use App\Readings\LatestWater;
+use App\Volumes\ShutBays;
+use App\Volumes\VolumeReport;
+use App\Volumes\WaterBody;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
+
+/**
+ * The Water page: one change before it is made, a programme to a goal, a trickle, the schools, and what was changed.
+ */
+final readonly class WaterReport
+{
+    public function __construct(
+        private Registry $registry,
+        private VolumeReport $volumes,
+        private CapacityReport $capacity,
+        private ExpectedWater $expected,
+        private PumpOffTime $pumpOff,
+        private ChangeAmount $amount,
+        private Programme $programme,
+        private TrickleReport $trickle,
+        private PutBack $putBack,
+        private ChangeContext $sides,
+        private ShutBays $cutOff,
+    ) {}
+
+    /**
+     * @param  array<array-key, mixed>  $query
+     * @return array<string, mixed>
+     */
+    public function of(System $system, LatestWater $water, array $query): array
+    {
+        $typed = new TypedFields($query);
+        $bodies = WaterBody::all($system, $this->cutOff);
+        $body =
+            array_values(
+                array_filter($bodies, static fn(WaterBody $one): bool => $one->vesselId === $typed->text('body')),
+            )[0] ?? $bodies[0];
+        $waters = TwoWaters::of($system, $water, $this->expected, $body, $typed->text('water'));
+        $rows = $waters->rows;
+        $ready = $waters->ready();
+        $scalds = $waters->scalds();
+        if ($scalds !== null) {
+            $typed->refuse('water', $scalds);
+        }
+        $load = $ready ? $this->capacity->of($system, $water)['load'] : null;
+        $made = is_array($load) && is_numeric($load['value'] ?? null) ? (float) $load['value'] : 0.0;
+        $change = $ready
+            ? $this->change($system, $water, $waters, $body, new TypedFields($query), $typed, $rows)
+            : null;
+        $goals = array_map(
+            static fn(string $key): array => [
+                'id' => $key,
+                'name' => Parameter::from($key)->name(),
+                'unit' => Parameter::from($key)->symbol(),
+            ],
+            array_diff(array_keys($waters->now), ['ph']),
+        );
+
+        return [
+            'waters' => array_values(
+                $waters->sources
+                    ->map(
+                        static fn(WaterSource $row): array => [
+                            'id' => $row->id,
+                            'name' => $row->name,
+                            'kind' => $row->kind,
+                        ],
+                    )
+                    ->all(),
+            ),
+            'water' => $waters->source?->id,
+            'chlorine' => ($waters->source?->reading(Parameter::Chlorine->value) ?? 0.0) > 0,
+            'missing' => $waters->missing(),
+            'volume' => $this->volumes->inUse($system)->toArray(),
+            'rows' => array_values($rows),
+            'goals' => array_values(
+                $ready
+                    ? [...$goals, ['id' => Programme::DOSED, 'name' => 'What was dosed', 'unit' => '% left']]
+                    : $goals,
+            ),
+            'bodies' => array_map(
+                static fn(WaterBody $one): array => [
+                    'id' => $one->vesselId ?? '',
+                    'name' => $one->name,
+                    'litres' => $one->volumeL,
+                ],
+                $bodies,
+            ),
+            'body' => $body->vesselId ?? '',
+            'change' => $change,
+            'plan' => $ready && $scalds === null ? $this->programme->of($system, $water, $waters, $typed) : null,
+            'trickle' => $ready ? $this->trickle->of($system, $waters, $typed, $made) : null,
+            'running' => $this->trickle->running($system),
+            'schools' => $ready
+                ? $this->sides->schools(
+                    $system,
+                    $waters,
+                    $made,
+                    $typed->number(Input::number('price_m3', 'Price of water', 'per m³', 0, 1000)),
+                )
+                : [],
+            'minimum' => $waters->volume > 0 ? $this->sides->minimum($system, $waters->volume) : null,
+            'waste' => $this->sides->waste($system, $water, $body),
+            'first_fill' => $this->sides->firstFill($waters, $this->putBack, $system),
+            'errors' => (object) $typed->errors,
+            'changes' => $this->booked($system),
+        ];
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $rows
+     * @return ?array<string, mixed>
+     */
+    private function change(
+        System $system,
+        LatestWater $water,
+        TwoWaters $waters,
+        WaterBody $body,
+        TypedFields $own,
+        TypedFields $page,
+        array &$rows,
+    ): ?array {
+        $litres = $this->amount->of($system, $body, $own);
+        $page->errors += $own->errors;
+        if ($litres === null || $waters->scalds() !== null) {
+            return null;
+        }
+        $result = $page->attempt(
+            fn() => $this->registry->run('exchange.batch', [
+                ...$waters->input(),
+                'change_l' => min($litres, $waters->volume),
+            ]),
+            'change_l',
+        );
+        if ($result === null) {
+            return null;
+        }
+        foreach (TwoWaters::mix($result->figures['after']) as $key => $value) {
+            $rows[$key]['after'] = TwoWaters::number(Parameter::from($key), $value);
+        }
+        $left = $this->chloramine($system, $water, $waters, $litres);
+        $off = $this->pumpOff->of($system, $water, $litres);
+        $fill = $page->number(Input::number('fill_l_min', 'Fill rate', 'L/min', 0.01, 10000));
+
+        return [
+            'litres' => $litres,
+            'pct' => (100 * $litres) / $waters->volume,
+            'cautions' => [...$result->toArray()['cautions'], ...$left === null ? [] : [$left]],
+            'put_back' => array_map(
+                static fn(array $item): array => array_diff_key($item, ['good' => 0]),
+                $this->putBack->of($system, $waters, $litres),
+            ),
+            'minutes' => $fill === null ? null : $litres / $fill,
+            'pump_off' => ['minutes' => $off->minutes, 'by' => $off->decides],
+        ];
+    }
+
+    /**
+     * What chloramine leaves behind once it is neutralised, and whether the filter takes it.
+     *
+     * @return ?array{level: string, text: string}
+     */
+    private function chloramine(System $system, LatestWater $water, TwoWaters $waters, float $litres): ?array
+    {
+        $chlorine = $waters->source?->reading(Parameter::Chlorine->value) ?? 0.0;
+        if ($chlorine <= 0 || $waters->source?->chloramine() !== true) {
+            return null;
+        }
+        $grams =
+            ($this->registry
+                ->run('exchange.dechlorinate', [
+                    'volume_l' => $litres,
+                    'chlorine_mg_l' => $chlorine,
+                    'kind' => 'chloramine',
+                ])
+                ->number('tan_released_mg_l') *
+                $litres) /
+            1000;
+        $capacity = $this->capacity->of($system, $water);
+        $spare =
+            is_array($capacity['capacity'] ?? null) &&
+            is_array($capacity['load']) &&
+            is_numeric($capacity['capacity']['value'] ?? null) &&
+            is_numeric($capacity['load']['value'] ?? null)
+                ? (float) $capacity['capacity']['value'] - (float) $capacity['load']['value']
+                : 0.0;
+        $says = 'Its chloramine leaves ' . Format::number($grams, 2) . ' g of ammonia nitrogen behind. ';
+
+        return $spare >= $grams
+            ? [
+                'level' => 'note',
+                'text' =>
+                    $says .
+                    'The filter has ' .
+                    Format::number($spare, 2) .
+                    ' g a day to spare and takes it within a day.',
+            ]
+            : [
+                'level' => 'watch',
+                'text' =>
+                    $says . 'The filter has no such room: smaller changes, a binder with the new water, or zeolite.',
+            ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function booked(System $system): array
+    {
+        /** @var Collection<int, WaterChange> $changes */
+        $changes = WaterChange::query()
+            ->with(['water', 'user', 'vessel'])
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->orderByDesc('changed_at')
+            ->limit(20)
+            ->get();
+
+        return array_values(
+            $changes
+                ->map(
+                    static fn(WaterChange $change): array => [
+                        'id' => $change->id,
+                        'at' => $change->changed_at->toIso8601ZuluString(),
+                        'age' => Age::of($change->changed_at),
+                        'by' => $change->user?->name,
+                        'text' => $change->text(),
+                        'running' => $change->running(),
+                        'put_back' => array_map(
+                            static fn(array $item): array => array_intersect_key($item, [
+                                'what' => 0,
+                                'name' => 0,
+                                'text' => 0,
+                                'done' => 0,
+                            ]),
+                            $change->put_back,
+                        ),
+                    ],
+                )
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Build\BuildController;
+use App\Build\PlumbingController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('systems/{system}/plumbing', [PlumbingController::class, 'show']);
+    Route::post('systems/{system}/plumbing/what-if', [PlumbingController::class, 'whatIf']);
+    Route::post('volume', [BuildController::class, 'vesselMeaning']);
+
+    Route::middleware('can:write')->group(function (): void {
+        Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])->whereUlid('id');
+        Route::post('systems/{system}/plumbing/flows', [PlumbingController::class, 'adopt']);
+        Route::put('systems/{system}/vessels/{id}', [BuildController::class, 'putVessel'])
+            ->whereUlid('id')
+            ->name('vessels');
+        Route::put('systems/{system}/stages/{id}', [BuildController::class, 'putStage'])->whereUlid('id');
+        Route::put('systems/{system}/pumps/{id}', [BuildController::class, 'putPump'])
+            ->whereUlid('id')
+            ->name('pumps');
+        Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])->whereUlid('id');
+        Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])
+            ->where('kind', 'vessels|stages|pumps')
+            ->whereUlid('id');
+        Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])
+            ->where('kind', 'vessels|stages|pumps|lines|fish')
+            ->whereUlid('id');
+    });
+});

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Round\RoundController;
+use App\Round\TimerController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('timers', [TimerController::class, '__invoke']);
+    Route::get('round', [RoundController::class, '__invoke']);
+});

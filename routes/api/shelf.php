@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Shelf\GoodController;
+use App\Shelf\ShelfController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('shelf', [ShelfController::class, 'show']);
+
+    Route::middleware('can:write')->group(function (): void {
+        Route::put('kits/{id}', [ShelfController::class, 'putKit'])->whereUlid('id');
+        Route::delete('kits/{id}', [ShelfController::class, 'removeKit'])->whereUlid('id');
+        Route::put('goods/{id}', [GoodController::class, 'put'])->whereUlid('id');
+        Route::delete('goods/{id}', [GoodController::class, 'remove'])->whereUlid('id');
+    });
+});

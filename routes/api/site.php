@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Site\SessionController;
+use App\Site\SystemController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('session', [SessionController::class, 'show']);
+Route::post('session', [SessionController::class, 'store']);
+
+Route::middleware('auth')->group(function (): void {
+    Route::delete('session', [SessionController::class, 'destroy']);
+    Route::get('systems', [SystemController::class, 'index']);
+    Route::get('systems/{system}', [SystemController::class, 'show']);
+
+    Route::middleware('can:write')->group(function (): void {
+        Route::post('systems', [SystemController::class, 'store']);
+        Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
+    });
+});

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Water\BlendController;
+use App\Water\SourceWaterController;
+use App\Water\WaterController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('systems/{system}/bench/blend', [BlendController::class, 'blend']);
+    Route::get('systems/{system}/water', [WaterController::class, 'show']);
+
+    Route::middleware('can:write')->group(function (): void {
+        Route::put('waters/{id}', [SourceWaterController::class, 'put'])->whereUlid('id');
+        Route::delete('waters/{id}', [SourceWaterController::class, 'remove'])->whereUlid('id');
+        Route::put('waters/{water}/tests/{id}', [SourceWaterController::class, 'test'])->whereUlid(['water', 'id']);
+        Route::put('systems/{system}/changes/{id}', [WaterController::class, 'book'])->whereUlid('id');
+        Route::put('systems/{system}/changes/{id}/flow', [WaterController::class, 'flow'])->whereUlid('id');
+        Route::put('systems/{system}/changes/{id}/put-back/{what}', [WaterController::class, 'putIn'])->whereUlid('id');
+        Route::put('systems/{system}/trickles/{id}', [WaterController::class, 'open'])->whereUlid('id');
+        Route::delete('systems/{system}/trickles/{id}', [WaterController::class, 'close'])->whereUlid('id');
+        Route::delete('systems/{system}/changes/{id}', [WaterController::class, 'withdraw'])->whereUlid('id');
+    });
+});
