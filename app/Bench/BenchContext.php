@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Capacity\CapacityReport;
-use App\Capacity\FilterInputs;
+use App\Capacity\SystemLoad;
 use App\Expected\ExpectedWater;
 use App\Forms\Origin;
 use App\Models\Age;
@@ -15,10 +14,12 @@ use App\Models\Trickle;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
+use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\Salt;
 
 /** What is known of a system, by the keys under which calculators ask for it, with where it is from. */
 final readonly class BenchContext
@@ -37,15 +38,19 @@ final readonly class BenchContext
     public function __construct(
         private VolumeReport $volumes,
         private ExpectedWater $expected,
-        private FilterInputs $question,
-        private CapacityReport $capacity,
+        private LoopSums $systems,
+        private SystemLoad $load,
         private LimitsInForce $judging,
     ) {}
 
-    /** @return array<string, array{float|string, Origin}> by key; a reading that is stale says so */
-    public function of(System $system, LatestWater $water): array
+    /**
+     * @param  list<string>  $wanted  keys; nothing is worked out that no field asks for
+     * @return array<string, array{float|string, Origin}> by key; a reading that is stale says so
+     */
+    public function of(System $system, LatestWater $water, array $wanted): array
     {
         $known = [];
+        $wants = static fn(string ...$keys): bool => array_intersect($keys, $wanted) !== [];
         $keep = static function (
             string $key,
             string $label,
@@ -56,12 +61,14 @@ final readonly class BenchContext
         ) use (&$known): void {
             $known[$key] = [$value, new Origin($key, $label, $text, $kind, $from)];
         };
-        $volume = $this->volumes->inUse($system)->value;
+        $volume = $wants('volume_l') ? $this->volumes->inUse($system)->value : 0.0;
         if ($volume > 0) {
             $keep('volume_l', 'Volume', $volume, Format::number($volume, 5) . ' L', 'build', 'as doses use it');
         }
-        $reckoned = $this->expected->now($system, $water);
-        foreach (self::READINGS as $key) {
+        $asked = $wants('now_g_l', 'chloride_mg_l') ? [...$wanted, 'salinity_g_l'] : $wanted;
+        $readings = array_intersect(self::READINGS, $asked);
+        $reckoned = $readings === [] ? [] : $this->expected->now($system, $water);
+        foreach ($readings as $key) {
             $entry = $water->get(Parameter::from($key));
             if ($entry === null) {
                 continue;
@@ -82,8 +89,7 @@ final readonly class BenchContext
         }
         if (isset($known['salinity_g_l'])) {
             $known['now_g_l'] = $known['salinity_g_l'];
-            // Salt is 60.66 % chloride by weight.
-            $chloride = 606.6 * (float) $known['salinity_g_l'][0];
+            $chloride = Salt::chlorideMgL((float) $known['salinity_g_l'][0]);
             $keep(
                 'chloride_mg_l',
                 'Chloride',
@@ -93,7 +99,9 @@ final readonly class BenchContext
                 'from the salt ' . $known['salinity_g_l'][1]->from,
             );
         }
-        $burns = $this->judging->for($system, Parameter::UnionisedAmmonia)->above?->act;
+        $burns = $wants('nh3_limit_mg_l')
+            ? $this->judging->for($system, Parameter::UnionisedAmmonia)->above?->act
+            : null;
         if ($burns !== null) {
             $keep(
                 'nh3_limit_mg_l',
@@ -104,32 +112,44 @@ final readonly class BenchContext
                 'where this life stage is to be acted on',
             );
         }
-        $this->source($system, $keep);
-        $surface = $this->question->surface($system);
-        $keep(
-            'surface_m2',
-            'Open surface',
-            $surface,
-            Format::number($surface, 3) . ' m²',
-            'build',
-            'from the shapes of the vessels',
-        );
-        $walls = $this->question->walls($system);
-        $keep(
-            'walls_m2',
-            'Walls and floor',
-            $walls,
-            Format::number($walls, 3) . ' m²',
-            'build',
-            'from the shapes of the vessels',
-        );
-        $load = $system->fish->isEmpty() ? null : $this->capacity->of($system, $water)['load'];
-        if (is_array($load) && is_numeric($load['value'] ?? null)) {
+        if ($wants('chlorine_mg_l', 'kind', 'source_temp_c')) {
+            $this->source($system, $keep);
+        }
+        if ($wants('flow_l_h', 'trickle_l_min')) {
+            $this->trickle($system, $keep);
+        }
+        if ($wants('label_chlorine_mg_l')) {
+            $this->conditioner($system, $keep);
+        }
+        if ($wants('surface_m2')) {
+            $surface = $this->systems->surface($system);
+            $keep(
+                'surface_m2',
+                'Open surface',
+                $surface,
+                Format::number($surface, 3) . ' m²',
+                'build',
+                'from the shapes of the vessels',
+            );
+        }
+        if ($wants('walls_m2')) {
+            $walls = $this->systems->walls($system);
+            $keep(
+                'walls_m2',
+                'Walls and floor',
+                $walls,
+                Format::number($walls, 3) . ' m²',
+                'build',
+                'from the shapes of the vessels',
+            );
+        }
+        if ($wants('production_g_d') && $system->fish->isNotEmpty()) {
+            $load = $this->load->now($system, $water)->value;
             $keep(
                 'production_g_d',
                 'Ammonia made',
-                (float) $load['value'],
-                Format::number((float) $load['value'], 3) . ' g N/d',
+                $load,
+                Format::number($load, 3) . ' g N/d',
                 'computed',
                 'all that the fish give',
             );
@@ -174,6 +194,11 @@ final readonly class BenchContext
                 );
             }
         }
+    }
+
+    /** @param  \Closure(string, string, float|string, string, string, string): void  $keep */
+    private function trickle(System $system, \Closure $keep): void
+    {
         $trickle = Trickle::running($system);
         if ($trickle !== null) {
             $keep(
@@ -193,6 +218,11 @@ final readonly class BenchContext
                 'the trickle that runs',
             );
         }
+    }
+
+    /** @param  \Closure(string, string, float|string, string, string, string): void  $keep */
+    private function conditioner(System $system, \Closure $keep): void
+    {
         $good = Good::inUse($system->site_id, 'conditioner');
         foreach ($good->label ?? [] as $key => $value) {
             $keep($key, 'Label', (float) $value, Format::number((float) $value), 'typed', "label of {$good?->name}");

@@ -36,7 +36,7 @@ final readonly class BenchReport
     public function of(Bench $bench, System $system, LatestWater $water, array $typed, array $fixed = []): array
     {
         $known = array_diff_key(
-            [...$this->context->of($system, $water), ...$this->labels($fixed)],
+            [...$this->context->of($system, $water, $bench->fields), ...$this->labels($fixed)],
             array_flip($bench->asked),
         );
         $fixed = array_diff_key($fixed, array_flip($bench->fields));

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Str;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Rounds;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The book of a system: its entries, its score, words beside numbers, and CSV out and in. */
@@ -52,7 +53,7 @@ final class BookController extends Controller
             [
                 'words' => ['nullable', 'string', 'max:1000'],
                 'seen' => ['array', 'max:20'],
-                'seen.*' => ['string', 'in:' . implode(',', Note::SEEN)],
+                'seen.*' => ['string', 'in:' . implode(',', Rounds::seen())],
             ],
             ['words.max' => 'A note has at most 1,000 characters.'],
         );

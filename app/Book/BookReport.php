@@ -17,7 +17,7 @@ use App\Models\Visit;
 use App\Models\VolumeChoice;
 use App\Models\WaterChange;
 use App\Readings\VisitResource;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Dose\BoundAmmonia;
@@ -30,7 +30,7 @@ final readonly class BookReport
 
     private const PAGE = 40;
 
-    public function __construct(private ShutBays $cutOff) {}
+    public function __construct(private WaterBodies $bodies) {}
 
     /**
      * @param  list<string>  $kinds
@@ -249,8 +249,8 @@ final readonly class BookReport
             return $doses->map(static fn(): array => []);
         }
         $volumes = [];
-        foreach ($this->cutOff->bodies($system->loadMissing(['site', 'vessels', 'lines'])) as $body) {
-            $volumes[$body['vessel_id'] ?? ''] = $body['volume_l'];
+        foreach ($this->bodies->all($system) as $body) {
+            $volumes[$body->vesselId ?? ''] = $body->volumeL;
         }
 
         return $doses->map(

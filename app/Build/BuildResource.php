@@ -12,7 +12,7 @@ use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Volumes\LoopSums;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use Ironwort\Core\Loop\Place;
 
 /** What a system is built of and who lives in it, as the forms edit it. */
@@ -23,7 +23,7 @@ final readonly class BuildResource
     {
         $report = app(LoopSums::class);
         $feed = $system->feed();
-        $cut = array_map(static fn(Vessel $vessel): string => $vessel->id, ShutBays::vessels($system));
+        $cut = array_map(static fn(Vessel $vessel): string => $vessel->id, WaterBodies::shut($system));
 
         return [
             'vessels' => $system->vessels

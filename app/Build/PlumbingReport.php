@@ -14,8 +14,10 @@ use App\Models\Vessel;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
-use App\Volumes\ShutBays;
+use App\Volumes\ShutOffTimes;
 use App\Volumes\VolumeReport;
+use App\Volumes\WaterBodies;
+use App\Volumes\WaterBody;
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\UnsolvableNetwork;
@@ -37,7 +39,8 @@ final readonly class PlumbingReport
 {
     public function __construct(
         private BuiltLoop $built,
-        private ShutBays $cutOff,
+        private ShutOffTimes $shutOff,
+        private WaterBodies $bodies,
         private LoopSums $systems,
         private VolumeReport $volumes,
         private Registry $registry,
@@ -47,7 +50,7 @@ final readonly class PlumbingReport
     /** @return array<string, mixed> */
     public function of(System $system, LatestWater $water): array
     {
-        $temperature = $water->get(Parameter::Temperature)->value ?? 20.0;
+        $temperature = $water->valueOrAssumed(Parameter::Temperature);
         $loop = $this->built->of($system, $temperature);
         $volume = $this->volumes->inUse($system)->value;
         $answer = [
@@ -79,7 +82,7 @@ final readonly class PlumbingReport
             }
         }
         $returned = $flow?->returned();
-        $cut = array_map(static fn(Vessel $vessel): string => $vessel->id, ShutBays::vessels($system));
+        $cut = array_map(static fn(Vessel $vessel): string => $vessel->id, WaterBodies::shut($system));
 
         return [
             ...$answer,
@@ -113,8 +116,8 @@ final readonly class PlumbingReport
                 $loop->vessels,
             ),
             'network' => $flow?->rows,
-            'shut_off' => $this->cutOff->times($system, $water),
-            'bodies' => $this->cutOff->bodies($system),
+            'shut_off' => $this->shutOff->times($system, $water),
+            'bodies' => array_map(static fn(WaterBody $body): array => $body->toArray(), $this->bodies->all($system)),
         ];
     }
 
@@ -125,7 +128,7 @@ final readonly class PlumbingReport
      */
     public function stageFlows(System $system, LatestWater $water): array
     {
-        $loop = $this->built->of($system, $water->get(Parameter::Temperature)->value ?? 20.0);
+        $loop = $this->built->of($system, $water->valueOrAssumed(Parameter::Temperature));
         try {
             $flow = self::moves($loop) ? LoopFlow::of($loop) : null;
         } catch (UnsolvableNetwork) {

@@ -9,7 +9,7 @@ use App\Models\ShutOff;
 use App\Models\System;
 use App\Models\User;
 use App\Models\Vessel;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
 
@@ -19,7 +19,7 @@ final readonly class ShutOffBay
     /** @throws BadInput where a line of the bay has no valve */
     public function shut(System $system, Vessel $vessel, User $user): void
     {
-        $lines = ShutBays::lines($system, $vessel);
+        $lines = WaterBodies::lines($system, $vessel);
         $open = array_filter($lines, static fn(Line $line): bool => $line->valve_open_pct === null);
         if ($open !== []) {
             throw BadInput::at(
@@ -66,7 +66,7 @@ final readonly class ShutOffBay
         DB::transaction(static function () use ($system, $vessel): void {
             /** @var ?ShutOff $shutOff */
             $shutOff = ShutOff::query()->where('vessel_id', $vessel->id)->whereNull('opened_at')->first();
-            foreach (ShutBays::lines($system, $vessel) as $line) {
+            foreach (WaterBodies::lines($system, $vessel) as $line) {
                 if ($line->valve_open_pct !== null) {
                     $line->valve_open_pct = $shutOff->openings[$line->id] ?? 100.0;
                     $line->save();

@@ -12,16 +12,17 @@ use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Water\AssumedWater;
 
 /** The form of one filter stage, checked by the very inputs that the capacity takes. */
 final readonly class StageInputs
 {
     private const ANY_WATER = [
-        'temp_c' => 20,
-        'ph' => 7.5,
+        'temp_c' => AssumedWater::TEMPERATURE_C,
+        'ph' => AssumedWater::PH,
         'do_in_mg_l' => 7,
         'tan_mg_l' => 0.25,
-        'alkalinity_mg_l' => 100,
+        'alkalinity_mg_l' => AssumedWater::ALKALINITY_MG_L,
     ];
 
     public function __construct(private Registry $registry) {}

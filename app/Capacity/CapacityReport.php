@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace App\Capacity;
 
-use App\Fish\FeedPlan;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\System;
 use App\Readings\LatestWater;
-use App\Readings\LimitsInForce;
-use App\Volumes\LoopSums;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\Carrying;
@@ -26,10 +23,8 @@ final readonly class CapacityReport
 
     public function __construct(
         private Registry $registry,
-        private LoopSums $systems,
         private StageKinds $kinds,
-        private LimitsInForce $limits,
-        private FeedPlan $feed,
+        private SystemLoad $load,
         private FilterInputs $question,
     ) {}
 
@@ -41,7 +36,7 @@ final readonly class CapacityReport
     public function of(System $system, LatestWater $water, array $typed = [], bool $believing = true): array
     {
         [$conditions, $whatIf] = $this->read($system, $water, $typed);
-        $load = $this->load($system, $conditions, $whatIf);
+        $load = $this->load->figure($system, $conditions, $whatIf);
         $answer = [
             'conditions' => array_values(
                 array_map(
@@ -149,10 +144,7 @@ final readonly class CapacityReport
      */
     public function read(System $system, LatestWater $water, array $typed): array
     {
-        return [
-            new Conditions($system, $water, $this->limits->table($system), $this->feed, $typed),
-            CapacityWhatIf::read($system, $typed),
-        ];
+        return [$this->load->conditions($system, $water, $typed), CapacityWhatIf::read($system, $typed)];
     }
 
     /**
@@ -182,49 +174,6 @@ final readonly class CapacityReport
                 'media_l' => (is_numeric($row['media_l'] ?? null) ? (float) $row['media_l'] : 0.0) * $ratio,
             ],
             $rows,
-        );
-    }
-
-    private function load(System $system, Conditions $conditions, CapacityWhatIf $whatIf): Figure
-    {
-        $biomass = $this->systems->biomass($system)->value;
-        $added = $whatIf->fishKg();
-        $plan = $system->feed();
-        $input = [
-            'biomass_kg' => max(0.0, $biomass + $added),
-            'feed_g_d' => max(
-                0.0,
-                $conditions->values['feed_g_d'] +
-                    ($biomass > 0 ? $conditions->values['feed_g_d'] / $biomass : 10.0) * $added,
-            ),
-            'protein_pct' => $conditions->values['protein_pct'],
-            'temp_c' => $conditions->values['temp_c'],
-            ...array_filter(
-                ['digestibility_pct' => $plan?->digestibility_pct, 'uneaten_pct' => $plan?->uneaten_pct],
-                static fn(?float $value): bool => $value !== null && $value > 0,
-            ),
-        ];
-        $origins = [
-            new Origin(
-                'biomass_kg',
-                'Weight of all fish',
-                Format::number($input['biomass_kg'], 3) . ' kg',
-                'computed',
-                $added === 0.0 ? 'count × weight of every group' : 'with the fish that are asked about',
-            ),
-            $conditions->origins['feed_g_d'],
-            $conditions->origins['protein_pct'],
-            $conditions->origins['temp_c'],
-        ];
-
-        return new Figure(
-            'The fish give',
-            $this->registry->run('fish.load', $input)->number('tan_g_d'),
-            'g N/d',
-            'fish.load',
-            'tan_g_d',
-            $input,
-            $origins,
         );
     }
 

@@ -9,7 +9,7 @@ use App\Forms\Origin;
 use App\Models\FeedFigure;
 use App\Models\System;
 use App\Readings\LatestWater;
-use App\Readings\WaterMeaning;
+use App\Readings\ReadingOrigin;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\LimitTable;
@@ -19,7 +19,7 @@ use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\UnreadableNumber;
-use Ironwort\Core\Water\Oxygen;
+use Ironwort\Core\Water\AssumedWater;
 
 /**
  * The water and feed a capacity is worked out for: typed on the page, else measured, else assumed and said to be.
@@ -43,14 +43,9 @@ final class Conditions
         private readonly FeedPlan $plans,
         private readonly array $typed,
     ) {
-        $this->reading(Parameter::Temperature, static fn(): float => 20.0, 'a mild day');
-        $this->reading(Parameter::Ph, static fn(): float => 7.5, 'ordinary water');
-        $this->reading(
-            Parameter::Oxygen,
-            fn(): float => 0.9 * Oxygen::saturation($this->values['temp_c'] ?? 20.0),
-            '90 % of saturation',
-        );
-        $this->reading(Parameter::Alkalinity, static fn(): float => 100.0, 'ordinary water');
+        foreach ([Parameter::Temperature, Parameter::Ph, Parameter::Oxygen, Parameter::Alkalinity] as $parameter) {
+            $this->reading($parameter);
+        }
         $this->allowedAmmonia();
         $this->feed($system->feed());
         if ($this->errors !== []) {
@@ -58,8 +53,7 @@ final class Conditions
         }
     }
 
-    /** @param  \Closure(): float  $assume */
-    private function reading(Parameter $parameter, \Closure $assume, string $because): void
+    private function reading(Parameter $parameter): void
     {
         $key = $parameter->value;
         $typed = $this->typedReading($parameter);
@@ -68,16 +62,18 @@ final class Conditions
             $this->set($key, $parameter->name(), $typed, $parameter, 'typed', 'typed just now');
         } elseif ($entry !== null) {
             $this->values[$key] = $entry->value;
-            $this->origins[$key] = WaterMeaning::measured($entry->judged(), $entry);
+            $this->origins[$key] = ReadingOrigin::of($entry->judged(), $entry);
         } else {
-            $this->set($key, $parameter->name(), $assume(), $parameter, 'assumed', "assumed: {$because}");
+            $assumed = AssumedWater::of($key, $this->values['temp_c'] ?? AssumedWater::TEMPERATURE_C);
+            $value = $assumed->value ?? 0.0;
+            $this->set($key, $parameter->name(), $value, $parameter, 'assumed', "assumed: {$assumed?->because}");
         }
     }
 
     /** The temperature at which the oxygen reading was taken, whatever is typed over it. */
     public function measuredTemperature(): float
     {
-        return $this->water->get(Parameter::Temperature)->value ?? ($this->values['temp_c'] ?? 20.0);
+        return $this->water->get(Parameter::Temperature)->value ?? $this->values['temp_c'];
     }
 
     private function allowedAmmonia(): void
@@ -91,8 +87,8 @@ final class Conditions
         $allowed = AllowedAmmonia::of(
             $this->limits,
             $this->system->life_stage,
-            $this->values['ph'] ?? 7.5,
-            $this->values['temp_c'] ?? 20.0,
+            $this->values['ph'],
+            $this->values['temp_c'],
         );
         $this->set(
             'tan_mg_l',
@@ -116,7 +112,7 @@ final class Conditions
                 'Feed',
                 'g/d',
                 500000.0,
-                $feed === null ? null : $this->plans->perDay($this->system, $feed, $this->values['temp_c'] ?? 20.0),
+                $feed === null ? null : $this->plans->perDay($this->system, $feed, $this->values['temp_c']),
             ],
             ['protein_pct', 'Protein', '%', 80.0, $feed === null ? null : max(5.0, $this->plans->protein($feed))],
         ];
@@ -135,7 +131,7 @@ final class Conditions
                     $key === 'protein_pct' ? 'assumed: usual koi feed' : 'assumed: no feed figure set',
                 ],
             };
-            $this->values[$key] = $value ?? ($planned ?? ($key === 'protein_pct' ? 38.0 : 0.0));
+            $this->values[$key] = $value ?? ($planned ?? ($key === 'protein_pct' ? $this->plans->protein(null) : 0.0));
             $this->origins[$key] = new Origin(
                 $key,
                 $label,

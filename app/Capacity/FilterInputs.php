@@ -13,7 +13,6 @@ use App\Models\Pump;
 use App\Models\Setback;
 use App\Models\Stage;
 use App\Models\System;
-use App\Models\Vessel;
 use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
@@ -26,8 +25,8 @@ use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
-use Ironwort\Core\Vessel\Shape;
-use Ironwort\Core\Vessel\WettedSurface;
+use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Water\Oxygen;
 
 /** A system, its water and its book as the input of the calculators of load and capacity. */
@@ -126,12 +125,12 @@ final readonly class FilterInputs
             'alkalinity_mg_l' => $values['alkalinity_mg_l'],
             'altitude_m' => $system->site->altitude_m,
             'stages' => $stages,
-            'walls_m2' => $this->walls($system),
+            'walls_m2' => $this->systems->walls($system),
             'tan_limit_mg_l' => $values['tan_mg_l'],
             'nh3_limit_mg_l' => $this->limits->for($system, Parameter::UnionisedAmmonia)->above->watch ?? 0.02,
             'do_limit_mg_l' => $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
             'length_cm' => $whatIf->length(),
-            'surface_m2' => $this->surface($system),
+            'surface_m2' => $this->systems->surface($system),
             'devices' => $this->devices($system),
         ];
         $plan = $system->feed();
@@ -146,7 +145,9 @@ final readonly class FilterInputs
                     : $this->aeration($system, $conditions, $biomass),
             'change_l_d' => $whatIf->number('change_l_d'),
             'source_no3_n_mg_l' =>
-                $whatIf->number('source_no3_mg_l') === null ? null : $whatIf->number('source_no3_mg_l') / 4.4268,
+                $whatIf->number('source_no3_mg_l') === null
+                    ? null
+                    : $whatIf->number('source_no3_mg_l') / MolarMass::NO3_PER_N,
         ];
         $input = [...$input, ...array_filter($optional, static fn(?float $value): bool => $value !== null)];
         $active = $this->active($system, $input, $values['do_mg_l']);
@@ -170,8 +171,8 @@ final readonly class FilterInputs
         $load = DailyLoad::of(
             $biomass,
             $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp),
-            ($plan === null ? 38.0 : $this->feed->protein($plan)) / 100,
-            ($plan->digestibility_pct ?? 80.0) / 100,
+            $this->feed->protein($plan) / 100,
+            $plan?->digestibility_pct === null ? DailyLoad::USUAL_DIGESTIBILITY : $plan->digestibility_pct / 100,
             ($plan->uneaten_pct ?? 0.0) / 100,
             $temp,
         );
@@ -209,7 +210,7 @@ final readonly class FilterInputs
                 static fn(Stage $stage): float => max(1e-6, $stage->media_l) * (float) $stage->maturity_pct,
             ) / $weight;
         }
-        $temp = is_numeric($input['temp_c']) ? (float) $input['temp_c'] : 20.0;
+        $temp = is_numeric($input['temp_c']) ? (float) $input['temp_c'] : AssumedWater::TEMPERATURE_C;
         $reach = $this->registry->run('filter.reach', [
             ...array_intersect_key($input, array_flip(['temp_c', 'ph', 'alkalinity_mg_l', 'walls_m2', 'stages'])),
             'do_mg_l' => $oxygen,
@@ -237,8 +238,8 @@ final readonly class FilterInputs
         $load = fn(?FeedFigure $plan): float => DailyLoad::of(
             $biomass,
             $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp),
-            ($plan === null ? 38.0 : $this->feed->protein($plan)) / 100,
-            ($plan->digestibility_pct ?? 80.0) / 100,
+            $this->feed->protein($plan) / 100,
+            $plan?->digestibility_pct === null ? DailyLoad::USUAL_DIGESTIBILITY : $plan->digestibility_pct / 100,
             ($plan->uneaten_pct ?? 0.0) / 100,
             $temp,
         )->tan();
@@ -263,28 +264,6 @@ final readonly class FilterInputs
         }
 
         return $colony->after($share, $load($plan), max(0.0, $day->diffInDays(Carbon::now())));
-    }
-
-    /** Walls, floors and stones under water, m². */
-    public function walls(System $system): float
-    {
-        return $system->vessels->sum(
-            static fn(Vessel $vessel): float => WettedSurface::of(
-                Shape::from($vessel->shape),
-                $vessel->measures,
-                $vessel->freeboard_m,
-            ) + $vessel->stones_m2,
-        );
-    }
-
-    public function surface(System $system): float
-    {
-        return $system->vessels->sum(function (Vessel $vessel): float {
-            $surface = $this->registry->run('volume.vessel', $vessel->calculation())->figures['surface_m2'];
-
-            // Sections give no surface; a pond about a metre deep has as many m² as m³.
-            return is_float($surface) ? $surface : $this->systems->vessel($vessel)->value / 1000;
-        });
     }
 
     /** @return list<array<string, mixed>> what aerates the system by its build, as calculators take it */
@@ -356,7 +335,7 @@ final readonly class FilterInputs
             new Origin(
                 'walls_m2',
                 'Walls and stones',
-                Format::number($this->walls($system), 3) . ' m²',
+                Format::number($this->systems->walls($system), 3) . ' m²',
                 'computed',
                 'wetted surface of the vessels, and stones',
             ),

@@ -22,7 +22,9 @@ use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\CalendarSeason;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Measure\MolarMass;
 
 /**
  * What stands behind a capacity: oxygen by day and dawn, CO2, dirt, nitrate, the filter as it was measured, what it
@@ -30,8 +32,6 @@ use Ironwort\Core\Measure\Format;
  */
 final readonly class FilterReport
 {
-    private const NO3_PER_N = 4.4268;
-
     public function __construct(
         private Registry $registry,
         private FilterInputs $question,
@@ -144,21 +144,7 @@ final readonly class FilterReport
         float $biomass,
         array $origins,
     ): array {
-        $day = Carbon::now($system->site->timezone);
-        $season = [
-            'winter',
-            'winter',
-            'spring',
-            'spring',
-            'spring',
-            'summer',
-            'summer',
-            'summer',
-            'autumn',
-            'autumn',
-            'autumn',
-            'winter',
-        ][$day->month - 1];
+        $season = CalendarSeason::ofMonth(Carbon::now($system->site->timezone)->month);
         $sum = static fn(string $key): float => $system->vessels->sum(
             static fn(Vessel $vessel): float => is_numeric($vessel->getAttribute($key))
                 ? (float) $vessel->getAttribute($key)
@@ -173,14 +159,9 @@ final readonly class FilterReport
             'nitrified_g_d' => is_float($nitrified) ? $nitrified : 0.0,
             'silt_m2' => $sum('silt_m2'),
             'plants_m2' => $sum('plants_m2'),
-            'season' => $season,
-            'night_h' => [
-                'winter' => 15.0,
-                'spring' => 11.0,
-                'summer' => 8.0,
-                'autumn' => 12.0,
-            ][$season],
-            'surface_m2' => $this->question->surface($system),
+            'season' => $season->value,
+            'night_h' => $season->nightH(),
+            'surface_m2' => $this->systems->surface($system),
             'devices' => $this->question->devices($system),
         ];
         $result = $this->registry->run('oxygen.budget', $input);
@@ -213,7 +194,7 @@ final readonly class FilterReport
                 ]),
             ),
             'devices' => $result->figures['devices'],
-            'season' => $season,
+            'season' => $season->value,
         ];
     }
 
@@ -257,20 +238,18 @@ final readonly class FilterReport
         if ($now === null) {
             return [];
         }
-        $month = Carbon::now($system->site->timezone)->month;
         $input = [
             'no3_n_mg_l' => $now->value,
             'production_g_d' => $made,
             'temp_c' => $conditions->values['temp_c'],
             'change_l_d' => $whatIf->number('change_l_d') ?? 0.0,
-            'source_no3_n_mg_l' => ($whatIf->number('source_no3_mg_l') ?? 0.0) / self::NO3_PER_N,
+            'source_no3_n_mg_l' => ($whatIf->number('source_no3_mg_l') ?? 0.0) / MolarMass::NO3_PER_N,
             'plants_m2' => $system->plantsM2(),
             'bog_m2' => $system->bogM2(),
             'denitrifying_l' => $system->stages->sum(
                 static fn(Stage $stage): float => $stage->kind === 'denitrifying' ? $stage->media_l : 0.0,
             ),
-            'season' =>
-                $month < 3 || $month > 11 ? 'winter' : ($month < 6 ? 'spring' : ($month < 9 ? 'summer' : 'autumn')),
+            'season' => CalendarSeason::ofMonth(Carbon::now($system->site->timezone)->month)->value,
         ];
         $result = $this->registry->run('nitrate.sinks', $input);
         $rows = [

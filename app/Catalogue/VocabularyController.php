@@ -6,7 +6,6 @@ namespace App\Catalogue;
 
 use App\Build\BuildTemplates;
 use App\Http\Controller;
-use App\Models\Note;
 use App\Models\Pump;
 use App\Models\System;
 use App\Models\Vessel;
@@ -18,6 +17,7 @@ use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Rounds;
 use Ironwort\Core\Measure\Unit;
 use Ironwort\Core\Vessel\Dimension;
 use Ironwort\Core\Vessel\Shape;
@@ -76,7 +76,7 @@ final class VocabularyController extends Controller
                 array_keys($fittings->names),
                 array_values($fittings->names),
             ),
-            'seen' => Note::SEEN,
+            'seen' => Rounds::seen(),
             'pump_kinds' => Pump::KINDS,
             'life_stages' => array_map(
                 static fn(string $id, string $name): array => ['id' => $id, 'name' => $name],

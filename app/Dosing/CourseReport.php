@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
-use App\Capacity\CapacityReport;
+use App\Capacity\SystemLoad;
 use App\Expected\ExpectedWater;
 use App\Expected\Residuals;
 use App\Models\Age;
@@ -16,8 +16,7 @@ use App\Models\Stage;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\WaterMeaning;
-use App\Volumes\ShutBays;
-use App\Volumes\WaterBody;
+use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Catalogue\Registry;
@@ -26,6 +25,7 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\CoursePlan;
 use Ironwort\Core\Dose\Culture;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Dose\StandingLevel;
 use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Judge\Parameter;
@@ -46,8 +46,8 @@ final readonly class CourseReport
         private Registry $registry,
         private AgentTable $agents,
         private Residuals $residuals,
-        private ShutBays $cutOff,
-        private CapacityReport $capacity,
+        private WaterBodies $bodies,
+        private SystemLoad $load,
         private ExpectedWater $expected,
         private WaterMeaning $meaning,
         private DoseReport $doses,
@@ -63,7 +63,7 @@ final readonly class CourseReport
             ->orderByRaw('ended_at IS NOT NULL, started_at DESC')
             ->limit(10)
             ->get();
-        $temp = $water->get(Parameter::Temperature)->value ?? 20.0;
+        $temp = $water->valueOrAssumed(Parameter::Temperature);
 
         return [
             'temp_c' => $temp,
@@ -72,7 +72,7 @@ final readonly class CourseReport
                 $courses
                     ->map(
                         fn(Course $course): array => [
-                            ...$this->course($system, $course, $temp),
+                            ...$this->course($system, $water, $course, $temp),
                             ...$course->ended_at === null
                                 ? $this->judged($system, $water, $course)
                                 : ['refusals' => [], 'conditions' => []],
@@ -95,7 +95,7 @@ final readonly class CourseReport
     {
         return $this->doses->judge(
             Dosable::all($system, $this->agents)[$course->thing],
-            $this->doses->state($system, WaterBody::find($system, $this->cutOff, $course->vessel_id), $water),
+            $this->doses->state($system, $this->bodies->find($system, $course->vessel_id), $water),
         );
     }
 
@@ -104,16 +104,18 @@ final readonly class CourseReport
      *
      * Where carbon or zeolite took of it, no more than would be safe if they had taken nothing.
      */
-    public function topUp(System $system, Course $course): float
+    public function topUp(System $system, LatestWater $water, Course $course): float
     {
-        $volume = WaterBody::find($system, $this->cutOff, $course->vessel_id)->volumeL;
-        $most = $this->agents->get($course->thing)->range('prolonged')[1] ?? $course->dose_mg_l;
-        $short = min(
-            $course->dose_mg_l - $this->left($system, $course, Carbon::now()),
-            max($most, $course->dose_mg_l) - $this->left($system, $course, Carbon::now(), adsorbed: false),
+        $volume = $this->bodies->find($system, $course->vessel_id)->volumeL;
+        $alkalinity = $water->get(Parameter::Alkalinity)?->value;
+        $short = StandingLevel::topUp(
+            $course->dose_mg_l,
+            $this->left($system, $course, Carbon::now()),
+            $this->left($system, $course, Carbon::now(), adsorbed: false),
+            StandingLevel::ceiling($this->agents->get($course->thing), $alkalinity) ?? $course->dose_mg_l,
         );
 
-        return (max(0.0, $short) * $volume) / 1000 / $this->strength($course);
+        return ($short * $volume) / 1000 / $this->strength($course);
     }
 
     public function left(System $system, Course $course, Carbon $at, bool $adsorbed = true): float
@@ -132,7 +134,7 @@ final readonly class CourseReport
             return null;
         }
         $each =
-            ($course->dose_mg_l * WaterBody::find($system, $this->cutOff, $course->vessel_id)->volumeL) /
+            ($course->dose_mg_l * $this->bodies->find($system, $course->vessel_id)->volumeL) /
             1000 /
             $this->strength($course);
         $said = fn(float $amount): string => $this->agents->get($course->thing)->unit === 'mL'
@@ -200,13 +202,13 @@ final readonly class CourseReport
     }
 
     /** @return array<string, mixed> */
-    private function course(System $system, Course $course, float $temp): array
+    private function course(System $system, LatestWater $water, Course $course, float $temp): array
     {
         $agent = $this->agents->get($course->thing);
         $plan = $this->plan($course, $temp);
         $first = $course->doses->first()->given_at ?? $course->started_at;
         $unit = $agent->unit === 'mL' ? 'µL/L' : 'mg/L';
-        $short = $course->ended_at === null ? $this->topUp($system, $course) : 0.0;
+        $short = $course->ended_at === null ? $this->topUp($system, $water, $course) : 0.0;
         $after = AfterCourse::steps($agent);
 
         return [
@@ -262,7 +264,7 @@ final readonly class CourseReport
      */
     private function washes(System $system, Collection $courses): array
     {
-        $body = WaterBody::find($system, $this->cutOff, null);
+        $body = $this->bodies->find($system, null);
         $running = $courses
             ->filter(static fn(Course $course): bool => $course->ended_at === null)
             ->map(static fn(Course $course): string => $course->thing)
@@ -345,8 +347,7 @@ final readonly class CourseReport
     private function charges(System $system, LatestWater $water): array
     {
         $charges = Charge::in($system)->get();
-        $load = $charges->isEmpty() ? null : $this->capacity->of($system, $water)['load'];
-        $made = is_array($load) && is_numeric($load['value'] ?? null) ? (float) $load['value'] : 0.0;
+        $made = $charges->isEmpty() ? 0.0 : $this->load->now($system, $water)->value;
         $reckoned = $this->expected->now($system, $water);
         $salt = $reckoned['salinity_g_l'] ?? ($water->get(Parameter::Salinity)->value ?? 0.0);
 

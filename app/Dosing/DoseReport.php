@@ -15,7 +15,7 @@ use App\Models\Trickle;
 use App\Models\Vessel;
 use App\Readings\LatestWater;
 use App\Volumes\LoopSums;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Catalogue\Registry;
@@ -23,10 +23,12 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\OrderOfWork;
+use Ironwort\Core\Dose\StandingLevel;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Filter\StartDoseCalculator;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Model\Tending;
+use Ironwort\Core\Water\AssumedWater;
 
 /** The Dose bench: what must never meet comes first, and only then the amount, in the keeper's measures. */
 final readonly class DoseReport
@@ -38,7 +40,7 @@ final readonly class DoseReport
         private AgentTable $agents,
         private BenchReport $benches,
         private Residuals $residuals,
-        private ShutBays $cutOff,
+        private WaterBodies $bodies,
         private ExpectedWater $expected,
         private LoopSums $systems,
         private StageKinds $kinds,
@@ -53,7 +55,7 @@ final readonly class DoseReport
     public function of(System $system, LatestWater $water, array $typed): array
     {
         $things = Dosable::all($system, $this->agents);
-        $bodies = WaterBody::all($system, $this->cutOff);
+        $bodies = $this->bodies->all($system);
         $asked = is_string($typed['body'] ?? null) && $typed['body'] !== '' ? $typed['body'] : null;
         $body =
             array_values(array_filter($bodies, static fn(WaterBody $one): bool => $one->vesselId === $asked))[0] ??
@@ -74,14 +76,7 @@ final readonly class DoseReport
                 ),
             ),
             'not_offered' => $this->agents->notOffered,
-            'bodies' => array_map(
-                static fn(WaterBody $one): array => [
-                    'id' => $one->vesselId ?? '',
-                    'name' => $one->name,
-                    'litres' => $one->volumeL,
-                ],
-                $bodies,
-            ),
+            'bodies' => array_map(static fn(WaterBody $one): array => $one->choice(), $bodies),
             'body' => $body->vesselId ?? '',
             'state' => $state->rows,
             'thing' => $thing === null ? null : $this->answer($system, $water, $thing, $body, $state, $typed),
@@ -94,7 +89,7 @@ final readonly class DoseReport
     {
         return $this->judge(
             Dosable::all($system, $this->agents)[$thing],
-            $this->state($system, WaterBody::find($system, $this->cutOff, null), $water),
+            $this->state($system, $this->bodies->find($system, null), $water),
         )['refusals'];
     }
 
@@ -123,7 +118,7 @@ final readonly class DoseReport
         if (!isset($state->input['temp_c'])) {
             return $thing->agent === null &&
                 in_array($thing->conflict, ['binder', 'bicarbonate', 'salt', 'zeolite'], true)
-                ? $this->lists($thing, [...$state->input, 'temp_c' => 18.0])
+                ? $this->lists($thing, [...$state->input, 'temp_c' => AssumedWater::TEMPERATURE_C])
                 : [
                     'refusals' => ['The temperature was never tested: what an agent does to fish follows from it.'],
                     'conditions' => [],
@@ -296,14 +291,17 @@ final readonly class DoseReport
         $dose = is_numeric($input['dose_mg_l'] ?? null) ? (float) $input['dose_mg_l'] : $range[2];
         $unit = $thing->agent->unit === 'mL' ? 'µL/L' : 'mg/L';
 
-        return $left + $dose <= $range[1] * 1.001
+        $alkalinity = $state->input['alkalinity_mg_l'] ?? null;
+        $ceiling = StandingLevel::ceiling($thing->agent, is_float($alkalinity) ? $alkalinity : null) ?? $range[1];
+
+        return StandingLevel::fits($left, $dose, $ceiling)
             ? null
             : 'There are ' .
                     Format::number($left, 2) .
                     " {$unit} of it in the water still; with " .
                     Format::number($dose, 3) .
                     ' more it would be above ' .
-                    Format::number($range[1], 3) .
+                    Format::number($ceiling, 3) .
                     '. Give what is missing on the Course page, or a smaller dose.';
     }
 
@@ -367,7 +365,7 @@ final readonly class DoseReport
                 )
                 : $state->input;
             $fixed = [...$met, ...$fixed, 'agent' => $thing->agent->id ?? 'own'];
-            $fixed['temp_c'] ??= 18.0;
+            $fixed['temp_c'] ??= AssumedWater::TEMPERATURE_C;
             // Only permanganate has a demand of the water to be told.
             $fixed += $thing->agent?->id === 'potassium_permanganate' ? [] : ['demand_mg_l' => 0.0];
         }

@@ -15,7 +15,7 @@ use App\Models\System;
 use App\Models\Vessel;
 use App\Models\VolumeChoice;
 use App\Readings\LatestWater;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Conflicts;
@@ -83,7 +83,7 @@ final readonly class DoseState
         ];
         $shut =
             $body->vesselId === null
-                ? array_map(static fn(Vessel $vessel): string => $vessel->name, ShutBays::vessels($system))
+                ? array_map(static fn(Vessel $vessel): string => $vessel->name, WaterBodies::shut($system))
                 : [];
         if ($shut !== []) {
             $rows[] = [

@@ -10,7 +10,7 @@ use App\Models\System;
 use App\Models\User;
 use App\Readings\LatestWater;
 use App\Shelf\TakeFromShelf;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -31,7 +31,7 @@ final readonly class FollowCourse
         private CourseReport $courses,
         private DoseReport $report,
         private AgentTable $agents,
-        private ShutBays $cutOff,
+        private WaterBodies $bodies,
         private Registry $registry,
     ) {}
 
@@ -97,7 +97,7 @@ final readonly class FollowCourse
         if ($course->ended_at !== null) {
             throw BadInput::at('course', 'This course has ended.');
         }
-        $body = WaterBody::find($system, $this->cutOff, $course->vessel_id);
+        $body = $this->bodies->find($system, $course->vessel_id);
         $water = LatestWater::of($system);
         $thing = Dosable::all($system, $this->agents)[$course->thing];
         $judged = $this->report->judge($thing, $this->report->state($system, $body, $water));
@@ -114,14 +114,14 @@ final readonly class FollowCourse
                 'Not done yet: ' . implode(' ', $unmet) . ' Do it and tick it, or say why it is given all the same.',
             );
         }
-        $plan = $this->courses->plan($course, $water->get(Parameter::Temperature)->value ?? 20.0);
+        $plan = $this->courses->plan($course, $water->valueOrAssumed(Parameter::Temperature));
         if (!$topUp && $plan->complete) {
             throw BadInput::at('course', 'All its doses are given.');
         }
         if (!$topUp && $plan->broken) {
             throw BadInput::at('course', $plan->says);
         }
-        $amount = Measures::down($this->courses->topUp($system, $course));
+        $amount = Measures::down($this->courses->topUp($system, $water, $course));
         if ($amount <= 0) {
             throw BadInput::at('course', 'The water stands at its level: nothing is to be added now.');
         }

@@ -11,8 +11,7 @@ use App\Models\System;
 use App\Models\User;
 use App\Readings\LatestWater;
 use App\Shelf\TakeFromShelf;
-use App\Volumes\ShutBays;
-use App\Volumes\WaterBody;
+use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
@@ -26,7 +25,7 @@ use Ironwort\Core\Dose\ZeoliteCalculator;
  */
 final readonly class GiveDose
 {
-    public function __construct(private DoseReport $report, private AgentTable $agents, private ShutBays $cutOff) {}
+    public function __construct(private DoseReport $report, private AgentTable $agents, private WaterBodies $bodies) {}
 
     /**
      * @param  array<array-key, mixed>  $typed  the fields of the bench, `thing`, `body`, `met` (conditions) and
@@ -46,7 +45,7 @@ final readonly class GiveDose
         $thing =
             Dosable::all($system, $this->agents)[$text('thing')] ??
             throw BadInput::at('thing', 'Say what is to be given.');
-        $body = WaterBody::find($system, $this->cutOff, $text('body') === '' ? null : $text('body'));
+        $body = $this->bodies->find($system, $text('body') === '' ? null : $text('body'));
         $water = LatestWater::of($system);
         $answer = $this->report->answer(
             $system,

@@ -120,14 +120,15 @@ final readonly class Residuals
     /** Days until less than counts is left of it, by decay and the trickle that runs; null when neither takes it. */
     private function goneIn(System $system, Dose $dose, float $left): ?float
     {
-        $half = ($this->agents->agents[$dose->thing] ?? null)?->halfLifeH;
-        $rate =
-            ($half === null ? 0.0 : log(2) / $half) +
-            ($dose->vessel_id === null ? (Trickle::running($system)->flow_l_h ?? 0.0) / $dose->volume_l : 0.0);
-
-        return $rate <= 0 || $dose->mg_l === null
+        return $dose->mg_l === null
             ? null
-            : max(0.0, log($left / (Validity::GONE * $dose->mg_l)) / $rate / 24);
+            : Fading::goneInD(
+                $dose->mg_l,
+                $left,
+                ($this->agents->agents[$dose->thing] ?? null)?->halfLifeH,
+                $dose->vessel_id === null ? Trickle::running($system)->flow_l_h ?? 0.0 : 0.0,
+                $dose->volume_l,
+            );
     }
 
     private function unmeasured(Dose $dose, Carbon $at): ?float

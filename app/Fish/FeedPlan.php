@@ -10,6 +10,7 @@ use App\Models\FeedFigure;
 use App\Models\FishGroup;
 use App\Models\System;
 use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Measure\Format;
 
 /** What a system is fed a day by its plan: as set, or by the ration table for these fish at this temperature. */
@@ -32,10 +33,12 @@ final readonly class FeedPlan
         return ($day * $plan->days_a_week) / 7;
     }
 
-    /** Protein of the feed as fed; moisture takes its share of a moist feed given by its dry matter. */
-    public function protein(FeedFigure $plan): float
+    /** Protein of the feed as fed, percent; moisture takes its share of a moist feed given by its dry matter. */
+    public function protein(?FeedFigure $plan): float
     {
-        return $plan->protein_pct * (1 - ($plan->moisture_pct ?? 0.0) / 100);
+        return $plan === null
+            ? 100 * DailyLoad::USUAL_PROTEIN
+            : $plan->protein_pct * (1 - ($plan->moisture_pct ?? 0.0) / 100);
     }
 
     public function ration(System $system, float $tempC): Figure

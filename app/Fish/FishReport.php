@@ -31,7 +31,7 @@ final readonly class FishReport
         $biomass = $this->systems->biomass($system);
         $volume = $this->volumes->inUse($system)->value;
         $plan = $system->feed();
-        $temperature = $water->get(Parameter::Temperature)->value ?? 20.0;
+        $temperature = $water->valueOrAssumed(Parameter::Temperature);
         $events = FishEvent::query()
             ->with(['from', 'to', 'user'])
             ->orderByDesc('happened_on')

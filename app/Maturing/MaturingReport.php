@@ -30,6 +30,7 @@ use Ironwort\Core\Model\MaturationCalculator;
 use Ironwort\Core\Model\Run;
 use Ironwort\Core\Model\StartPhase as Standing;
 use Ironwort\Core\Model\Tending;
+use Ironwort\Core\Water\AssumedWater;
 
 /** Where a start stands, when it will be ready and what would bring that nearer. */
 final readonly class MaturingReport
@@ -242,7 +243,7 @@ final readonly class MaturingReport
     private function input(System $system, LatestWater $water, StartOfFilter $start, array $fields): array
     {
         $volume = max(1.0, $this->volumes->inUse($system)->value);
-        $temp = $start->temperature() ?? ($water->get(Parameter::Temperature)->value ?? 20.0);
+        $temp = $start->temperature() ?? $water->valueOrAssumed(Parameter::Temperature);
         $feed = $system->feed();
         $typed = array_column($fields, 'value', 'key');
         $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
@@ -267,12 +268,12 @@ final readonly class MaturingReport
             'biomass_kg' => $this->systems->biomass($system)->value,
             'feed_g_d' =>
                 $feed === null || $system->fish->isEmpty() ? 0.0 : $this->feeds->perDay($system, $feed, $temp),
-            'protein_pct' => $feed === null ? 38.0 : $this->feeds->protein($feed),
+            'protein_pct' => $this->feeds->protein($feed),
             'temp_c' => $temp,
-            'ph' => $water->get(Parameter::Ph)->value ?? 7.6,
+            'ph' => $water->valueOrAssumed(Parameter::Ph),
             ...$oxygen === null ? [] : ['do_mg_l' => $oxygen],
             'flow_l_h' => Trickle::running($system)->flow_l_h ?? 0.0,
-            'source' => ['alkalinity_mg_l' => $then['alkalinity_mg_l'] ?? 100.0, ...$new],
+            'source' => ['alkalinity_mg_l' => $then['alkalinity_mg_l'] ?? AssumedWater::ALKALINITY_MG_L, ...$new],
             'then' => $then,
             'readings' => $start->readings(),
             'events' => $start->events($this->feeds, $temp),
@@ -303,11 +304,11 @@ final readonly class MaturingReport
             return 0.0;
         }
         $stages = $this->registry->run('filter.capacity', [
-            'temp_c' => 20.0,
-            'ph' => 7.5,
+            'temp_c' => AssumedWater::TEMPERATURE_C,
+            'ph' => AssumedWater::PH,
             'do_in_mg_l' => 8.0,
             'tan_mg_l' => 1.0,
-            'alkalinity_mg_l' => 100.0,
+            'alkalinity_mg_l' => AssumedWater::ALKALINITY_MG_L,
             'stages' => $rows,
         ])->figures['stages'];
         $grown = 0.0;

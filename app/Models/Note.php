@@ -19,44 +19,6 @@ use Illuminate\Support\Carbon;
  */
 final class Note extends Part
 {
-    /** What is often seen, as it is written in the book. */
-    public const SEEN = [
-        'flashing',
-        'gasping at the surface',
-        'at the returns',
-        'clamped fins',
-        'hanging',
-        'lying down',
-        'off their food',
-        'fed well',
-        'ulcer',
-        'cottony growth',
-        'lost balance',
-        'spawning',
-        'green water',
-        'cloudy water',
-        'clear water',
-        'foam',
-        'smell',
-        'string algae',
-        'brown water',
-        'leaves',
-    ];
-
-    /** Of these, what is wrong with fish and is looked for again. */
-    public const AILING = [
-        'flashing',
-        'gasping at the surface',
-        'at the returns',
-        'clamped fins',
-        'hanging',
-        'lying down',
-        'off their food',
-        'ulcer',
-        'cottony growth',
-        'lost balance',
-    ];
-
     /** @return array<string, string> */
     protected function casts(): array
     {

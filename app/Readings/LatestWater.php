@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
+use App\Forms\Origin;
 use App\Models\Reading;
 use App\Models\System;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\AssumedWater;
 
 /** The newest reading of every parameter of one system. */
 final readonly class LatestWater
@@ -67,6 +70,37 @@ final readonly class LatestWater
     public function get(Parameter $parameter): ?Reading
     {
         return $this->readings[$parameter->value] ?? null;
+    }
+
+    /** The newest reading, or what is assumed where nobody took one: whoever uses it shows its `origin()`. */
+    public function valueOrAssumed(Parameter $parameter): float
+    {
+        return $this->get($parameter)->value ?? $this->assumed($parameter)->value;
+    }
+
+    public function origin(Parameter $parameter): Origin
+    {
+        $reading = $this->get($parameter);
+        if ($reading !== null) {
+            return ReadingOrigin::of($reading->judged(), $reading);
+        }
+        $assumed = $this->assumed($parameter);
+
+        return new Origin(
+            $parameter->value,
+            $parameter->name(),
+            trim(Format::number($parameter->shown($assumed->value), 3) . ' ' . $parameter->symbol()),
+            'assumed',
+            "assumed: {$assumed->because}, never measured",
+        );
+    }
+
+    private function assumed(Parameter $parameter): AssumedWater
+    {
+        $temperature = $this->get(Parameter::Temperature)->value ?? AssumedWater::TEMPERATURE_C;
+
+        return AssumedWater::of($parameter->value, $temperature) ??
+            throw new \LogicException("{$parameter->name()} is never assumed.");
     }
 
     /**

@@ -267,26 +267,6 @@ final readonly class WaterMeaning
     {
         $entry = isset($typed[$reading->parameter->value]) ? null : $booked->get($reading->parameter);
 
-        return self::measured($reading, $entry);
-    }
-
-    public static function measured(Reading $reading, ?Entry $entry): Origin
-    {
-        $parameter = $reading->parameter;
-        $unit = $parameter->symbol();
-
-        return new Origin(
-            $parameter->value,
-            $parameter->name(),
-            Format::number($parameter->shown($reading->value)) . ($unit === null ? '' : " {$unit}"),
-            $entry === null ? 'typed' : 'measured',
-            $entry === null
-                ? 'typed just now'
-                : trim(
-                    'measured ' .
-                        Age::of($entry->taken_at) .
-                        ($entry->visit->user === null ? '' : " by {$entry->visit->user->name}"),
-                ),
-        );
+        return ReadingOrigin::of($reading, $entry);
     }
 }

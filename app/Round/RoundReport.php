@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Rounds;
 use Ironwort\Core\Judge\State;
 
 /**
@@ -28,12 +29,6 @@ use Ironwort\Core\Judge\State;
  */
 final readonly class RoundReport
 {
-    /** Looked at so lately is looked at on this round, hours. */
-    private const ROUND_H = 6;
-
-    /** What was seen on fish is looked for again for so long, days. */
-    private const LOOK_D = 7;
-
     public function __construct(
         private WaterMeaning $meaning,
         private TestsDue $tests,
@@ -93,7 +88,7 @@ final readonly class RoundReport
         $notes = Note::query()
             ->where('system_id', $system->id)
             ->whereNull('withdrawn_at')
-            ->where('taken_at', '>', Carbon::now()->subDays(self::LOOK_D))
+            ->where('taken_at', '>', Carbon::now()->subDays(Rounds::LOOK_AGAIN_D))
             ->orderByDesc('taken_at')
             ->limit(10)
             ->get();
@@ -108,7 +103,7 @@ final readonly class RoundReport
             'worst' => $meaning['worst'],
             'last' => $visits->first() === null ? null : Age::of($visits->first()->taken_at),
             'looked' =>
-                $looked instanceof Carbon && $looked->diffInHours(Carbon::now()) <= self::ROUND_H
+                $looked instanceof Carbon && $looked->diffInHours(Carbon::now()) <= Rounds::LASTS_H
                     ? Age::of($looked)
                     : null,
             'due' => array_map(
@@ -133,7 +128,7 @@ final readonly class RoundReport
             ->get();
         $texts = [];
         foreach ($courses as $course) {
-            $plan = $this->courses->plan($course, $water->get(Parameter::Temperature)->value ?? 20.0);
+            $plan = $this->courses->plan($course, $water->valueOrAssumed(Parameter::Temperature));
             if (
                 $plan->complete ||
                 array_intersect(['due', 'late', 'missed'], array_column($plan->doses, 'state')) !== []
@@ -153,7 +148,7 @@ final readonly class RoundReport
     {
         $texts = [];
         foreach ($notes as $note) {
-            $signs = array_intersect($note->seen, Note::AILING);
+            $signs = Rounds::ailing($note->seen);
             if ($signs !== []) {
                 $texts[] = implode(', ', $signs) . ', ' . Age::of($note->taken_at);
             }

@@ -10,7 +10,7 @@ use App\Models\ShutOff;
 use App\Models\System;
 use App\Models\WaterChange;
 use App\Readings\LatestWater;
-use App\Volumes\ShutBays;
+use App\Volumes\ShutOffTimes;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
@@ -19,7 +19,7 @@ use Ironwort\Core\Judge\OpenTimer;
 /** What is open and must not be forgotten, for the foot of every page. */
 final class TimerController extends Controller
 {
-    public function __invoke(Request $request, ShutBays $cutOff): JsonResponse
+    public function __invoke(Request $request, ShutOffTimes $cutOff): JsonResponse
     {
         $site = $this->person($request)->site;
         $ids = ShutOff::query()->where('site_id', $site->id)->whereNull('opened_at')->distinct()->pluck('system_id');

@@ -19,8 +19,10 @@ use App\Readings\TestsDue;
 use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
 use App\Volumes\LoopSums;
-use App\Volumes\ShutBays;
+use App\Volumes\ShutOffTimes;
 use App\Volumes\VolumeReport;
+use App\Volumes\WaterBodies;
+use App\Volumes\WaterBody;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -87,7 +89,8 @@ final class SystemController extends Controller
         System $system,
         LoopSums $report,
         VolumeReport $volumes,
-        ShutBays $cutOff,
+        ShutOffTimes $shutOff,
+        WaterBodies $bodies,
         CapacityReport $capacity,
         LimitTable $limits,
         AdviceReport $advice,
@@ -113,8 +116,8 @@ final class SystemController extends Controller
                 $this->tests->seenOf(collect([$system]))[$system->id],
             ),
             'volume' => $volumes->inUse($system)->toArray(),
-            'bodies' => $cutOff->bodies($system),
-            'shut_off' => $cutOff->times($system, $water),
+            'bodies' => array_map(static fn(WaterBody $body): array => $body->toArray(), $bodies->all($system)),
+            'shut_off' => $shutOff->times($system, $water),
             'biomass' => $report->biomass($system)->toArray(),
             'fish_count' => $system->fish->sum(static fn(FishGroup $group): int => $group->count),
             'capacity' => $capacity->of($system, $water),

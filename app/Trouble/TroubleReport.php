@@ -19,9 +19,8 @@ use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Readings\WaterMeaning;
 use App\Volumes\LoopSums;
-use App\Volumes\ShutBays;
 use App\Volumes\VolumeReport;
-use App\Volumes\WaterBody;
+use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\Validity;
@@ -34,6 +33,7 @@ use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\AssumedWater;
 
 /** What to do in one system now: its readings as far as they are fresh, what is seen, and the schools it follows. */
 final readonly class TroubleReport
@@ -47,7 +47,7 @@ final readonly class TroubleReport
         private VolumeReport $volumes,
         private ExpectedWater $expected,
         private Residuals $residuals,
-        private ShutBays $cutOff,
+        private WaterBodies $bodies,
     ) {}
 
     /**
@@ -202,8 +202,8 @@ final readonly class TroubleReport
         $allowed = AllowedAmmonia::of(
             $table,
             $system->life_stage,
-            $values['ph'] ?? 7.5,
-            $values['temp_c'] ?? 18.0,
+            $values['ph'] ?? AssumedWater::PH,
+            $values['temp_c'] ?? AssumedWater::TEMPERATURE_C,
             $values['salinity_g_l'] ?? 0.0,
         );
         $watch = fn(Parameter $of): float => $this->limits->for($system, $of)->above->watch ?? INF;
@@ -219,7 +219,7 @@ final readonly class TroubleReport
             $states,
             $new,
             $source?->chloramine() ?? false,
-            $this->systems->tanGD($system, $values['temp_c'] ?? 18.0),
+            $this->systems->tanGD($system, $values['temp_c'] ?? AssumedWater::TEMPERATURE_C),
             $system->feed()->feed_g_d ?? 0.0,
             $system->fish->isNotEmpty(),
             $system->life_stage === 'fry' ||
@@ -261,7 +261,7 @@ final readonly class TroubleReport
     {
         $names = array_column(
             array_diff_key(
-                $this->residuals->now($system, WaterBody::find($system, $this->cutOff, null)),
+                $this->residuals->now($system, $this->bodies->find($system, null)),
                 array_flip(['salt', 'binder', 'thiosulfate', 'bicarbonate']),
             ),
             'name',

@@ -12,8 +12,11 @@ use App\Models\Vessel;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Vessel\OpenSurface;
+use Ironwort\Core\Vessel\Shape;
+use Ironwort\Core\Vessel\WettedSurface;
 
-/** Volume and fish of a system, as sums whose parts can be opened. */
+/** Volume, surfaces and fish of a system, as sums whose parts can be opened. */
 final readonly class LoopSums
 {
     public function __construct(private Registry $registry) {}
@@ -47,6 +50,28 @@ final readonly class LoopSums
         );
     }
 
+    /** Walls, floors and stones under water, m². */
+    public function walls(System $system): float
+    {
+        return $system->vessels->sum(
+            static fn(Vessel $vessel): float => WettedSurface::of(
+                Shape::from($vessel->shape),
+                $vessel->measures,
+                $vessel->freeboard_m,
+            ) + $vessel->stones_m2,
+        );
+    }
+
+    /** Open to the air, m². */
+    public function surface(System $system): float
+    {
+        return $system->vessels->sum(function (Vessel $vessel): float {
+            $surface = $this->registry->run('volume.vessel', $vessel->calculation())->figures['surface_m2'];
+
+            return OpenSurface::of(is_float($surface) ? $surface : null, $this->vessel($vessel)->value);
+        });
+    }
+
     /** Weight of all fish, kg. */
     public function biomass(System $system): Figure
     {
@@ -69,7 +94,7 @@ final readonly class LoopSums
         return DailyLoad::of(
             $this->biomass($system)->value,
             $feed->feed_g_d ?? 0.0,
-            ($feed->protein_pct ?? 38.0) / 100,
+            $feed === null ? DailyLoad::USUAL_PROTEIN : $feed->protein_pct / 100,
             DailyLoad::USUAL_DIGESTIBILITY,
             0.0,
             $tempC,

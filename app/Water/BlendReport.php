@@ -15,6 +15,7 @@ use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\AssumedWater;
 
 /** Water made from two or three waters of the shelf, and the minerals that do the rest. */
 final readonly class BlendReport
@@ -156,8 +157,8 @@ final readonly class BlendReport
                     'alkalinity_mg_l' => $after['alkalinity_mg_l'],
                     'target_alkalinity_mg_l' => $target['alkalinity_mg_l'],
                     'agent' => 'sodium_bicarbonate',
-                    'ph' => 7.5,
-                    'temp_c' => 18,
+                    'ph' => AssumedWater::PH,
+                    'temp_c' => AssumedWater::TEMPERATURE_C,
                     'max_step_mg_l' => 1000,
                 ])
                 ->number('dose_g');

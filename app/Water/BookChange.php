@@ -7,7 +7,7 @@ namespace App\Water;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterChange;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Book\LogLine;
@@ -17,7 +17,7 @@ use Ironwort\Core\Measure\Format;
 /** Books water changed or topped up; the same key again changes nothing. */
 final readonly class BookChange
 {
-    public function __construct(private ShutBays $cutOff) {}
+    public function __construct(private WaterBodies $bodies) {}
 
     /** A `wc 10%` of the log bar, from the water the system is filled from. */
     public function fromLine(System $system, User $user, string $id, Carbon $at, LogLine $line): WaterChange
@@ -82,7 +82,7 @@ final readonly class BookChange
     /** @throws BadInput where the volume is not known, or the bay is not shut off */
     public function body(System $system, ?string $vesselId): WaterBody
     {
-        $body = WaterBody::find($system->loadMissing(['site', 'vessels', 'lines']), $this->cutOff, $vesselId);
+        $body = $this->bodies->find($system->loadMissing(['site', 'vessels', 'lines']), $vesselId);
 
         return $body->volumeL > 0
             ? $body

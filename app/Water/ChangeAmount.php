@@ -7,7 +7,7 @@ namespace App\Water;
 use App\Forms\TypedFields;
 use App\Models\System;
 use App\Models\Vessel;
-use App\Volumes\ShutBays;
+use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
@@ -77,7 +77,7 @@ final readonly class ChangeAmount
     /** Litres that leave when the level of every bay falls by so much, from the shapes they have. */
     private function fall(System $system, WaterBody $body, float $cm): float
     {
-        $shut = array_map(static fn(Vessel $vessel): string => $vessel->id, ShutBays::vessels($system));
+        $shut = array_map(static fn(Vessel $vessel): string => $vessel->id, WaterBodies::shut($system));
         $bays = $system->vessels->filter(
             static fn(Vessel $vessel): bool => $body->vesselId === null
                 ? !in_array($vessel->kind, ['sump', 'chamber'], true) && !in_array($vessel->id, $shut, true)

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Water;
 
-use App\Capacity\FilterInputs;
 use App\Expected\Residuals;
 use App\Models\Line;
 use App\Models\System;
@@ -12,6 +11,7 @@ use App\Models\Trickle;
 use App\Models\WaterChange;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
+use App\Volumes\LoopSums;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Catalogue\Registry;
@@ -29,7 +29,7 @@ final readonly class ChangeContext
     public function __construct(
         private Registry $registry,
         private LimitsInForce $judging,
-        private FilterInputs $question,
+        private LoopSums $systems,
         private Residuals $residuals,
     ) {}
 
@@ -49,7 +49,7 @@ final readonly class ChangeContext
             'source' => array_intersect_key($waters->new, $keep),
             'tan_g_d' => $made,
             'taken_g_d' => $this->taken($system, $waters),
-            'surface_m2' => $this->question->surface($system),
+            'surface_m2' => $this->systems->surface($system),
             'days' => 60,
             ...$price === null ? [] : ['price_m3' => $price],
         ];

@@ -18,9 +18,6 @@ use Ironwort\Core\Judge\Parameter;
 /** How long a system's pump may stay off, with so much of its water let out. */
 final readonly class PumpOffTime
 {
-    /** Water never measured is reckoned at this, and this is on the side of less time. */
-    private const WARM_C = 22.0;
-
     public function __construct(
         private Registry $registry,
         private LoopSums $systems,
@@ -29,9 +26,25 @@ final readonly class PumpOffTime
         private LimitsInForce $judging,
     ) {}
 
+    /** @return list<string> what its answer rests on and nobody measured */
+    public static function assumes(LatestWater $water): array
+    {
+        $missing = array_filter(
+            [Parameter::Temperature, Parameter::Ph],
+            static fn(Parameter $parameter): bool => $water->get($parameter) === null,
+        );
+
+        return array_values(
+            array_map(
+                static fn(Parameter $parameter): string => $parameter->name() . ' ' . $water->origin($parameter)->text,
+                $missing,
+            ),
+        );
+    }
+
     public function of(System $system, LatestWater $water, float $drained): PumpOff
     {
-        $temp = $water->get(Parameter::Temperature)->value ?? self::WARM_C;
+        $temp = $water->valueOrAssumed(Parameter::Temperature);
         $plan = $system->feed();
         $biomass = $this->systems->biomass($system)->value;
         if ($biomass <= 0) {
@@ -44,11 +57,11 @@ final readonly class PumpOffTime
             'volume_l' => max(0.1 * $volume, $volume - $drained, 1.0),
             'biomass_kg' => $biomass,
             'feed_g_d' => $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp),
-            'protein_pct' => $plan === null ? 38.0 : $this->feed->protein($plan),
+            'protein_pct' => $this->feed->protein($plan),
             'temp_c' => $temp,
             'aired' => $aired ? 'yes' : 'no',
             'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0,
-            'ph' => $water->get(Parameter::Ph)->value ?? 7.8,
+            'ph' => $water->valueOrAssumed(Parameter::Ph),
             'nh3_limit_mg_l' => $this->judging->for($system, Parameter::UnionisedAmmonia)->above->act ?? 0.05,
             ...$oxygen === null ? [] : ['do_mg_l' => $oxygen],
         ]);

@@ -15,6 +15,7 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Water\AssumedWater;
 
 /**
  * What new water lacks that the old had, or has that fish must not meet: for the new water only, in the keeper's
@@ -73,8 +74,8 @@ final readonly class PutBack
                 'alkalinity_mg_l' => $waters->new['alkalinity_mg_l'],
                 'target_alkalinity_mg_l' => $waters->now['alkalinity_mg_l'],
                 'agent' => 'sodium_bicarbonate',
-                'ph' => $waters->now['ph'] ?? 7.5,
-                'temp_c' => $waters->now['temp_c'] ?? 18.0,
+                'ph' => $waters->now['ph'] ?? AssumedWater::PH,
+                'temp_c' => $waters->now['temp_c'] ?? AssumedWater::TEMPERATURE_C,
                 'max_step_mg_l' => 1000,
             ];
             $grams = $this->registry->run('carbonate.buffer', $input)->number('dose_g');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Water;
 
 use App\Capacity\CapacityReport;
+use App\Capacity\SystemLoad;
 use App\Expected\ExpectedWater;
 use App\Forms\TypedFields;
 use App\Models\Age;
@@ -12,8 +13,8 @@ use App\Models\System;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
-use App\Volumes\ShutBays;
 use App\Volumes\VolumeReport;
+use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Input;
@@ -30,6 +31,7 @@ final readonly class WaterReport
         private Registry $registry,
         private VolumeReport $volumes,
         private CapacityReport $capacity,
+        private SystemLoad $load,
         private ExpectedWater $expected,
         private PumpOffTime $pumpOff,
         private ChangeAmount $amount,
@@ -37,7 +39,7 @@ final readonly class WaterReport
         private TrickleReport $trickle,
         private PutBack $putBack,
         private ChangeContext $sides,
-        private ShutBays $cutOff,
+        private WaterBodies $bodies,
     ) {}
 
     /**
@@ -47,7 +49,7 @@ final readonly class WaterReport
     public function of(System $system, LatestWater $water, array $query): array
     {
         $typed = new TypedFields($query);
-        $bodies = WaterBody::all($system, $this->cutOff);
+        $bodies = $this->bodies->all($system);
         $body =
             array_values(
                 array_filter($bodies, static fn(WaterBody $one): bool => $one->vesselId === $typed->text('body')),
@@ -59,8 +61,7 @@ final readonly class WaterReport
         if ($scalds !== null) {
             $typed->refuse('water', $scalds);
         }
-        $load = $ready ? $this->capacity->of($system, $water)['load'] : null;
-        $made = is_array($load) && is_numeric($load['value'] ?? null) ? (float) $load['value'] : 0.0;
+        $made = $ready ? $this->load->now($system, $water)->value : 0.0;
         $change = $ready
             ? $this->change($system, $water, $waters, $body, new TypedFields($query), $typed, $rows)
             : null;
@@ -95,14 +96,7 @@ final readonly class WaterReport
                     ? [...$goals, ['id' => Programme::DOSED, 'name' => 'What was dosed', 'unit' => '% left']]
                     : $goals,
             ),
-            'bodies' => array_map(
-                static fn(WaterBody $one): array => [
-                    'id' => $one->vesselId ?? '',
-                    'name' => $one->name,
-                    'litres' => $one->volumeL,
-                ],
-                $bodies,
-            ),
+            'bodies' => array_map(static fn(WaterBody $one): array => $one->choice(), $bodies),
             'body' => $body->vesselId ?? '',
             'change' => $change,
             'plan' => $ready && $scalds === null ? $this->programme->of($system, $water, $waters, $typed) : null,
@@ -168,7 +162,11 @@ final readonly class WaterReport
                 $this->putBack->of($system, $waters, $litres),
             ),
             'minutes' => $fill === null ? null : $litres / $fill,
-            'pump_off' => ['minutes' => $off->minutes, 'by' => $off->decides],
+            'pump_off' => [
+                'minutes' => $off->minutes,
+                'by' => $off->decides,
+                'assumed' => PumpOffTime::assumes($water),
+            ],
         ];
     }
 

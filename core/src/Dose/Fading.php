@@ -114,6 +114,23 @@ final readonly class Fading
         return max(0.0, $piece['mg_l'] * exp(-$piece['rate'] * ($hour - $piece['h'])));
     }
 
+    /**
+     * Days until less than counts is left of a dose, by decay and a trickle that runs on.
+     *
+     * @return ?float null where neither takes it
+     */
+    public static function goneInD(
+        float $doseMgL,
+        float $leftMgL,
+        ?float $halfLifeH,
+        float $trickleLH,
+        float $volumeL,
+    ): ?float {
+        $rate = ($halfLifeH === null ? 0.0 : log(2) / $halfLifeH) + $trickleLH / $volumeL;
+
+        return $rate <= 0 || $doseMgL <= 0 ? null : max(0.0, log($leftMgL / (Validity::GONE * $doseMgL)) / $rate / 24);
+    }
+
     /** @param  list<array{at_h: float, change_pct: float}>  $changes */
     private static function kept(array $changes, float $at): float
     {

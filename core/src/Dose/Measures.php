@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Dose;
 
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Measure\Unit;
 
 /**
  * Amounts in the tools keepers have: kitchen scales, a jewellery scale for little, measuring cups, caps, teaspoons.
@@ -18,8 +19,6 @@ use Ironwort\Core\Measure\Format;
  */
 final readonly class Measures
 {
-    private const TEASPOON_SALT_G = 6.0;
-
     private const TEASPOON_ML = 5.0;
 
     private const DROPS_A_ML = 20.0;
@@ -38,7 +37,7 @@ final readonly class Measures
     {
         $weighed = self::down($grams, $step);
         $said = $weighed >= 10000 ? Format::number($weighed / 1000, 4) . ' kg' : Format::number($weighed, 5) . ' g';
-        $spoons = $weighed / self::TEASPOON_SALT_G;
+        $spoons = $weighed / Unit::TEASPOON_SALT_G;
 
         return $said .
             ($salt && $spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO

@@ -198,7 +198,7 @@ final readonly class TreatmentCalculator implements Calculator
             $most = $agent->bathWarmMax;
         }
         if ($agent->id === 'copper_sulfate') {
-            $most = min($most, (float) $given->numberOrNull('alkalinity_mg_l') / 100);
+            $most = (float) StandingLevel::ceiling($agent, $given->numberOrNull('alkalinity_mg_l'));
             $usual = $most;
         }
         if ($agent->id === 'chloramine_t') {

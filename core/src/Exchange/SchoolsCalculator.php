@@ -10,6 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\School;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Measure\Format;
@@ -28,8 +29,6 @@ use Ironwort\Core\Measure\Format;
 final readonly class SchoolsCalculator implements Calculator
 {
     /** Alkalinity eaten per nitrogen fed and nitrified, net, g CaCO3 per g N. @source nitrification-stoichiometry */
-    private const ALKALINITY_PER_N = 3.57;
-
     private const KEYS = ['no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l'];
 
     public function __construct(private SchoolTable $schools) {}
@@ -72,7 +71,7 @@ final readonly class SchoolsCalculator implements Calculator
         $evaporation = $given->number('surface_m2') * $given->number('evaporation_mm_d');
         $made = [
             'no3_n_mg_l' => (1000 * ($given->number('tan_g_d') - $given->number('taken_g_d'))) / $volume,
-            'alkalinity_mg_l' => (-1000 * self::ALKALINITY_PER_N * $given->number('tan_g_d')) / $volume,
+            'alkalinity_mg_l' => (-1000 * DailyLoad::NET_ALKALINITY_PER_N * $given->number('tan_g_d')) / $volume,
         ];
         $price = $given->numberOrNull('price_m3');
         $work = new Working();

@@ -160,15 +160,7 @@ final readonly class Balance
         if ($short(0.0) <= 0) {
             return 0.0;
         }
-        $high = 0.5;
-        while ($short($high) > 0) {
-            $high *= 4;
-            if ($high > self::MOST_MG_L) {
-                return null;
-            }
-        }
-
-        return Root::between($short, 0.0, $high, 1e-15 * max(1.0, $high));
+        return self::crossing($short);
     }
 
     /** Nitrite that its oxidisers leave; null where they cannot keep up. */
@@ -183,15 +175,15 @@ final readonly class Balance
         $short = fn(float $no2): float => $nitrified -
             $greatest * max(0.0, ($no2 / (self::K2 + $no2)) * $brake - $upkeep) -
             $this->changeM3D * $no2;
-        $high = 0.5;
-        while ($short($high) > 0) {
-            $high *= 4;
-            if ($high > self::MOST_MG_L) {
-                return null;
-            }
-        }
+        return self::crossing($short);
+    }
 
-        return Root::between($short, 0.0, $high, 1e-15 * max(1.0, $high));
+    /** @param  \Closure(float): float  $short */
+    private static function crossing(\Closure $short): ?float
+    {
+        $high = Root::bracket($short, 0.5, self::MOST_MG_L);
+
+        return $high === null ? null : Root::between($short, 0.0, $high, 1e-15 * max(1.0, $high));
     }
 
     /** g N/d that the grown surface could take with nothing short. */

@@ -14,7 +14,7 @@ use Ironwort\Core\Numeric\Root;
 final readonly class Headroom
 {
     /** Beyond this many times what is there nothing is sought. */
-    private const FARTHEST = 4096.0;
+    private const FARTHEST = 16384.0;
 
     public function __construct(private SystemLimits $limits, private Balance $balance) {}
 
@@ -70,14 +70,8 @@ final readonly class Headroom
         if ($margin(0.0) < 0) {
             return $margin(-$present) >= 0 ? Root::between($margin, -$present, 0.0, 1e-3 * $scale) : -$present;
         }
-        $far = $scale;
-        while ($margin($far) > 0) {
-            $far *= 4;
-            if ($far > self::FARTHEST * $scale) {
-                return $far;
-            }
-        }
+        $far = Root::bracket($margin, $scale, self::FARTHEST * $scale);
 
-        return Root::between($margin, 0.0, $far, 1e-3 * $scale);
+        return $far === null ? self::FARTHEST * $scale : Root::between($margin, 0.0, $far, 1e-3 * $scale);
     }
 }

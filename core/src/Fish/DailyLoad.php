@@ -24,6 +24,9 @@ final readonly class DailyLoad
 {
     public const TAN_PER_PROTEIN = 0.092;
 
+    /** Share of koi feed that is protein, where its label is not in the book. */
+    public const USUAL_PROTEIN = 0.38;
+
     public const USUAL_DIGESTIBILITY = 0.8;
 
     public const N_PER_PROTEIN = 0.16;

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Dose\ChlorideGuardCalculator;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\Salt;
 
 /**
  * Nitrite: a change of 30 to 50 %, chloride against what is left, less feed, live media.
@@ -19,8 +20,6 @@ final readonly class NitriteAnswer
     private const MOST_PCT = 50.0;
 
     /** Chloride in a gram of salt. */
-    private const CHLORIDE = 0.6066;
-
     /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
@@ -32,7 +31,7 @@ final readonly class NitriteAnswer
         $salt = ($now->reading('salinity_g_l') ?? 0.0) * (1 - ($pct ?? 0.0) / 100);
         $guard = CalculatedAmount::by(
             new ChlorideGuardCalculator(),
-            ['volume_l' => $now->volumeL, 'no2_n_mg_l' => $after, 'chloride_mg_l' => 1000 * self::CHLORIDE * $salt],
+            ['volume_l' => $now->volumeL, 'no2_n_mg_l' => $after, 'chloride_mg_l' => 1000 * Salt::CHLORIDE * $salt],
             'salt_g',
         );
 

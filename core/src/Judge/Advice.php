@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Ironwort\Core\Judge;
 
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Measure\MolarMass;
 use Ironwort\Core\Water\Carbonate;
+use Ironwort\Core\Water\Salt;
 
 /**
  * The few sentences a good keeper would say from the run of readings, each with its rule and what it rests on.
@@ -20,8 +22,6 @@ final readonly class Advice
     public const KH_FLOOR = 50.0;
 
     private const MG_PER_DKH = 17.848;
-
-    private const NO3_PER_N = 4.4268;
 
     private function __construct(public string $text, public string $rule, public string $from) {}
 
@@ -106,7 +106,7 @@ final readonly class Advice
             array_filter($salt, static fn(Point $point): bool => $point->daysAgo <= Limits::SALT_STANDS_D),
         );
         // Salt is 60.7 % chloride by weight.
-        $chloride = $salt === [] ? null : 606.6 * $salt[0]->value;
+        $chloride = $salt === [] ? null : Salt::chlorideMgL($salt[0]->value);
         $ratio = $chloride === null ? null : $chloride / max(1e-6, $nitrite[0]->value);
         if ($ratio !== null && $ratio >= 10) {
             return new self(
@@ -124,7 +124,10 @@ final readonly class Advice
                     ? ', and salt was not measured in two weeks'
                     : ', with too little salt to shield the fish') .
                 ': ' .
-                Format::number(max(0.0, (10 * $nitrite[0]->value) / 606.6 - ($salt[0]->value ?? 0.0)), 2) .
+                Format::number(
+                    max(0.0, (10 * $nitrite[0]->value) / Salt::chlorideMgL(1.0) - ($salt[0]->value ?? 0.0)),
+                    2,
+                ) .
                 ' g/L of salt would.',
             'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.',
             'nitrite ' . self::ago($nitrite[0]->daysAgo),
@@ -214,7 +217,7 @@ final readonly class Advice
         if ($nitrate === [] || $source === null || $line === null || $nitrate[0]->high <= $line) {
             return null;
         }
-        $tap = Format::number($source * self::NO3_PER_N, 2);
+        $tap = Format::number($source * MolarMass::NO3_PER_N, 2);
 
         return $source >= $line
             ? new self(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Judge;
 
 use Ironwort\Core\Measure\Interval;
+use Ironwort\Core\Water\Salt;
 
 /** What one parameter may be for one life stage. A reading is judged by its worse end. */
 final readonly class Limits
@@ -66,7 +67,7 @@ final readonly class Limits
         if ($this->parameter !== Parameter::Nitrite || $this->above === null) {
             return $this;
         }
-        $act = min($this->above->emergency, max($this->above->act, (606.6 * $salinityGL) / 10));
+        $act = min($this->above->emergency, max($this->above->act, Salt::chlorideMgL($salinityGL) / 10));
 
         return $act === $this->above->act
             ? $this

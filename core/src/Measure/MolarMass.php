@@ -39,6 +39,9 @@ final readonly class MolarMass
 
     public const NO3 = self::N + 3 * self::O;
 
+    /** What a nitrate reading as the ion is of one as nitrogen. */
+    public const NO3_PER_N = self::NO3 / self::N;
+
     public const NH3 = self::N + 3 * self::H;
 
     public const NH4 = self::N + 4 * self::H;

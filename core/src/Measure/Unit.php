@@ -41,7 +41,7 @@ enum Unit: string
     private const POUND_G = 453.59237;
 
     /** A level teaspoon of pond salt; @source cp-teaspoon-salt */
-    private const TEASPOON_SALT_G = 6.0;
+    public const TEASPOON_SALT_G = 6.0;
 
     /** 1 °dH is 10 mg/L as CaO; @source german-degree */
     private const DEGREE_CAO_MG_L = 10.0;

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Model;
 
 use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Filter\Colony;
+use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
 /**
@@ -71,7 +72,9 @@ final readonly class Kinetics
             $p->load - $r1 + $comes('tan_mg_l', $y[self::TAN]),
             $r1 - $r2 + $comes('no2_n_mg_l', $y[self::NO2]),
             $r2 + $comes('no3_n_mg_l', $y[self::NO3]),
-            3.57 * $p->load - 7.14 * $r1 + $comes('alkalinity_mg_l', $y[self::ALK]),
+            DailyLoad::NET_ALKALINITY_PER_N * $p->load -
+            DailyLoad::ALKALINITY_PER_N * $r1 +
+            $comes('alkalinity_mg_l', $y[self::ALK]),
             (Colony::MU1 * $s1 * $room($y[self::X1]) - Colony::B1) * $y[self::X1] * $growth,
             (Colony::MU2 * $s2 * $room($y[self::X2]) - Colony::B2) * $y[self::X2] * $growth,
             $p->load,

@@ -8,6 +8,25 @@ namespace Ironwort\Core\Numeric;
 final readonly class Root
 {
     /**
+     * Where a function that is above zero at the start has fallen to it, sought further and further out.
+     *
+     * @param  \Closure(float): float  $function
+     * @param  float  $first  where it is looked at first, above 0
+     * @param  float  $farthest  beyond this nothing is sought
+     * @return ?float an upper end for `between()`; null where it stays above zero as far as that
+     */
+    public static function bracket(\Closure $function, float $first, float $farthest): ?float
+    {
+        for ($high = $first; $high <= $farthest; $high *= 4) {
+            if ($function($high) <= 0) {
+                return $high;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param  \Closure(float): float  $function
      *
      * @throws \DomainException when both ends lie on the same side of zero

@@ -204,8 +204,10 @@ const BOUNDS: Record<string, string> = {
         </div>
         <p v-if="booking.pump_off === 'yes' && batch && page.change" class="caution">
           It may be off for <b>{{ whole(page.change.pump_off.minutes) }} min</b>:
-          {{ BOUNDS[page.change.pump_off.by] }}. The clock stands in the foot of every page until somebody has
-          seen water flow.
+          {{ BOUNDS[page.change.pump_off.by]
+          }}<template v-if="page.change.pump_off.assumed.length"
+            >. Assumed, never measured: {{ page.change.pump_off.assumed.join(', ') }}</template
+          >. The clock stands in the foot of every page until somebody has seen water flow.
         </p>
         <p v-if="book.trouble.value" class="fault" role="alert">{{ book.trouble.value }}</p>
       </form>
