@@ -1,6 +1,12 @@
 import js from '@eslint/js'
+import boundaries from 'eslint-plugin-boundaries'
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
+
+const may = (from, ...to) => ({
+  from: { element: { type: from } },
+  allow: { to: { element: { types: { anyOf: to } } } },
+})
 
 export default ts.config(
   { ignores: ['vendor/', 'public/', 'var/', 'node_modules/', 'front/src/api/contract.d.ts'] },
@@ -15,6 +21,40 @@ export default ts.config(
   {
     files: ['**/*.ts', '**/*.js'],
     rules: { 'max-len': ['error', { code: 120 }] },
+  },
+  {
+    // The doors of the front: a view imports no other view, and what serves all imports nothing that is built on it.
+    files: ['front/src/**/*.ts', 'front/src/**/*.vue'],
+    plugins: { boundaries },
+    settings: {
+      'import/resolver': { typescript: { project: './tsconfig.json' } },
+      'boundaries/elements': [
+        { type: 'view', pattern: 'front/src/views/*' },
+        { type: 'parts', pattern: 'front/src/parts' },
+        { type: 'state', pattern: 'front/src/state' },
+        { type: 'api', pattern: 'front/src/api' },
+        { type: 'units', pattern: 'front/src/units' },
+        { type: 'theme', pattern: 'front/src/theme' },
+        { type: 'start', pattern: 'front/src' },
+      ],
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: [
+            may('start', 'view', 'parts', 'state', 'api', 'theme'),
+            may('view', 'parts', 'state', 'api', 'units', 'theme'),
+            may('parts', 'state', 'api', 'units', 'theme'),
+            may('state', 'api', 'theme'),
+            may('units', 'api'),
+            { from: { element: { type: '*' } }, allow: { to: { module: { origin: 'external' } } } },
+            { from: { element: { type: '*' } }, allow: { to: { module: { origin: 'core' } } } },
+          ],
+        },
+      ],
+    },
   },
   {
     // The compiler checks names and types; these rules would only repeat it or argue about line breaks.

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Fish\ShutOffCalculator;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AirPressure;
@@ -63,7 +64,7 @@ final readonly class OxygenBudgetCalculator implements Calculator
             WaterInputs::salinity(),
             ...AirPressure::inputs(),
             Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6),
-            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
+            LoadInputs::feed()->or(0.0),
             Input::number('nitrified_g_d', 'Ammonia nitrified', 'g N/d', 0, 1e6)->or(0.0),
             Input::number('silt_m2', 'Floor under silt', 'm²', 0, 1e6)->or(0.0),
             Input::number('plants_m2', 'Cover of plants and algae', 'm²', 0, 1e6)->or(0.0),

@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AirPressure;
 use Ironwort\Core\Water\BufferCalculator;
@@ -45,8 +46,8 @@ final readonly class FilterBalanceCalculator implements Calculator
         return [
             Input::number('volume_l', 'Volume', 'L', 1, 1e8),
             Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6),
-            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7),
-            Input::number('protein_pct', 'Protein', '%', 5, 80)->or(38.0),
+            LoadInputs::feed(),
+            LoadInputs::protein(),
             Input::number('digestibility_pct', 'Digestibility of the protein', '%', 30, 100)->or(80.0),
             Input::number('uneaten_pct', 'Left uneaten', '%', 0, 100)->or(0.0),
             WaterInputs::temperature(),
@@ -117,24 +118,8 @@ final readonly class FilterBalanceCalculator implements Calculator
             $given->number('uneaten_pct') / 100,
             $temp,
         );
-        $water = new StageInflow(
-            0.0,
-            0.0,
-            $temp,
-            $given->number('ph'),
-            $given->number('alkalinity_mg_l'),
-            $given->number('salinity_g_l'),
-        );
-        $walls = new FilterStage(
-            $this->kinds->get('settlement'),
-            1000.0,
-            $given->number('walls_m2'),
-            1.0,
-            null,
-            0.0,
-            1.0,
-            0.0,
-        );
+        $water = StageInflow::from($given);
+        $walls = FilterStage::walls($this->kinds->get('settlement'), $given->number('walls_m2'));
         $work = new Working();
         $air = $this->air($given, $load, $work);
         $balance = new Balance(

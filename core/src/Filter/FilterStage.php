@@ -18,6 +18,21 @@ final readonly class FilterStage
         public float $fouling,
     ) {}
 
+    /** Walls and stones, m², overgrown as any surface is that water passes slowly. */
+    public static function walls(StageKind $kind, float $areaM2): self
+    {
+        return new self(
+            kind: $kind,
+            areaM2M3: 1000.0,
+            mediaL: $areaM2,
+            flowLH: 1.0,
+            branch: null,
+            airLMin: 0.0,
+            maturity: 1.0,
+            fouling: 0.0,
+        );
+    }
+
     /** The same with bacteria on only a share of what they fill. */
     public function thinned(float $share): self
     {

@@ -14,7 +14,7 @@ use Ironwort\Core\Numeric\Root;
 final readonly class Headroom
 {
     /** Beyond this many times what is there nothing is sought. */
-    private const FARTHEST = 16384.0;
+    private const FARTHEST = 4096.0;
 
     public function __construct(private SystemLimits $limits, private Balance $balance) {}
 
@@ -72,6 +72,6 @@ final readonly class Headroom
         }
         $far = Root::bracket($margin, $scale, self::FARTHEST * $scale);
 
-        return $far === null ? self::FARTHEST * $scale : Root::between($margin, 0.0, $far, 1e-3 * $scale);
+        return $far === null ? 4 * self::FARTHEST * $scale : Root::between($margin, 0.0, $far, 1e-3 * $scale);
     }
 }

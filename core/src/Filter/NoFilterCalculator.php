@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Water\WaterInputs;
@@ -43,8 +44,8 @@ final readonly class NoFilterCalculator implements Calculator
         return [
             Input::number('volume_l', 'Volume', 'L', 1, 1e8),
             Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6),
-            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
-            Input::number('protein_pct', 'Protein', '%', 5, 80)->or(38.0),
+            LoadInputs::feed()->or(0.0),
+            LoadInputs::protein(),
             WaterInputs::temperature(),
             WaterInputs::ph(),
             Input::number('tan_limit_mg_l', 'Most total ammonia', 'mg/L as N', 0.01, 10)->or(0.5),
@@ -71,14 +72,7 @@ final readonly class NoFilterCalculator implements Calculator
     {
         $volume = $given->number('volume_l');
         $temp = $given->number('temp_c');
-        $load = DailyLoad::of(
-            $given->number('biomass_kg'),
-            $given->number('feed_g_d'),
-            $given->number('protein_pct') / 100,
-            DailyLoad::USUAL_DIGESTIBILITY,
-            0.0,
-            $temp,
-        )->tan();
+        $load = DailyLoad::usual($given)->tan();
         $fraction = UnionisedAmmonia::of(1.0, $given->number('ph'), $temp)->fraction;
         $allowed = min($given->number('tan_limit_mg_l'), $given->number('nh3_limit_mg_l') / $fraction);
         $room = $allowed - $given->number('source_tan_mg_l');

@@ -58,24 +58,8 @@ final readonly class ReachCalculator implements Calculator
     public function calculate(Given $given): Result
     {
         $temp = $given->number('temp_c');
-        $walls = new FilterStage(
-            $this->kinds->get('settlement'),
-            1000.0,
-            $given->number('walls_m2'),
-            1.0,
-            null,
-            0.0,
-            1.0,
-            0.0,
-        );
-        $water = new StageInflow(
-            0.0,
-            0.0,
-            $temp,
-            $given->number('ph'),
-            $given->number('alkalinity_mg_l'),
-            $given->number('salinity_g_l'),
-        );
+        $walls = FilterStage::walls($this->kinds->get('settlement'), $given->number('walls_m2'));
+        $water = StageInflow::from($given);
         $balance = new Balance($this->rows->read($given), $walls, $water, new Aeration([], 0.0, $temp));
         $greatest = $balance->greatest();
         $flatOut =

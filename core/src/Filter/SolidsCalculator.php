@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 
@@ -48,7 +49,7 @@ final readonly class SolidsCalculator implements Calculator
     public function inputs(): array
     {
         return [
-            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7),
+            LoadInputs::feed(),
             Input::number('uneaten_pct', 'Left uneaten', '%', 0, 100)->or(0.0),
             WaterInputs::temperature(),
             Input::number('floor_pct', 'Settles on the floor', '%', 0, 95)->or(10.0),

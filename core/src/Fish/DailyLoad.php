@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Fish;
 
+use Ironwort\Core\Calc\Given;
+
 /**
  * What fish and their feed ask of the water in one day, all in g/d.
  *
@@ -57,6 +59,19 @@ final readonly class DailyLoad
         public float $floorOxygen,
         public float $solids,
     ) {}
+
+    /** Of a calculation that is told no more than fish, feed, protein and temperature: all eaten, usually digested. */
+    public static function usual(Given $given): self
+    {
+        return self::of(
+            $given->number('biomass_kg'),
+            $given->number('feed_g_d'),
+            $given->number('protein_pct') / 100,
+            self::USUAL_DIGESTIBILITY,
+            0.0,
+            $given->number('temp_c'),
+        );
+    }
 
     /**
      * @param  float  $protein  share of the feed, 0 to 1

@@ -31,7 +31,7 @@ final readonly class FishLoadCalculator implements Calculator
         return [
             Input::number('biomass_kg', 'Weight of all fish', 'kg', 0, 20000),
             Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000),
-            Input::number('protein_pct', 'Protein', '%', 5, 80)->or(38.0),
+            LoadInputs::protein(),
             Input::number('digestibility_pct', 'Digestibility', '%', 30, 98)->or(100 * DailyLoad::USUAL_DIGESTIBILITY),
             Input::number('uneaten_pct', 'Uneaten', '%', 0, 100)->or(0.0),
             WaterInputs::temperature(),

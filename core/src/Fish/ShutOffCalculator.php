@@ -47,8 +47,8 @@ final readonly class ShutOffCalculator implements Calculator
         return [
             Input::number('volume_l', 'Volume', 'L', 1, 1e8),
             Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6),
-            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
-            Input::number('protein_pct', 'Protein', '%', 5, 80)->or(38.0),
+            LoadInputs::feed()->or(0.0),
+            LoadInputs::protein(),
             WaterInputs::temperature(),
             Input::number('do_mg_l', 'Dissolved oxygen', 'mg/L', 0, 40)->optional(),
             Input::choice('aired', 'Its own air runs', ['yes', 'no']),
@@ -73,14 +73,7 @@ final readonly class ShutOffCalculator implements Calculator
     {
         $volume = $given->number('volume_l');
         $temp = $given->number('temp_c');
-        $load = DailyLoad::of(
-            $given->number('biomass_kg'),
-            $given->number('feed_g_d'),
-            $given->number('protein_pct') / 100,
-            DailyLoad::USUAL_DIGESTIBILITY,
-            0.0,
-            $temp,
-        );
+        $load = DailyLoad::usual($given);
         $aired = $given->text('aired') === 'yes';
         $work = new Working();
 

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Exchange\WaterMix;
+use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
@@ -58,7 +59,7 @@ final readonly class AnswerCalculator implements Calculator
                 array_map(static fn(Sign $seen): string => $seen->value, Sign::cases()),
             )->optional(),
             Input::number('tan_g_d', 'Ammonia made', 'g N/d', 0, 1e5)->or(0.0),
-            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
+            LoadInputs::feed()->or(0.0),
             Input::flag('fragile', 'Small or weak fish')->or(false),
             Input::flag('zeolite_in', 'Zeolite in the loop')->or(false),
             Input::flag('bind', 'Binder is used')->or(true),

@@ -9,6 +9,7 @@ use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Numeric\DormandPrince;
 use Ironwort\Core\Water\Oxygen;
 use Ironwort\Core\Water\UnionisedAmmonia;
@@ -56,8 +57,8 @@ final readonly class Run
             Input::number('volume_l', 'Volume', 'L', 1, 1e8),
             Input::number('grown_mg_l_d', 'Grown full', 'mg N/L/d at 20 °C', 0, 10000),
             Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6)->or(0.0),
-            Input::number('feed_g_d', 'Feed', 'g/d', 0, 1e7)->or(0.0),
-            Input::number('protein_pct', 'Protein', '%', 5, 80)->or(38.0),
+            LoadInputs::feed()->or(0.0),
+            LoadInputs::protein(),
             WaterInputs::temperature(),
             WaterInputs::ph()->or(7.6),
             Input::number('do_mg_l', 'Oxygen', 'mg/L', 0, 30)->optional(),

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Line, System, Vocabulary } from '@/api/types'
-import PartForm, { type PartField } from './PartForm.vue'
-import PartList from './PartList.vue'
-import RowsField from './RowsField.vue'
-import { asTyped, usePart } from './usePart'
+import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
+import PartList from '@/parts/editor/PartList.vue'
+import RowsField from '@/parts/editor/RowsField.vue'
+import { asTyped, usePart } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const part = usePart(
@@ -214,17 +214,7 @@ function edit(line: Line | null): void {
     >
     <template #figure />
     <template #form>
-      <PartForm
-        :form="form"
-        :fields="fields"
-        :errors="errors"
-        :trouble="part.trouble.value"
-        :saving="part.save.isPending.value"
-        :fresh="!system.build.lines.some((l) => l.id === open)"
-        @save="part.save.mutate({ id: undefined, fittings })"
-        @cancel="open = null"
-        @remove="part.remove.mutate(open ?? '')"
-      >
+      <PartForm :part="part" :fields="fields" @save="part.save.mutate({ id: undefined, fittings })">
         <RowsField
           v-model:rows="fittings"
           legend="Fittings, with the way in and the way out"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Pump, System, Vocabulary } from '@/api/types'
-import PartForm, { type PartField } from './PartForm.vue'
-import PartList from './PartList.vue'
-import RowsField from './RowsField.vue'
-import { asTyped, usePart } from './usePart'
+import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
+import PartList from '@/parts/editor/PartList.vue'
+import RowsField from '@/parts/editor/RowsField.vue'
+import { asTyped, usePart } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const part = usePart(
@@ -139,17 +139,10 @@ const line = (pump: Pump) => {
     <template #figure />
     <template #form>
       <PartForm
-        :form="form"
+        :part="part"
         :fields="fields"
-        :errors="errors"
-        :trouble="part.trouble.value"
-        :saving="part.save.isPending.value"
-        :fresh="!system.build.pumps.some((p) => p.id === open)"
-        @save="part.save.mutate({ id: undefined, curve: form.kind === 'water' ? curve : undefined })"
-        @cancel="open = null"
         retires
-        @remove="part.remove.mutate(open ?? '')"
-        @retire="part.retire.mutate(open ?? '')"
+        @save="part.save.mutate({ id: undefined, curve: form.kind === 'water' ? curve : undefined })"
       >
         <RowsField
           v-if="form.kind === 'water'"

@@ -2,7 +2,7 @@
 import { useMutation } from '@tanstack/vue-query'
 import { Refusal } from '@/api/client'
 import type { System } from '@/api/types'
-import { setRetired } from './usePart'
+import { setRetired } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; writes: boolean }>()
 const back = useMutation({

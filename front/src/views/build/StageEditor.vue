@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Stage, System, Vocabulary } from '@/api/types'
-import PartForm, { type PartField } from './PartForm.vue'
-import PartList from './PartList.vue'
-import { asTyped, usePart } from './usePart'
+import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
+import PartList from '@/parts/editor/PartList.vue'
+import { asTyped, usePart } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
@@ -39,7 +39,7 @@ const part = usePart(
   }),
   () => props.system.build.stages,
 )
-const { open, form, errors } = part
+const { open, form } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
 const medium = computed(() => props.words.media.find((m) => m.id === form.medium))
@@ -215,19 +215,7 @@ const line = (stage: Stage) => {
     >
     <template #figure />
     <template #form>
-      <PartForm
-        :form="form"
-        :fields="fields"
-        :errors="errors"
-        :trouble="part.trouble.value"
-        :saving="part.save.isPending.value"
-        :fresh="!system.build.stages.some((s) => s.id === open)"
-        @save="save"
-        @cancel="open = null"
-        retires
-        @remove="part.remove.mutate(open ?? '')"
-        @retire="part.retire.mutate(open ?? '')"
-      >
+      <PartForm :part="part" :fields="fields" retires @save="save">
         <p v-if="form.kind === 'uv'" class="soft small caution">
           Never look at a lit lamp, nor let it shine on skin. Current off before the housing is opened; no
           bare fingers on the quartz. Glass and mains in water: a residual-current device, put in by a

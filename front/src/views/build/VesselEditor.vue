@@ -5,10 +5,10 @@ import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { System, Vessel, Vocabulary } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
-import PartForm, { type PartField } from './PartForm.vue'
-import PartList from './PartList.vue'
-import RowsField from './RowsField.vue'
-import { asTyped, usePart } from './usePart'
+import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
+import PartList from '@/parts/editor/PartList.vue'
+import RowsField from '@/parts/editor/RowsField.vue'
+import { asTyped, usePart } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 
@@ -201,19 +201,7 @@ function save(): void {
     >
     <template #figure="{ part: vessel }"><FigureButton :figure="vessel.volume" /></template>
     <template #form>
-      <PartForm
-        :form="form"
-        :fields="fields"
-        :errors="errors"
-        :trouble="part.trouble.value"
-        :saving="part.save.isPending.value"
-        :fresh="!system.build.vessels.some((v) => v.id === open)"
-        @save="save"
-        @cancel="open = null"
-        retires
-        @remove="part.remove.mutate(open ?? '')"
-        @retire="part.retire.mutate(open ?? '')"
-      >
+      <PartForm :part="part" :fields="fields" retires @save="save">
         <RowsField
           v-if="form.shape === 'sections'"
           v-model:rows="stations"

@@ -2,9 +2,9 @@
 import { computed, ref } from 'vue'
 import type { FishPage, System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
-import PartForm, { type PartField } from '@/views/build/PartForm.vue'
-import PartList from '@/views/build/PartList.vue'
-import { asTyped, usePart } from '@/views/build/usePart'
+import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
+import PartList from '@/parts/editor/PartList.vue'
+import { asTyped, usePart } from '@/parts/editor/usePart'
 import FishAction from './FishAction.vue'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
@@ -14,7 +14,7 @@ const part = usePart(
   () => ({ name: '', count: '', length_cm: '', weight_g: '', condition: '', vessel_id: '', arrived_on: '' }),
   () => props.fish.groups,
 )
-const { open, form, errors } = part
+const { open } = part
 const doing = ref<string>()
 
 const fields = computed<PartField[]>(() => [
@@ -82,17 +82,7 @@ const edit = (group: FishPage['groups'][number]) =>
     </template>
     <template #figure="{ part: group }"><FigureButton :figure="group.weight" /></template>
     <template #form>
-      <PartForm
-        :form="form"
-        :fields="fields"
-        :errors="errors"
-        :trouble="part.trouble.value"
-        :saving="part.save.isPending.value"
-        :fresh="!fish.groups.some((g) => g.id === open)"
-        @save="part.save.mutate({})"
-        @cancel="open = null"
-        @remove="part.remove.mutate(open ?? '')"
-      />
+      <PartForm :part="part" :fields="fields" @save="part.save.mutate({})" />
     </template>
   </PartList>
 </template>

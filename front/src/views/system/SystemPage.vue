@@ -6,7 +6,7 @@ import ReadingStrip from '@/parts/ReadingStrip.vue'
 import StateMark from '@/parts/StateMark.vue'
 import { usePlumbing } from '@/api/queries'
 import { clock } from '@/units/time'
-import LoopStrip from '@/views/plumbing/LoopStrip.vue'
+import LoopStrip from '@/parts/loop/LoopStrip.vue'
 
 const props = defineProps<{ system: System }>()
 

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { NButton, NInput } from 'naive-ui'
-import type { FieldErrors } from '@/api/types'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
-import type { Typed } from './usePart'
+import type { EditedPart } from './usePart'
 
 export interface PartField {
   key: string
@@ -21,22 +20,20 @@ export interface PartField {
 }
 
 const props = defineProps<{
+  part: EditedPart
   fields: PartField[]
-  errors: FieldErrors
-  trouble: string | null
-  saving: boolean
-  fresh: boolean
   retires?: boolean
 }>()
-const form = defineModel<Typed>('form', { required: true })
-const emit = defineEmits<{ save: []; cancel: []; remove: []; retire: [] }>()
+const emit = defineEmits<{ save: [] }>()
+// One part is edited for as long as the form stands, so these stay the same.
+const { form, errors, trouble, save, fresh, open, remove, retire } = props.part
 const groups = computed(() =>
   [
     { more: false, fields: props.fields.filter((field) => !field.more) },
     { more: true, fields: props.fields.filter((field) => field.more) },
   ].filter((group) => group.fields.length > 0),
 )
-const faulty = (fields: PartField[]) => fields.some((field) => props.errors[field.key])
+const faulty = (fields: PartField[]) => fields.some((field) => errors.value[field.key])
 </script>
 
 <template>
@@ -87,12 +84,19 @@ const faulty = (fields: PartField[]) => fields.some((field) => props.errors[fiel
     <slot />
     <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
     <div class="buttons">
-      <NButton type="primary" attr-type="submit" :loading="saving">Save</NButton>
-      <button type="button" class="link-button" @click="emit('cancel')">Leave it</button>
-      <button v-if="!fresh && retires" type="button" class="link-button retire" @click="emit('retire')">
+      <NButton type="primary" attr-type="submit" :loading="save.isPending.value">Save</NButton>
+      <button type="button" class="link-button" @click="open = null">Leave it</button>
+      <button
+        v-if="!fresh && retires"
+        type="button"
+        class="link-button retire"
+        @click="retire.mutate(open ?? '')"
+      >
         Retire
       </button>
-      <button v-if="!fresh" type="button" class="link-button remove" @click="emit('remove')">Remove</button>
+      <button v-if="!fresh" type="button" class="link-button remove" @click="remove.mutate(open ?? '')">
+        Remove
+      </button>
     </div>
   </form>
 </template>

@@ -92,8 +92,13 @@ export function usePart(
     )
   })
 
-  return { open, form, edit, save, remove, retire, errors, trouble }
+  /** Whether what is open was never saved. */
+  const fresh = computed(() => !parts().some((part) => part.id === open.value))
+
+  return { open, form, fresh, edit, save, remove, retire, errors, trouble }
 }
+
+export type EditedPart = ReturnType<typeof usePart>
 
 /** Takes a part out of service, or back in. */
 export async function setRetired(

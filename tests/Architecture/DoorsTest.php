@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
+use PHPat\Test\Attributes\TestRule;
+use PHPat\Test\Builder\BuildStep;
+use PHPat\Test\PHPat;
+
+/**
+ * The doors between the rooms, and between the subjects in each: who may import whom. PHPStan proves them.
+ *
+ * Each subject may import only subjects that stand above it, so that no circle can be written down here, and none
+ * that is not written down here passes.
+ */
+final class DoorsTest
+{
+    private const CORE = [
+        'Numeric' => [],
+        'Measure' => [],
+        'Calc' => ['Measure'],
+        'Data' => [],
+        'Units' => ['Calc', 'Measure'],
+        'Vessel' => ['Calc', 'Measure'],
+        'Water' => ['Calc', 'Measure', 'Numeric'],
+        'Fish' => ['Calc', 'Data', 'Measure', 'Water'],
+        'Flow' => ['Calc', 'Data', 'Measure', 'Numeric', 'Water'],
+        'Judge' => ['Data', 'Measure', 'Water'],
+        'Dose' => ['Calc', 'Data', 'Measure', 'Water'],
+        'Aeration' => ['Calc', 'Data', 'Fish', 'Measure', 'Water'],
+        'Exchange' => ['Calc', 'Fish', 'Judge', 'Measure', 'Water'],
+        'Loop' => ['Calc', 'Flow', 'Judge', 'Measure', 'Water'],
+        'Book' => ['Judge', 'Measure', 'Water'],
+        'Filter' => ['Aeration', 'Calc', 'Data', 'Fish', 'Judge', 'Measure', 'Numeric', 'Water'],
+        'Model' => ['Calc', 'Exchange', 'Filter', 'Fish', 'Measure', 'Numeric', 'Water'],
+        'Incident' => ['Calc', 'Dose', 'Exchange', 'Fish', 'Judge', 'Measure', 'Water'],
+    ];
+
+    private const APP = [
+        'Models' => [],
+        'Http' => ['Models'],
+        'Forms' => ['Models'],
+        'Readings' => ['Forms', 'Http', 'Models'],
+        'Volumes' => ['Forms', 'Http', 'Models', 'Readings'],
+        'Expected' => ['Models', 'Readings', 'Volumes'],
+        'Shelf' => ['Forms', 'Http', 'Models', 'Volumes'],
+        'Build' => ['Forms', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Fish' => ['Build', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Capacity' => ['Fish', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Bench' => ['Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Water' => ['Capacity', 'Expected', 'Fish', 'Forms', 'Http', 'Models', 'Readings', 'Shelf', 'Volumes'],
+        'Dosing' => ['Bench', 'Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'Shelf', 'Volumes'],
+        'Maturing' => ['Fish', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Trouble' => ['Expected', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Book' => ['Expected', 'Http', 'Models', 'Readings', 'Volumes', 'Water'],
+        'Round' => ['Dosing', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Catalogue' => ['Build', 'Http', 'Models'],
+        'Site' => ['Build', 'Capacity', 'Http', 'Models', 'Readings', 'Volumes'],
+        'Transfer' => ['Book', 'Models'],
+    ];
+
+    /** The core imports itself and PHP: no framework, no interface, no database. */
+    #[TestRule]
+    public function theCoreStandsAlone(): BuildStep
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Ironwort\Core'))
+            ->canOnly()
+            ->dependOn()
+            ->classes(Selector::inNamespace('Ironwort\Core'))
+            ->because('the science is plain PHP');
+    }
+
+    /** @return iterable<string, BuildStep> */
+    #[TestRule]
+    public function subjectsOfTheCore(): iterable
+    {
+        return self::doors('Ironwort\Core', self::CORE, ['Catalogue']);
+    }
+
+    /** @return iterable<string, BuildStep> */
+    #[TestRule]
+    public function subjectsOfTheApp(): iterable
+    {
+        return self::doors('App', self::APP, ['Providers']);
+    }
+
+    /**
+     * @param  array<string, list<string>>  $may  whom each subject may import, those that import least first
+     * @param  list<string>  $last  subjects that may import all of these, and are imported by none
+     * @return iterable<string, BuildStep>
+     */
+    private static function doors(string $room, array $may, array $last): iterable
+    {
+        $above = [];
+        foreach ($may as $subject => $allowed) {
+            if (array_diff($allowed, $above) !== []) {
+                throw new \LogicException("{$subject} may import only what stands above it: no circle.");
+            }
+            $above[] = $subject;
+            $closed = array_diff([...array_keys($may), ...$last], $allowed, [$subject]);
+            yield $subject => PHPat::rule()
+                ->classes(Selector::inNamespace("{$room}\\{$subject}"))
+                ->shouldNot()
+                ->dependOn()
+                ->classes(
+                    ...array_map(
+                        static fn(string $other): SelectorInterface => Selector::inNamespace("{$room}\\{$other}"),
+                        array_values($closed),
+                    ),
+                )
+                ->because("{$subject} stands before them");
+        }
+    }
+}
