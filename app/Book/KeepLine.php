@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Http\ClientKey;
 use App\Models\Feed;
 use App\Models\Kit;
 use App\Models\Note;
@@ -11,6 +12,7 @@ use App\Models\System;
 use App\Models\User;
 use App\Models\Vessel;
 use App\Models\Visit;
+use App\Models\WaterChange;
 use App\Readings\BookVisit;
 use App\Water\BookChange;
 use Illuminate\Support\Carbon;
@@ -67,6 +69,10 @@ final readonly class KeepLine
         }
 
         return DB::transaction(function () use ($system, $user, $id, $line, $at): ?Visit {
+            $system->hold();
+            foreach ([Feed::class, Note::class, WaterChange::class, Visit::class] as $class) {
+                ClientKey::refuseForeign($class, $id, $system->site_id, $system->id);
+            }
             // Feed and words take their keys from the line's own, so that a line sent twice is kept once.
             $own = ['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id];
             if ($line->feedG !== null) {

@@ -8,7 +8,6 @@ use App\Models\Part;
 use App\Models\System;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Keeps a part of a system under the key its editor made; the second of two editors is told of the first. */
 final readonly class SavePart
@@ -24,12 +23,8 @@ final readonly class SavePart
     {
         $id = strtoupper($id);
         DB::transaction(static function () use ($class, $system, $id, $columns, $seen): void {
-            System::query()->whereKey($system->id)->lockForUpdate()->firstOrFail();
+            $system->hold();
             $part = $class::query()->find($id);
-            if ($part !== null && $part->system_id !== $system->id) {
-                // A key of another site is not told of.
-                throw new NotFoundHttpException();
-            }
             if ($part !== null && $seen !== null && $seen !== $part->version()) {
                 throw BadInput::at(
                     'seen',

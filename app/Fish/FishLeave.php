@@ -56,11 +56,13 @@ final readonly class FishLeave
             if ($to === null) {
                 return;
             }
+            $to = $to->hold();
             // Fish of the same group that went before are met again; others of the name stay their own.
             $there = FishGroup::query()
                 ->where('system_id', $to->id)
                 ->where('name', $group->name)
                 ->where('count', '>', 0)
+                ->lockForUpdate()
                 ->first();
             if ($there !== null && abs($there->length_cm - $group->length_cm) < 0.05 * $group->length_cm) {
                 $there->count += $leaving['count'];

@@ -26,7 +26,10 @@ final readonly class ErrorAnswers
     {
         $exceptions->dontReport(BadInput::class);
         $exceptions->reportable(
-            static fn(UniqueConstraintViolationException $fault): ?bool => self::nameTaken($fault) ? false : null,
+            static fn(UniqueConstraintViolationException $fault): ?bool => self::nameTaken($fault) ||
+            self::keyTaken($fault)
+                ? false
+                : null,
         );
         $exceptions->render(static function (\Throwable $fault, Request $request): ?JsonResponse {
             if (!$request->is('api/*')) {
@@ -56,6 +59,8 @@ final readonly class ErrorAnswers
                     self::sentence($fault->getStatusCode()),
                     [],
                 ],
+                // Somebody else's booking took the key at the same instant.
+                self::keyTaken($fault) => [404, 'There is nothing here by that name.', []],
                 self::nameTaken($fault) => [
                     422,
                     'Something typed cannot be used yet.',
@@ -77,6 +82,12 @@ final readonly class ErrorAnswers
     {
         return $fault instanceof UniqueConstraintViolationException &&
             preg_match('/"\w+_name"/', $fault->getMessage()) === 1;
+    }
+
+    private static function keyTaken(\Throwable $fault): bool
+    {
+        return $fault instanceof UniqueConstraintViolationException &&
+            preg_match('/"\w+_pkey"/', $fault->getMessage()) === 1;
     }
 
     private static function sentence(int $status): string

@@ -183,6 +183,12 @@ final class System extends Model
         return $query;
     }
 
+    /** The same row, locked until the transaction ends: whoever else would write to this system waits. */
+    public function hold(): self
+    {
+        return self::query()->whereKey($this->id)->lock('for no key update')->firstOrFail();
+    }
+
     /** Cover of plants in all its vessels, m². */
     public function plantsM2(): float
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
+use App\Http\ClientKey;
 use App\Models\Kit;
 use App\Models\System;
 use App\Models\User;
@@ -75,10 +76,8 @@ final readonly class BookVisit
                 'taken_at' => $takenAt,
                 'booked_at' => now()->max($takenAt),
             ]);
+            ClientKey::refuseForeign(Visit::class, $id, $system->site_id, $system->id);
             $visit = Visit::query()->findOrFail($id);
-            if ($visit->system_id !== $system->id) {
-                throw BadInput::at('id', 'This visit is booked for another system already.');
-            }
             if ($booked === 0) {
                 return $visit;
             }

@@ -88,6 +88,7 @@ final class VisitController extends Controller
     {
         $person = $this->person($request);
         $found = Visit::query()->where('site_id', $person->site_id)->findOrFail($visit);
+        $found->system->hold();
         $withdraw->withdraw($found, $person);
 
         return response()->noContent();

@@ -33,7 +33,8 @@ final readonly class TakeFromShelf
     /** What is put in without being a dose: a charge, or what the new water of a change lacked. */
     public static function off(string $siteId, string $kind, float $amount, string $unit): void
     {
-        $good = Good::inUse($siteId, $kind);
+        $found = Good::inUse($siteId, $kind);
+        $good = $found === null ? null : Good::query()->lockForUpdate()->find($found->id);
         if ($good !== null && $good->unit === $unit && $good->amount !== null) {
             $good
                 ->fill([

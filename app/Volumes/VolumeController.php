@@ -36,9 +36,6 @@ final class VolumeController extends Controller
         $input = (new TypedInputs($registry->named($calculator)->inputs()))->read($request->except(['method']));
         $result = $registry->run($calculator, $input);
         $id = strtoupper($id);
-        if (VolumeMeasure::query()->whereKey($id)->where('system_id', '!=', $system->id)->exists()) {
-            throw BadInput::at('id', 'This key belongs to another system.');
-        }
         VolumeMeasure::query()->firstOrCreate(
             ['id' => $id],
             [

@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 use App\Build\BuildController;
 use App\Build\PlumbingController;
+use App\Http\ClientKey;
+use App\Http\Writing;
+use App\Models\Line;
+use App\Models\Pump;
+use App\Models\Stage;
+use App\Models\Vessel;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -11,17 +17,23 @@ Route::middleware('auth')->group(function (): void {
     Route::post('systems/{system}/plumbing/what-if', [PlumbingController::class, 'whatIf']);
     Route::post('volume', [BuildController::class, 'vesselMeaning']);
 
-    Route::middleware('can:write')->group(function (): void {
+    Route::middleware(['can:write', Writing::class])->group(function (): void {
         Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])->whereUlid('id');
         Route::post('systems/{system}/plumbing/flows', [PlumbingController::class, 'adopt']);
         Route::put('systems/{system}/vessels/{id}', [BuildController::class, 'putVessel'])
             ->whereUlid('id')
-            ->name('vessels');
-        Route::put('systems/{system}/stages/{id}', [BuildController::class, 'putStage'])->whereUlid('id');
+            ->name('vessels')
+            ->middleware(ClientKey::of(Vessel::class));
+        Route::put('systems/{system}/stages/{id}', [BuildController::class, 'putStage'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Stage::class));
         Route::put('systems/{system}/pumps/{id}', [BuildController::class, 'putPump'])
             ->whereUlid('id')
-            ->name('pumps');
-        Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])->whereUlid('id');
+            ->name('pumps')
+            ->middleware(ClientKey::of(Pump::class));
+        Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Line::class));
         Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])
             ->where('kind', 'vessels|stages|pumps')
             ->whereUlid('id');

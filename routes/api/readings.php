@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Writing;
 use App\Readings\LimitController;
 use App\Readings\VisitController;
 use Illuminate\Support\Facades\Route;
@@ -12,7 +13,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/visits', [VisitController::class, 'index']);
     Route::get('visits/{visit}', [VisitController::class, 'one'])->whereUlid('visit');
 
-    Route::middleware('can:write')->group(function (): void {
+    Route::middleware(['can:write', Writing::class])->group(function (): void {
         Route::put('systems/{system}/limits/{parameter}', [LimitController::class, 'put']);
         Route::delete('systems/{system}/limits/{parameter}', [LimitController::class, 'remove']);
         Route::put('systems/{system}/schools/{topic}', [LimitController::class, 'putSchool']);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Writing;
 use App\Site\SessionController;
 use App\Site\SystemController;
 use Illuminate\Support\Facades\Route;
@@ -14,7 +15,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems', [SystemController::class, 'index']);
     Route::get('systems/{system}', [SystemController::class, 'show']);
 
-    Route::middleware('can:write')->group(function (): void {
+    Route::middleware(['can:write', Writing::class])->group(function (): void {
         Route::post('systems', [SystemController::class, 'store']);
         Route::put('systems/{system}/sleep', [SystemController::class, 'sleep']);
     });
