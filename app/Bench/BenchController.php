@@ -18,7 +18,7 @@ final class BenchController extends Controller
         $found = BenchTable::find($bench) ?? abort(404);
 
         return new JsonResponse(
-            $report->of($found, $system->unsetRelations(), LatestWater::of($system), $this->typed($request)),
+            $report->of($found, $system->unsetRelations(), LatestWater::of($system), $this->typed($request))->toArray(),
         );
     }
 }

@@ -30,10 +30,10 @@ final readonly class BenchReport
 
     /**
      * @param  array<array-key, mixed>  $typed
-     * @param  array<string, mixed>  $fixed  input that is no field: what the caller knows better
-     * @return array<string, mixed>
+     * @param  array<string, float|string|bool|list<string>>  $fixed  input that is no field: what the
+     *     caller knows better
      */
-    public function of(Bench $bench, System $system, LatestWater $water, array $typed, array $fixed = []): array
+    public function of(Bench $bench, System $system, LatestWater $water, array $typed, array $fixed = []): BenchAnswer
     {
         $known = array_diff_key(
             [...$this->context->of($system, $water, $bench->fields), ...$this->labels($fixed)],
@@ -81,22 +81,21 @@ final readonly class BenchReport
             } elseif (!$input->required) {
                 $from = '';
             }
-            $fields[$key] = [
-                'key' => $key,
-                'label' => str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label),
-                'unit' => $parameter === null ? $input->unit : $parameter->symbol(),
-                'choices' => self::choices($bench, $input),
-                'value' => $shown,
-                'from' => $from,
-                'filled' => !in_array($key, $bench->asked, true) && (isset($known[$key]) || $standing !== null),
-                'needed' =>
-                    ($input->required || ($input->default !== null && $standing === null)) &&
+            $fields[] = new BenchField(
+                key: $key,
+                label: str_replace(['Alkalinity', 'Hardness'], ['KH', 'GH'], $input->label),
+                unit: $parameter === null ? $input->unit : $parameter->symbol(),
+                choices: self::choices($bench, $input),
+                value: $shown,
+                from: $from,
+                filled: !in_array($key, $bench->asked, true) && (isset($known[$key]) || $standing !== null),
+                needed: ($input->required || ($input->default !== null && $standing === null)) &&
                     !isset($values[$key]) &&
                     $text === '',
-            ];
+            );
         }
         $result = null;
-        $missing = array_filter($fields, static fn(array $field): bool => $field['needed']);
+        $missing = array_filter($fields, static fn(BenchField $field): bool => $field->needed);
         if ($errors === [] && $missing === []) {
             try {
                 $values = [...$fixed, ...$values];
@@ -111,25 +110,25 @@ final readonly class BenchReport
             array_filter($result->cautions, static fn(Caution $caution): bool => $caution->level === Level::Danger) !==
                 [];
 
-        return [
-            'name' => $bench->name,
-            'title' => $bench->title,
-            'fields' => array_values($fields),
-            'errors' => (object) ($touched || $missing === [] ? $errors : []),
-            'missing' => array_values(array_map(static fn(array $field): string => $field['label'], $missing)),
-            'refused' => $refused,
-            'figures' => $result === null ? [] : $this->figures($bench, $result, $values, $origins, $refused),
-            'input' => (object) $values,
-            'measure' => $result === null || $refused ? null : self::measure($bench, $result),
-            'steps' => $result === null || $refused ? [] : self::steps($result),
-            'cautions' => $result === null ? [] : $result->toArray()['cautions'],
-        ];
+        return new BenchAnswer(
+            name: $bench->name,
+            title: $bench->title,
+            fields: $fields,
+            errors: $touched || $missing === [] ? $errors : [],
+            missing: array_values(array_map(static fn(BenchField $field): string => $field->label, $missing)),
+            refused: $refused,
+            figures: $result === null ? [] : $this->figures($bench, $result, $values, $origins, $refused),
+            input: $values,
+            measure: $result === null || $refused ? null : self::measure($bench, $result),
+            steps: $result === null || $refused ? [] : self::steps($result),
+            cautions: $result === null ? [] : $result->cautions,
+        );
     }
 
     /**
-     * @param  array<string, mixed>  $values
+     * @param  array<string, float|string|bool|null|list<string>>  $values
      * @param  list<Origin>  $origins
-     * @return list<array<string, mixed>>
+     * @return list<Figure>
      */
     private function figures(Bench $bench, Result $result, array $values, array $origins, bool $refused): array
     {
@@ -138,7 +137,7 @@ final readonly class BenchReport
             $amount = in_array($unit, ['g', 'mL', 'kg'], true);
             if (is_numeric($result->figures[$key] ?? null) && !($refused && $amount)) {
                 $parameter = Parameter::tryFrom($key);
-                $figures[] = (new Figure(
+                $figures[] = new Figure(
                     $label,
                     $parameter === null ? $result->number($key) : $parameter->shown($result->number($key)),
                     $unit === '' ? null : $unit,
@@ -146,7 +145,7 @@ final readonly class BenchReport
                     $key,
                     $values,
                     $origins,
-                ))->toArray();
+                );
             }
         }
 
@@ -156,7 +155,7 @@ final readonly class BenchReport
     /**
      * Fixed input that is a field of the bench as well: filled in, and to be typed over.
      *
-     * @param  array<string, mixed>  $fixed
+     * @param  array<string, float|string|bool|list<string>>  $fixed
      * @return array<string, array{float|string, Origin}>
      */
     private function labels(array $fixed): array

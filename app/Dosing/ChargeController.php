@@ -10,17 +10,25 @@ use App\Models\Charge;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Shelf\TakeFromShelf;
+use App\Volumes\WaterBodies;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Words\Message;
 
 /** Zeolite, resin and carbon that hang in the loop. */
 final class ChargeController extends Controller
 {
-    public function __construct(private readonly CourseReport $courses, private readonly DoseReport $doses) {}
+    public function __construct(
+        private readonly CourseReport $courses,
+        private readonly JudgeDose $judge,
+        private readonly AgentTable $agents,
+        private readonly WaterBodies $bodies,
+    ) {}
 
     /** A charge goes in. Zeolite and resin never into salted water. */
     public function put(Request $request, System $system, string $id): JsonResponse
@@ -31,20 +39,18 @@ final class ChargeController extends Controller
             Input::number('capacity_mg_n_per_g', 'It holds', 'mg N/g', 0.05, 30)->optional(),
             Input::number('cycles', 'Regenerated', null, 0, 100)->optional(),
         ]))->read($request->all());
-        $refused =
-            $values['kind'] === 'carbon'
-                ? []
-                : $this->doses->refusals($system->unsetRelations(), LatestWater::of($system), 'zeolite');
-        if ($refused !== []) {
-            throw BadInput::at('kind', implode(' ', $refused));
+        $done = $request->boolean('done');
+        if ($values['kind'] !== 'carbon' && !$done && !Charge::query()->whereKey(strtoupper($id))->exists()) {
+            $this->refuseInSalt($system);
         }
-        DB::transaction(function () use ($id, $values, $system, $request): void {
+        DB::transaction(function () use ($id, $values, $system, $request, $done): void {
             $charge = Charge::query()->firstOrCreate(
                 ['id' => strtoupper($id)],
                 [
                     ...$values,
                     'cycles' => is_numeric($values['cycles'] ?? null) ? (int) $values['cycles'] : 0,
                     'put_in_at' => Carbon::now(),
+                    'as_fact' => $done,
                     'site_id' => $system->site_id,
                     'system_id' => $system->id,
                     'user_id' => $this->person($request)->id,
@@ -80,6 +86,17 @@ final class ChargeController extends Controller
         });
 
         return $this->show($system);
+    }
+
+    /** Zeolite and resin let go of their ammonia in salt: such a charge is refused, unless it hangs there already. */
+    private function refuseInSalt(System $system): void
+    {
+        $dosable = Dosable::all($system, $this->agents)['zeolite'];
+        $state = $this->judge->state($system, $this->bodies->find($system, null), LatestWater::of($system));
+        $refusals = $this->judge->conflicts($dosable, $state)->refusals;
+        if ($refusals !== []) {
+            throw BadInput::at('kind', implode(' ', Message::texts($refusals)), Message::codes($refusals));
+        }
     }
 
     private function show(System $system): JsonResponse

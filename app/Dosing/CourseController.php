@@ -35,11 +35,11 @@ final class CourseController extends Controller
     ): JsonResponse {
         $follow->carryOn(
             $id,
-            $system->unsetRelations(),
+            $system,
             $this->person($request),
-            $this->course($system, $course),
+            $course,
             $request->boolean('top_up'),
-            $request->all(),
+            new DoseForm($request->all()),
         );
 
         return $this->show($system);

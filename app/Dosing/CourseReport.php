@@ -24,12 +24,14 @@ use Ironwort\Core\Dose\AfterCourse;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\CoursePlan;
 use Ironwort\Core\Dose\Culture;
+use Ironwort\Core\Dose\Judged;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\StandingLevel;
 use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Courses as they stand: doses given and due, what is left between them, what to watch, and what comes after; and
@@ -50,7 +52,7 @@ final readonly class CourseReport
         private SystemLoad $load,
         private ExpectedWater $expected,
         private WaterMeaning $meaning,
-        private DoseReport $doses,
+        private JudgeDose $judge,
     ) {}
 
     /** @return array<string, mixed> */
@@ -73,9 +75,9 @@ final readonly class CourseReport
                     ->map(
                         fn(Course $course): array => [
                             ...$this->course($system, $water, $course, $temp),
-                            ...$course->ended_at === null
-                                ? $this->judged($system, $water, $course)
-                                : ['refusals' => [], 'conditions' => []],
+                            ...self::messages(
+                                $course->ended_at === null ? $this->judged($system, $water, $course) : new Judged(),
+                            ),
                         ],
                     )
                     ->all(),
@@ -86,16 +88,24 @@ final readonly class CourseReport
         ];
     }
 
-    /**
-     * What the water as it is now says to another dose.
-     *
-     * @return array{refusals: list<string>, conditions: list<string>}
-     */
-    private function judged(System $system, LatestWater $water, Course $course): array
+    /** @return array{refusals: list<array{code: string, text: string}>,
+     *     conditions: list<array{code: string, text: string}>} */
+    private static function messages(Judged $judged): array
     {
-        return $this->doses->judge(
+        $told = static fn(Message $message): array => $message->toArray();
+
+        return [
+            'refusals' => array_map($told, $judged->refusals),
+            'conditions' => array_map($told, $judged->conditions),
+        ];
+    }
+
+    /** What the water as it is now says to another dose. */
+    private function judged(System $system, LatestWater $water, Course $course): Judged
+    {
+        return $this->judge->conflicts(
             Dosable::all($system, $this->agents)[$course->thing],
-            $this->doses->state($system, $this->bodies->find($system, $course->vessel_id), $water),
+            $this->judge->state($system, $this->bodies->find($system, $course->vessel_id), $water),
         );
     }
 

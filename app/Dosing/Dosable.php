@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Dosing;
 
 use App\Bench\Bench;
+use App\Bench\BenchAnswer;
 use App\Models\Good;
 use App\Models\System;
 use Illuminate\Support\Collection;
@@ -109,6 +110,51 @@ final readonly class Dosable
             'permanganate_demand', 'ammonium' => null,
             default => $this->good === null ? $this->id : 'agent',
         };
+    }
+
+    /** What it is weighed or poured in, where nothing is worked out: g or mL. */
+    public function unit(): string
+    {
+        return match (true) {
+            $this->agent !== null => $this->agent->unit,
+            $this->good !== null => $this->good->unit === 'g' ? 'g' : 'mL',
+            default => in_array($this->id, ['binder', 'culture'], true) ? 'mL' : 'g',
+        };
+    }
+
+    /** The id it is booked under: what it is, whatever it was given against. */
+    public function bookedAs(): string
+    {
+        return match ($this->id) {
+            'chloride_guard', 'salt_dip' => 'salt',
+            'peroxide_oxygen' => 'hydrogen_peroxide',
+            default => $this->good === null ? $this->id : 'own',
+        };
+    }
+
+    /**
+     * What an amount of it brings into the water of what is counted, mg/L; null for what is not counted so.
+     *
+     * @param  ?float  $workedOut  the amount its bench gave, for ammonium: what it lifts the ammonia by goes with it
+     */
+    public function levelMgL(float $amount, ?float $workedOut, float $volumeL, BenchAnswer $bench): ?float
+    {
+        if ($this->id === 'ammonium') {
+            $lift = max(0.0, ($bench->number('target_mg_l') ?? 0.0) - ($bench->number('tan_mg_l') ?? 0.0));
+
+            return $workedOut === null || $workedOut <= 0 ? null : ($amount / $workedOut) * $lift;
+        }
+        if ($this->id === 'zeolite' || ($this->agent === null && $this->conflict !== 'salt')) {
+            return null;
+        }
+        $strength = $bench->number('strength_pct');
+        $share = match (true) {
+            $strength === null => 1.0,
+            $this->agent?->strengthPct !== null => $strength / $this->agent->strengthPct,
+            default => $strength / 100,
+        };
+
+        return ((1000 * $amount) / $volumeL) * $share;
     }
 
     /** @return list<self> */

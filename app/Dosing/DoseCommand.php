@@ -34,29 +34,30 @@ final class DoseCommand extends Command
             [$key, $value] = [...explode('=', is_string($field) ? $field : '', 2), ''];
             $typed[$key] = $value;
         }
-        $thing = $report->of($system, LatestWater::of($system), $typed)['thing'];
-        if (!is_array($thing)) {
+        $form = new DoseForm($typed);
+        $dose = $report->judged($system, LatestWater::of($system), $form);
+        if ($dose === null) {
             $this->error('This is nothing that is dosed here.');
 
             return 2;
         }
-        foreach (is_array($thing['refusals']) ? $thing['refusals'] : [] as $refusal) {
-            $this->error('Refused. ' . (is_string($refusal) ? $refusal : ''));
+        foreach ($dose->judged->refusals as $refusal) {
+            $this->error("Refused. {$refusal->text}");
         }
-        foreach (is_array($thing['conditions']) ? $thing['conditions'] : [] as $condition) {
-            $this->line('First: ' . (is_string($condition) ? $condition : ''));
+        foreach ($dose->judged->conditions as $condition) {
+            $this->line("First: {$condition->text}");
         }
-        $bench = is_array($thing['bench']) ? $thing['bench'] : [];
-        foreach ((array) ($bench['errors'] ?? []) as $key => $error) {
-            $this->error("{$key}: " . (is_string($error) ? $error : ''));
+        foreach ($dose->bench->errors as $key => $error) {
+            $this->error("{$key}: {$error}");
         }
-        foreach ((array) ($bench['missing'] ?? []) as $missing) {
-            $this->line('Missing: ' . (is_string($missing) ? $missing : ''));
+        foreach ($dose->bench->missing as $missing) {
+            $this->line("Missing: {$missing}");
         }
-        if (is_string($thing['measure'] ?? null)) {
-            $this->info($thing['measure']);
+        $measure = $dose->refused() ? null : DoseReport::measure($dose, $form);
+        if ($measure !== null) {
+            $this->info($measure);
         }
 
-        return ($thing['refusals'] ?? []) === [] && is_string($thing['measure'] ?? null) ? 0 : 1;
+        return $measure === null ? 1 : 0;
     }
 }

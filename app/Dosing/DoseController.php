@@ -22,7 +22,7 @@ final class DoseController extends Controller
     public function show(Request $request, System $system): JsonResponse
     {
         return new JsonResponse(
-            $this->doses->of($system->unsetRelations(), LatestWater::of($system), $this->typed($request)),
+            $this->doses->of($system->unsetRelations(), LatestWater::of($system), new DoseForm($this->typed($request))),
         );
     }
 
@@ -34,13 +34,14 @@ final class DoseController extends Controller
         GiveDose $give,
         FollowCourse $course,
     ): JsonResponse {
+        $form = new DoseForm($request->all());
         if ($request->boolean('course')) {
-            $course->begin($id, $system, $this->person($request), $request->all());
+            $course->begin($id, $system, $this->person($request), $form);
         } else {
-            $give->give($id, $system, $this->person($request), $request->all());
+            $give->give($id, $system, $this->person($request), $form);
         }
 
-        return new JsonResponse($this->doses->of($system, LatestWater::of($system), []));
+        return new JsonResponse($this->doses->of($system, LatestWater::of($system), new DoseForm([])));
     }
 
     /** The fish are out of a bath or dip. */

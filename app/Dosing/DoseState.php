@@ -31,7 +31,7 @@ final readonly class DoseState
     private const WATER = ['temp_c', 'ph', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l', 'do_mg_l'];
 
     /**
-     * @param  array<string, mixed>  $input  of `dose.conflicts`, without the agent
+     * @param  array<string, float|bool|list<string>>  $input  of `dose.conflicts`, without the agent
      * @param  list<array{key: string, label: string, text: string, from: string, stale: bool}>  $rows  as the page
      *     shows it
      * @param  array<string, array{name: string, mg_l: ?float, most_mg_l: ?float, gone_d: ?float,

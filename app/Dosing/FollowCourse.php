@@ -19,6 +19,7 @@ use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Words\Message;
 
 /**
  * A course begun with its first dose, and carried on: each further dose brings the water back to its level and no
@@ -29,21 +30,17 @@ final readonly class FollowCourse
     public function __construct(
         private GiveDose $doses,
         private CourseReport $courses,
-        private DoseReport $report,
+        private JudgeDose $judge,
         private AgentTable $agents,
         private WaterBodies $bodies,
         private Registry $registry,
     ) {}
 
-    /**
-     * @param  array<array-key, mixed>  $typed  as for a dose
-     *
-     * @throws BadInput
-     */
-    public function begin(string $id, System $system, User $user, array $typed): Dose
+    /** @throws BadInput */
+    public function begin(string $id, System $system, User $user, DoseForm $form): Dose
     {
-        return DB::transaction(function () use ($id, $system, $user, $typed): Dose {
-            $dose = $this->doses->give($id, $system, $user, $typed);
+        return DB::transaction(function () use ($id, $system, $user, $form): Dose {
+            $dose = $this->doses->give($id, $system, $user, $form);
             if ($dose->course_id !== null) {
                 return $dose;
             }
@@ -84,36 +81,41 @@ final readonly class FollowCourse
     /**
      * The next dose of a course, or a top-up after a change: what is missing to its level.
      *
-     * @param  array<array-key, mixed>  $typed  `met` and `reason`
-     *
      * @throws BadInput
      */
-    public function carryOn(string $id, System $system, User $user, Course $course, bool $topUp, array $typed): Dose
+    public function carryOn(string $id, System $system, User $user, string $course, bool $topUp, DoseForm $form): Dose
     {
-        $known = Dose::query()->find(strtoupper($id));
-        if ($known !== null) {
-            return $known;
-        }
+        return DB::transaction(function () use ($id, $system, $user, $course, $topUp, $form): Dose {
+            $system->hold();
+            // Read under the lock: somebody may have given the dose that was due.
+            $found = Course::query()
+                ->with(['doses', 'vessel'])
+                ->where('system_id', $system->id)
+                ->findOrFail(strtoupper($course));
+
+            return Dose::query()->find(strtoupper($id)) ??
+                $this->next(strtoupper($id), $system, $user, $found, $topUp, $form);
+        });
+    }
+
+    private function next(string $id, System $system, User $user, Course $course, bool $topUp, DoseForm $form): Dose
+    {
         if ($course->ended_at !== null) {
             throw BadInput::at('course', 'This course has ended.');
         }
         $body = $this->bodies->find($system, $course->vessel_id);
         $water = LatestWater::of($system);
-        $thing = Dosable::all($system, $this->agents)[$course->thing];
-        $judged = $this->report->judge($thing, $this->report->state($system, $body, $water));
-        if ($judged['refusals'] !== []) {
-            throw BadInput::at('course', implode(' ', $judged['refusals']));
-        }
-        $reason = is_string($typed['reason'] ?? null) ? trim($typed['reason']) : '';
-        $unmet = array_values(
-            array_diff($judged['conditions'], array_filter((array) ($typed['met'] ?? []), is_string(...))),
-        );
-        if ($unmet !== [] && $reason === '') {
+        $dosable = Dosable::all($system, $this->agents)[$course->thing];
+        $judged = $this->judge->conflicts($dosable, $this->judge->state($system, $body, $water));
+        if ($judged->isRefused()) {
             throw BadInput::at(
-                'reason',
-                'Not done yet: ' . implode(' ', $unmet) . ' Do it and tick it, or say why it is given all the same.',
+                'course',
+                implode(' ', Message::texts($judged->refusals)),
+                Message::codes($judged->refusals),
             );
         }
+        $unmet = JudgedDose::open($judged, $form);
+        JudgedDose::refuseOpen($unmet, $form);
         $plan = $this->courses->plan($course, $water->valueOrAssumed(Parameter::Temperature));
         if (!$topUp && $plan->complete) {
             throw BadInput::at('course', 'All its doses are given.');
@@ -126,50 +128,32 @@ final readonly class FollowCourse
             throw BadInput::at('course', 'The water stands at its level: nothing is to be added now.');
         }
         $agent = $this->agents->get($course->thing);
-        $input = $this->input($system, $course, $body);
+        $dose = Dose::query()->create([
+            'id' => $id,
+            'site_id' => $system->site_id,
+            'system_id' => $system->id,
+            'user_id' => $user->id,
+            'vessel_id' => $course->vessel_id,
+            'course_id' => $course->id,
+            'thing' => $course->thing,
+            'name' => $agent->name,
+            'way' => $course->way,
+            'amount' => $amount,
+            'unit' => $agent->unit,
+            'mg_l' => (1000 * $amount * $this->courses->strength($course)) / $body->volumeL,
+            'volume_l' => $body->volumeL,
+            'calc' => 'dose.residual',
+            'input' => [...$this->input($system, $course, $body), 'top_up' => $topUp],
+            'conditions' => Message::texts($judged->conditions),
+            'override_reason' => $unmet === [] ? null : $form->reason(),
+            'given_at' => Carbon::now(),
+        ]);
+        TakeFromShelf::take($dose, JudgeDose::good($system, $dosable));
 
-        return DB::transaction(function () use (
-            $id,
-            $system,
-            $user,
-            $course,
-            $agent,
-            $amount,
-            $body,
-            $input,
-            $topUp,
-            $judged,
-            $unmet,
-            $reason,
-            $thing,
-        ): Dose {
-            $dose = Dose::query()->create([
-                'id' => strtoupper($id),
-                'site_id' => $system->site_id,
-                'system_id' => $system->id,
-                'user_id' => $user->id,
-                'vessel_id' => $course->vessel_id,
-                'course_id' => $course->id,
-                'thing' => $course->thing,
-                'name' => $agent->name,
-                'way' => $course->way,
-                'amount' => $amount,
-                'unit' => $agent->unit,
-                'mg_l' => (1000 * $amount * $this->courses->strength($course)) / $body->volumeL,
-                'volume_l' => $body->volumeL,
-                'calc' => 'dose.residual',
-                'input' => [...$input, 'top_up' => $topUp],
-                'conditions' => $judged['conditions'],
-                'override_reason' => $unmet === [] ? null : mb_substr($reason, 0, 200),
-                'given_at' => Carbon::now(),
-            ]);
-            TakeFromShelf::take($dose, DoseReport::good($system, $thing));
-
-            return $dose;
-        });
+        return $dose;
     }
 
-    /** @return array<string, mixed> what the amount follows from */
+    /** @return array<string, float> what the amount follows from */
     private function input(System $system, Course $course, WaterBody $body): array
     {
         return [

@@ -70,7 +70,11 @@ final readonly class ErrorAnswers
             };
 
             return new JsonResponse(
-                ['message' => $message, 'errors' => (object) $errors],
+                [
+                    'message' => $message,
+                    'errors' => (object) $errors,
+                    ...$fault instanceof BadInput && $fault->codes !== [] ? ['codes' => $fault->codes] : [],
+                ],
                 $status,
                 $fault instanceof HttpExceptionInterface ? $fault->getHeaders() : [],
             );

@@ -17,6 +17,7 @@ use Ironwort\Core\Measure\Format;
  * @property string $way prolonged, bath or dip
  * @property float $amount
  * @property string $unit g or mL
+ * @property bool $as_fact it had been given already when it was booked
  * @property ?float $mg_l
  * @property float $volume_l as doses used it then
  * @property string $calc
@@ -54,6 +55,7 @@ final class Dose extends Part
             'ended_at' => 'datetime',
             'withdrawn_at' => 'datetime',
             'from_shelf' => 'float',
+            'as_fact' => 'boolean',
         ];
     }
 

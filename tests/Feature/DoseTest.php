@@ -95,7 +95,7 @@ final class DoseTest extends TestCase
         self::assertEqualsWithDelta(1.0709 * 5, $this->bench('copper_sulfate')['amount'], 0.01);
         $this->log('kh 2', 'V2');
         $soft = $this->bench('copper_sulfate');
-        self::assertStringContainsString('alkalinity', $soft['refusals'][0]);
+        self::assertSame('dose.copper_in_soft_water', $soft['refusals'][0]['code']);
         self::assertNull($soft['amount']);
         $this->give(['thing' => 'copper_sulfate'])
             ->assertUnprocessable()
@@ -105,7 +105,7 @@ final class DoseTest extends TestCase
     public function test_salt_and_zeolite_never_meet_from_either_side(): void
     {
         $this->charge()->assertOk();
-        self::assertStringContainsString('zeolite let go', $this->bench('salt', '&target_g_l=3')['refusals'][0]);
+        self::assertSame('dose.salt_with_zeolite', $this->bench('salt', '&target_g_l=3')['refusals'][0]['code']);
         $this->give(['thing' => 'salt', 'target_g_l' => '3', 'reason' => 'I insist'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['thing']]);
@@ -136,7 +136,7 @@ final class DoseTest extends TestCase
                 Dose::query()->where('system_id', $this->system->id)->delete();
                 $id = static fn(int $i): string => '01JD0000000000000000' . str_pad((string) $i, 6, '0', STR_PAD_LEFT);
                 $this->give(['thing' => $first, 'reason' => 'first', ...$extra[$first] ?? []], $id(++$n))->assertOk();
-                $verdict = (new Conflicts(Library::shipped()->agents()))->pair($second, $first)['verdict'];
+                $verdict = (new Conflicts(Library::shipped()->agents()))->pair($second, $first)->verdict->value;
                 $answer = $this->give(
                     ['thing' => $second, 'reason' => 'all the same', ...$extra[$second] ?? []],
                     $id(++$n),
@@ -160,14 +160,14 @@ final class DoseTest extends TestCase
         $this->give(['thing' => 'formalin', 'dose_mg_l' => '15', 'reason' => 'flukes'])->assertOk();
         // Half of it is gone in 36 h, so a twentieth is left after 36 log2 20 = 156 h.
         self::assertStringContainsString(
-            'gone by itself in about 6.5 days',
-            $this->bench('potassium_permanganate')['refusals'][0],
+            'about 6.5 days',
+            $this->bench('potassium_permanganate')['refusals'][0]['text'],
         );
         $this->travel(3)->days();
         $this->log('t 20 do 8', 'V2');
         self::assertStringContainsString(
-            'gone by itself in about 3.5 days',
-            $this->bench('potassium_permanganate')['refusals'][0],
+            'about 3.5 days',
+            $this->bench('potassium_permanganate')['refusals'][0]['text'],
         );
         $this->travel(4)->days();
         $this->log('t 20 do 8', 'V3');
@@ -177,16 +177,14 @@ final class DoseTest extends TestCase
     public function test_conditions_are_met_or_overridden_with_a_reason_that_stays_in_the_book(): void
     {
         $this->charge('carbon')->assertOk();
-        $condition = $this->bench('praziquantel')['conditions'][0];
-        self::assertStringContainsString('carbon', $condition);
+        self::assertSame('dose.carbon_out', $this->bench('praziquantel')['conditions'][0]['code']);
         $this->give(['thing' => 'praziquantel'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['reason']]);
-        $this->give(['thing' => 'praziquantel', 'met' => [$condition]])->assertOk();
-        self::assertStringContainsString(
-            '2.5 mg/L of it in the water still',
-            $this->bench('praziquantel')['refusals'][0],
-        );
+        $this->give(['thing' => 'praziquantel', 'met' => ['dose.carbon_out']])->assertOk();
+        $over = $this->bench('praziquantel')['refusals'][0];
+        self::assertSame('dose.on_top', $over['code']);
+        self::assertStringContainsString('2.5 mg/L', $over['text']);
         $this->give(['thing' => 'praziquantel', 'reason' => 'once more'], '01JD00000000000000000000D2')
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['thing']]);
@@ -331,9 +329,9 @@ final class DoseTest extends TestCase
             ],
         ]);
         self::assertSame('Shower, the youngest stage, has run for 12 days of about 42', $state()['Being seeded']);
-        self::assertStringContainsString(
-            'Bypass the filter that is being seeded',
-            implode(' ', $this->bench('praziquantel')['conditions']),
+        self::assertContains(
+            'dose.bypass_seeded_filter',
+            array_column($this->bench('praziquantel')['conditions'], 'code'),
         );
 
         $vessel = $this->getJson('/api/systems/long-vat')->json('build.vessels.0');
@@ -349,7 +347,7 @@ final class DoseTest extends TestCase
             'invertebrates' => 'yes',
         ])->assertOk();
         self::assertSame('Snails, mussels or crayfish', $state()['With the fish']);
-        self::assertStringContainsString('kills snails', $this->bench('copper_sulfate')['refusals'][0]);
+        self::assertSame('hazard.copper_sulfate.invertebrates', $this->bench('copper_sulfate')['refusals'][0]['code']);
         self::assertSame(
             ['People', 'Fish', 'Filter', 'Plants', 'Snails, mussels, crayfish'],
             array_column($this->bench('formalin')['about']['hazards'], 'to'),
@@ -550,10 +548,7 @@ final class DoseTest extends TestCase
             '25 g to 1,000 L, 5,000 L',
         );
         $this->give(['thing' => 'own_01JD00000000000000000000B2'])->assertOk();
-        self::assertStringContainsString(
-            'Pond powder is in the water still: read both labels',
-            implode(' ', $this->bench('formalin')['conditions']),
-        );
+        self::assertContains('dose.own_agent_in_water', array_column($this->bench('formalin')['conditions'], 'code'));
         $this->give(['thing' => 'formalin'], '01JD00000000000000000000D6')
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['reason']]);

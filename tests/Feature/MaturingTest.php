@@ -194,9 +194,9 @@ final class MaturingTest extends TestCase
             'count' => '3',
             'length_cm' => '40',
         ])->assertOk();
-        self::assertStringContainsString(
-            'There are fish in this water',
-            $this->getJson('/api/systems/long-vat/dose?thing=ammonium')->assertOk()->json('thing.refusals.0'),
+        self::assertSame(
+            'dose.ammonium_with_fish',
+            $this->getJson('/api/systems/long-vat/dose?thing=ammonium')->assertOk()->json('thing.refusals.0.code'),
         );
         $this->putJson('/api/systems/long-vat/doses/' . $this->id('D'), [
             'thing' => 'ammonium',

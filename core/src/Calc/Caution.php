@@ -8,4 +8,10 @@ namespace Ironwort\Core\Calc;
 final readonly class Caution
 {
     public function __construct(public Level $level, public string $text) {}
+
+    /** @return array{level: string, text: string} */
+    public function toArray(): array
+    {
+        return ['level' => $this->level->value, 'text' => $this->text];
+    }
 }

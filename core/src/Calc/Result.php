@@ -52,10 +52,7 @@ final readonly class Result
                 ],
                 $this->working,
             ),
-            'cautions' => array_map(
-                static fn(Caution $c): array => ['level' => $c->level->value, 'text' => $c->text],
-                $this->cautions,
-            ),
+            'cautions' => array_map(static fn(Caution $c): array => $c->toArray(), $this->cautions),
             'sources' => $this->sources,
         ];
     }

@@ -88,7 +88,7 @@ final readonly class Agent
             $row->numberOrNull('bath_warm_max'),
             (int) $row->number('repeats'),
             $intervals,
-            Hazards::from($row->row('hazards')),
+            Hazards::from($row->text('id'), $row->row('hazards')),
             $adsorbed,
             $row->text('stop'),
             $row->text('disposal'),

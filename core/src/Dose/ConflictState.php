@@ -11,6 +11,19 @@ use Ironwort\Core\Water\WaterInputs;
 /** The state of a system as conflicts are judged by it. */
 final readonly class ConflictState
 {
+    /** From so much on there is salt in the water. */
+    private const SALTED_G_L = 0.5;
+
+    /** @param  list<string>  $present  all that is in the water or the loop, once each */
+    private function __construct(
+        public float $tempC,
+        public ?float $ph,
+        public ?float $alkalinity,
+        public ?float $hardness,
+        public ?float $oxygen,
+        public array $present,
+    ) {}
+
     /** @return list<Input> */
     public static function inputs(Conflicts $conflicts): array
     {
@@ -29,49 +42,24 @@ final readonly class ConflictState
         ];
     }
 
-    /** @return list<string> all that is there, once each */
-    public static function present(Given $given): array
+    public static function from(Given $given): self
     {
-        return array_values(
-            array_unique([
-                ...$given->texts('present'),
-                ...$given->flag('carbon_in') ? ['carbon'] : [],
-                ...$given->flag('zeolite_in') ? ['zeolite'] : [],
-                ...$given->flag('uv_on') ? ['uv'] : [],
-                ...$given->flag('filter_seeding') ? ['seeding_filter'] : [],
-                ...$given->number('salinity_g_l') >= 0.5 ? ['salt'] : [],
-            ]),
-        );
-    }
-
-    /**
-     * @return array{refusals: list<string>, conditions: list<string>, pairs: list<array{with: string, verdict: string,
-     *     reason: string}>}
-     */
-    public static function judge(Conflicts $conflicts, string $agent, Given $given): array
-    {
-        $pairs = array_map(
-            static fn(string $thing): array => ['with' => $thing, ...$conflicts->pair($agent, $thing)],
-            array_values(array_filter(self::present($given), static fn(string $thing): bool => $thing !== $agent)),
-        );
-        $all = [
-            ...$pairs,
-            ...$conflicts->water(
-                $agent,
-                $given->number('temp_c'),
-                $given->numberOrNull('ph'),
-                $given->numberOrNull('alkalinity_mg_l'),
-                $given->numberOrNull('hardness_mg_l'),
-                $given->numberOrNull('do_mg_l'),
-            ),
-        ];
-        $of = static fn(string $verdict): array => array_values(
-            array_map(
-                static fn(array $row): string => $row['reason'],
-                array_filter($all, static fn(array $row): bool => $row['verdict'] === $verdict),
+        return new self(
+            tempC: $given->number('temp_c'),
+            ph: $given->numberOrNull('ph'),
+            alkalinity: $given->numberOrNull('alkalinity_mg_l'),
+            hardness: $given->numberOrNull('hardness_mg_l'),
+            oxygen: $given->numberOrNull('do_mg_l'),
+            present: array_values(
+                array_unique([
+                    ...$given->texts('present'),
+                    ...$given->flag('carbon_in') ? ['carbon'] : [],
+                    ...$given->flag('zeolite_in') ? ['zeolite'] : [],
+                    ...$given->flag('uv_on') ? ['uv'] : [],
+                    ...$given->flag('filter_seeding') ? ['seeding_filter'] : [],
+                    ...$given->number('salinity_g_l') >= self::SALTED_G_L ? ['salt'] : [],
+                ]),
             ),
         );
-
-        return ['refusals' => $of('refused'), 'conditions' => $of('conditions'), 'pairs' => $pairs];
     }
 }

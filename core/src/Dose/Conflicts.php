@@ -45,8 +45,7 @@ final readonly class Conflicts
         return [...array_keys($this->agents->agents), ...self::OTHERS];
     }
 
-    /** @return array{verdict: string, reason: string} */
-    public function pair(string $one, string $other): array
+    public function pair(string $one, string $other): Meeting
     {
         $living = $this->living($one, $other) ?? $this->living($other, $one);
         if ($living !== null) {
@@ -54,83 +53,73 @@ final readonly class Conflicts
         }
         $refused = self::refused($one, $other) ?? self::refused($other, $one);
         if ($refused !== null) {
-            return ['verdict' => 'refused', 'reason' => $refused];
+            return Meeting::refused($refused);
         }
         if ($one !== $other && $this->oxidises($one) && $this->oxidises($other)) {
-            return [
-                'verdict' => 'refused',
-                'reason' => 'Two oxidisers burn gills together, and what they make of one another nobody knows.',
-            ];
+            return Meeting::refused('two_oxidisers');
         }
         $condition = $this->condition($one, $other) ?? $this->condition($other, $one);
 
-        return $condition === null
-            ? ['verdict' => 'allowed', 'reason' => 'Nothing is known against it.']
-            : ['verdict' => 'conditions', 'reason' => $condition];
+        return $condition === null ? Meeting::allowed() : Meeting::onCondition($condition);
     }
 
-    /**
-     * What the water itself says to an agent.
-     *
-     * @return list<array{verdict: string, reason: string}>
-     */
-    public function water(
-        string $agent,
-        float $tempC,
-        ?float $ph,
-        ?float $alkalinity,
-        ?float $hardness,
-        ?float $oxygen,
-    ): array {
-        $found = [];
-        $add = static function (string $verdict, string $reason) use (&$found): void {
-            $found[] = ['verdict' => $verdict, 'reason' => $reason];
+    /** What everything in the water, and the water itself, says to a thing that is to be given. */
+    public function judge(string $thing, ConflictState $state): Judged
+    {
+        $others = array_values(array_filter($state->present, static fn(string $one): bool => $one !== $thing));
+
+        return Judged::by([
+            ...array_map(fn(string $other): Meeting => $this->pair($thing, $other)->with($other), $others),
+            ...$this->water($thing, $state),
+        ]);
+    }
+
+    /** @return list<Meeting> what the water itself says to an agent */
+    private function water(string $agent, ConflictState $state): array
+    {
+        return [
+            ...match (true) {
+                $agent === 'copper_sulfate' && $state->alkalinity === null => [
+                    Meeting::refused('copper_needs_alkalinity'),
+                ],
+                $agent === 'copper_sulfate' && $state->alkalinity < 50 => [Meeting::refused('copper_in_soft_water')],
+                $agent === 'chloramine_t' => self::chloramineT($state->ph, $state->hardness),
+                default => [],
+            },
+            ...in_array($agent, self::OXYGEN_HUNGRY, true) ? self::breath($state->tempC, $state->oxygen) : [],
+        ];
+    }
+
+    /** @return list<Meeting> */
+    private static function chloramineT(?float $ph, ?float $hardness): array
+    {
+        return match (true) {
+            $ph === null || $hardness === null => [Meeting::refused('chloramine_t_needs_ph_and_hardness')],
+            $ph < 6.0 => [Meeting::refused('chloramine_t_in_acid_water')],
+            $ph < 7.0 && $hardness < 50 => [Meeting::onCondition('chloramine_t_in_soft_water')],
+            default => [],
         };
-        if ($agent === 'copper_sulfate') {
-            if ($alkalinity === null) {
-                $add('refused', 'Copper is dosed by alkalinity: measure it first.');
-            } elseif ($alkalinity < 50) {
-                $add(
-                    'refused',
-                    'Under 50 mg/L of alkalinity copper kills the fish: raise KH first, or choose another.',
-                );
-            }
-        }
-        if ($agent === 'chloramine_t') {
-            if ($ph === null || $hardness === null) {
-                $add('refused', 'Chloramine-T is dosed by pH and hardness: measure both first.');
-            } elseif ($ph < 6.0) {
-                $add('refused', 'In water this acid chloramine-T turns far more poisonous: buffer first.');
-            } elseif ($ph < 7.0 && $hardness < 50) {
-                $add('conditions', 'In soft, acid water only the low dose of the table, and watched all the time.');
-            }
-        }
-        if (in_array($agent, self::OXYGEN_HUNGRY, true)) {
-            if ($oxygen !== null && $oxygen < 5) {
-                $add(
-                    'refused',
-                    'There are ' .
-                        Format::number($oxygen, 2) .
-                        ' mg/L of oxygen: bring it above 6 before anything that takes more.',
-                );
-            } elseif ($oxygen !== null && $oxygen < 6.5) {
-                $add('conditions', 'Oxygen is low for this: run all the air there is.');
-            }
-            if ($tempC > 28) {
-                $add('refused', 'In water this warm it takes oxygen that is not there: cool it, or wait.');
-            } elseif ($tempC > 24) {
-                $add('conditions', 'In warm water: at dawn, when it is coolest, and with all the air there is.');
-            }
-            if ($oxygen === null) {
-                $add('conditions', 'Measure oxygen first, and again two hours after.');
-            }
-        }
-
-        return $found;
     }
 
-    /** @return ?array{verdict: string, reason: string} */
-    private function living(string $agent, string $other): ?array
+    /** @return list<Meeting> whether fish have the breath for what takes oxygen */
+    private static function breath(float $tempC, ?float $oxygen): array
+    {
+        $found = [];
+        if ($oxygen !== null && $oxygen < 5) {
+            $found[] = Meeting::refused('oxygen_low', ['oxygen' => Format::number($oxygen, 2)]);
+        } elseif ($oxygen !== null && $oxygen < 6.5) {
+            $found[] = Meeting::onCondition('oxygen_short');
+        }
+        if ($tempC > 28) {
+            $found[] = Meeting::refused('too_warm');
+        } elseif ($tempC > 24) {
+            $found[] = Meeting::onCondition('warm');
+        }
+
+        return $oxygen === null ? [...$found, Meeting::onCondition('oxygen_unknown')] : $found;
+    }
+
+    private function living(string $agent, string $other): ?Meeting
     {
         $hazards = ($this->agents->agents[$agent] ?? null)?->hazards;
 
@@ -145,21 +134,16 @@ final readonly class Conflicts
     private static function refused(string $one, string $other): ?string
     {
         return match ([$one, $other]) {
-            ['salt', 'zeolite'] => 'Salt makes zeolite let go of its ammonia: one or the other, never both.',
-            ['formalin', 'potassium_permanganate']
-                => 'Formalin and permanganate destroy one another and the gills between them.',
-            ['formalin', 'chloramine_t'],
-            ['formalin', 'hydrogen_peroxide']
-                => 'An oxidiser turns formalin into acid, and both are lost on the fish.',
-            ['binder', 'chloramine_t'] => 'A binder takes chloramine-T out at once, and leaves what it makes of it.',
-            ['binder', 'potassium_permanganate'],
-            ['binder', 'hydrogen_peroxide']
-                => 'A binder and an oxidiser use one another up: neither works.',
+            ['salt', 'zeolite'] => 'salt_with_zeolite',
+            ['formalin', 'potassium_permanganate'] => 'formalin_with_permanganate',
+            ['formalin', 'chloramine_t'], ['formalin', 'hydrogen_peroxide'] => 'formalin_with_oxidiser',
+            ['binder', 'chloramine_t'] => 'binder_with_chloramine_t',
+            ['binder', 'potassium_permanganate'], ['binder', 'hydrogen_peroxide'] => 'binder_with_oxidiser',
             ['thiosulfate', 'potassium_permanganate'],
             ['thiosulfate', 'chloramine_t'],
             ['thiosulfate', 'hydrogen_peroxide']
-                => 'Thiosulfate takes an oxidiser out: it is the way to stop it, not to give it.',
-            ['methylene_blue', 'seeding_filter'] => 'Methylene blue kills the bacteria that are being seeded.',
+                => 'thiosulfate_with_oxidiser',
+            ['methylene_blue', 'seeding_filter'] => 'methylene_blue_while_seeding',
             default => null,
         };
     }
@@ -169,20 +153,17 @@ final readonly class Conflicts
         $treatment = isset($this->agents->agents[$one]) && !in_array($one, self::NOT_TREATMENTS, true);
 
         return match (true) {
-            $other === 'carbon' && ($treatment || $one === 'binder')
-                => 'Take the carbon out: it takes the dose out of the water.',
-            $other === 'zeolite' && $treatment => 'Take the zeolite out while it runs.',
-            $other === 'uv' && $treatment => 'UV off: it breaks the agent down.',
-            $other === 'seeding_filter' && $treatment
-                => 'Bypass the filter that is being seeded, and feed it meanwhile.',
-            $other === 'binder' && $treatment
-                => 'Binders keep some medicines from working: give them apart, by the label.',
-            $other === 'chlorine' && $treatment => 'Make the water free of chlorine first.',
+            $other === 'carbon' && ($treatment || $one === 'binder') => 'carbon_out',
+            $other === 'zeolite' && $treatment => 'zeolite_out',
+            $other === 'uv' && $treatment => 'uv_off',
+            $other === 'seeding_filter' && $treatment => 'bypass_seeded_filter',
+            $other === 'binder' && $treatment => 'binder_apart',
+            $other === 'chlorine' && $treatment => 'chlorine_out',
             $one !== $other &&
                 $treatment &&
                 isset($this->agents->agents[$other]) &&
                 !in_array($other, self::NOT_TREATMENTS, true)
-                => 'Two medicines at once only on a veterinarian’s word; otherwise change water and wait.',
+                => 'two_medicines',
             default => null,
         };
     }

@@ -10,6 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Words\Message;
 
 /**
  * Whether something may be given, with all that is in the water and the loop.
@@ -40,32 +41,51 @@ final readonly class ConflictsCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('allowed'), new Output('refusals'), new Output('conditions'), new Output('pairs')];
+        return [
+            new Output('allowed'),
+            new Output('refusals'),
+            new Output('conditions'),
+            new Output('pairs'),
+            new Output('codes'),
+        ];
     }
 
     public function calculate(Given $given): Result
     {
-        $judged = ConflictState::judge($this->conflicts, $given->text('agent'), $given);
+        $agent = $given->text('agent');
+        $judged = $this->conflicts->judge($agent, ConflictState::from($given));
         $work = new Working();
-        foreach ($judged['pairs'] as $pair) {
+        $words = static fn(string $id): string => str_replace('_', ' ', $id);
+        foreach ($judged->pairs as $pair) {
+            $other = (string) $pair->with;
             $work->step(
-                ucfirst(str_replace('_', ' ', $given->text('agent'))) .
-                    ' with ' .
-                    str_replace('_', ' ', $pair['with']) .
-                    '.',
-                $pair['reason'],
-                $pair['with'],
-                $pair['verdict'],
+                ucfirst($words($agent)) . " with {$words($other)}.",
+                $pair->reason->text,
+                $other,
+                $pair->verdict->value,
             );
         }
         $work->cite('dose-conflicts');
-        foreach ($judged['refusals'] as $refusal) {
-            $work->danger($refusal);
+        foreach ($judged->refusals as $refusal) {
+            $work->danger($refusal->text);
         }
-        foreach ($judged['conditions'] as $condition) {
-            $work->watch($condition);
+        foreach ($judged->conditions as $condition) {
+            $work->watch($condition->text);
         }
 
-        return $work->result(['allowed' => $judged['refusals'] === [], ...$judged]);
+        return $work->result([
+            'allowed' => !$judged->isRefused(),
+            'refusals' => Message::texts($judged->refusals),
+            'conditions' => Message::texts($judged->conditions),
+            'pairs' => array_map(
+                static fn(Meeting $pair): array => [
+                    'with' => (string) $pair->with,
+                    'verdict' => $pair->verdict->value,
+                    'reason' => $pair->reason->text,
+                ],
+                $judged->pairs,
+            ),
+            'codes' => Message::codes([...$judged->refusals, ...$judged->conditions]),
+        ]);
     }
 }

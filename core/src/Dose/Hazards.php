@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
+use Ironwort\Core\Data\BrokenTable;
 use Ironwort\Core\Data\Row;
+use Ironwort\Core\Words\Message;
 
 /**
  * What an agent does to those who handle it and to all that lives in the water.
@@ -15,24 +17,21 @@ use Ironwort\Core\Data\Row;
  */
 final readonly class Hazards
 {
-    /**
-     * @param  array{verdict: string, reason: string}  $plants
-     * @param  array{verdict: string, reason: string}  $invertebrates
-     */
     private function __construct(
         public string $people,
         public string $fish,
         public string $filter,
-        public array $plants,
-        public array $invertebrates,
+        public Meeting $plants,
+        public Meeting $invertebrates,
     ) {}
 
-    public static function from(Row $row): self
+    /** @param  string  $agent  id of the agent, for the codes of what is said */
+    public static function from(string $agent, Row $row): self
     {
-        $living = static fn(string $key): array => [
-            'verdict' => $row->row($key)->text('verdict'),
-            'reason' => $row->row($key)->text('says'),
-        ];
+        $living = static fn(string $key): Meeting => Meeting::told(
+            Verdict::tryFrom($row->row($key)->text('verdict')) ?? throw new BrokenTable("{$agent}: no such verdict."),
+            Message::fromTable("hazard.{$agent}.{$key}", $row->row($key)->text('says')),
+        );
 
         return new self(
             $row->text('people'),
@@ -50,8 +49,8 @@ final readonly class Hazards
             'People' => $this->people,
             'Fish' => $this->fish,
             'Filter' => $this->filter,
-            'Plants' => $this->plants['reason'],
-            'Snails, mussels, crayfish' => $this->invertebrates['reason'],
+            'Plants' => $this->plants->reason->text,
+            'Snails, mussels, crayfish' => $this->invertebrates->reason->text,
         ];
     }
 }

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What of an agent goes in, for how long and how often; or why it must not.
@@ -63,6 +64,7 @@ final readonly class TreatmentCalculator implements Calculator
             new Output('oxygen_cost_mg_l', 'mg/L'),
             new Output('refusals'),
             new Output('conditions'),
+            new Output('codes'),
         ];
     }
 
@@ -72,7 +74,7 @@ final readonly class TreatmentCalculator implements Calculator
             return $this->own($given);
         }
         $agent = $this->agents->get($given->text('agent'));
-        $judged = ConflictState::judge($this->conflicts, $agent->id, $given);
+        $judged = $this->conflicts->judge($agent->id, ConflictState::from($given));
         $work = new Working();
         $work->cite($agent->source, 'dose-conflicts');
         $nothing = [
@@ -83,12 +85,13 @@ final readonly class TreatmentCalculator implements Calculator
             'exposure_min' => null,
             'course' => [],
             'oxygen_cost_mg_l' => null,
-            'refusals' => $judged['refusals'],
-            'conditions' => $judged['conditions'],
+            'refusals' => Message::texts($judged->refusals),
+            'conditions' => Message::texts($judged->conditions),
+            'codes' => Message::codes([...$judged->refusals, ...$judged->conditions]),
         ];
-        if ($judged['refusals'] !== []) {
-            foreach ($judged['refusals'] as $refusal) {
-                $work->danger($refusal);
+        if ($judged->isRefused()) {
+            foreach ($judged->refusals as $refusal) {
+                $work->danger($refusal->text);
             }
 
             return $work->result($nothing);
@@ -156,8 +159,8 @@ final readonly class TreatmentCalculator implements Calculator
                     ' mg/L of oxygen within two days: run all the air there is.',
             );
         }
-        foreach ($judged['conditions'] as $condition) {
-            $work->watch($condition);
+        foreach ($judged->conditions as $condition) {
+            $work->watch($condition->text);
         }
         if (!$agent->sparesFilter) {
             $work->watch(
@@ -183,7 +186,8 @@ final readonly class TreatmentCalculator implements Calculator
             ),
             'oxygen_cost_mg_l' => $agent->oxygenPerMgL * $perLitre,
             'refusals' => [],
-            'conditions' => $judged['conditions'],
+            'conditions' => Message::texts($judged->conditions),
+            'codes' => Message::codes($judged->conditions),
         ]);
     }
 
@@ -222,17 +226,16 @@ final readonly class TreatmentCalculator implements Calculator
         if ($treats === null) {
             throw BadInput::at('label_treats_l', 'For how much water?');
         }
-        $present = ConflictState::present($given);
-        $conditions = array_values(
+        $present = ConflictState::from($given)->present;
+        $codes = array_keys(
             array_filter([
-                in_array('carbon', $present, true) ? 'Take the carbon out.' : null,
-                in_array('uv', $present, true) ? 'UV off.' : null,
-                in_array('zeolite', $present, true) ? 'Take the zeolite out.' : null,
-                array_intersect($present, array_keys($this->agents->agents)) !== []
-                    ? 'Something else is in the water: read both labels, or change water and wait.'
-                    : null,
+                'dose.own_carbon_out' => in_array('carbon', $present, true),
+                'dose.own_uv_off' => in_array('uv', $present, true),
+                'dose.own_zeolite_out' => in_array('zeolite', $present, true),
+                'dose.own_with_another' => array_intersect($present, array_keys($this->agents->agents)) !== [],
             ]),
         );
+        $conditions = array_map(static fn(string $code): Message => Message::of($code), $codes);
         $work = new Working();
         $work->step(
             'By its label.',
@@ -243,7 +246,7 @@ final readonly class TreatmentCalculator implements Calculator
         $work->cite('dose-conflicts');
         $work->watch('Nothing is known here of this agent: its label is all there is to go by.');
         foreach ($conditions as $condition) {
-            $work->watch($condition);
+            $work->watch($condition->text);
         }
 
         return $work->result([
@@ -255,7 +258,8 @@ final readonly class TreatmentCalculator implements Calculator
             'course' => [],
             'oxygen_cost_mg_l' => null,
             'refusals' => [],
-            'conditions' => $conditions,
+            'conditions' => Message::texts($conditions),
+            'codes' => $codes,
         ]);
     }
 }

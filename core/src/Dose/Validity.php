@@ -16,6 +16,9 @@ final readonly class Validity
     /** Less than this share of a dose is none. */
     public const GONE = 0.05;
 
+    /** Two people who give the same within so many minutes mean one dose, unless they say otherwise. */
+    public const SAME_DEED_MIN = 10;
+
     /** Doses older than this are taken to be gone, days. */
     public const BACK_D = 60;
 }

@@ -21,13 +21,6 @@ use Ironwort\Core\Measure\MolarMass;
  */
 final readonly class StartDoseCalculator implements Calculator
 {
-    /** What is to be waited for while nitrite stands above what Tending lets it. */
-    public const NITRITE_FIRST = 'Nitrite stands above 5 mg/L: let it fall first, more ammonia only heaps it up.';
-
-    /** Why it is refused where fish are. */
-    public const WITH_FISH =
-        'There are fish in this water: what they give is ammonia enough, ' . 'and more would burn them.';
-
     public function name(): string
     {
         return 'filter.start_dose';

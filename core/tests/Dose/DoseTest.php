@@ -43,9 +43,8 @@ final class DoseTest extends TestCase
         foreach ($conflicts->things() as $one) {
             foreach ($conflicts->things() as $other) {
                 $verdict = $conflicts->pair($one, $other);
-                self::assertContains($verdict['verdict'], ['refused', 'conditions', 'allowed']);
-                self::assertNotSame('', $verdict['reason']);
-                self::assertSame($verdict, $conflicts->pair($other, $one), "{$one} and {$other}");
+                self::assertNotSame('', $verdict->reason->code);
+                self::assertEquals($verdict, $conflicts->pair($other, $one), "{$one} and {$other}");
             }
         }
         foreach (
@@ -58,32 +57,32 @@ final class DoseTest extends TestCase
             ]
             as [$one, $other]
         ) {
-            self::assertSame('refused', $conflicts->pair($one, $other)['verdict'], "{$one} and {$other}");
+            self::assertSame('refused', $conflicts->pair($one, $other)->verdict->value, "{$one} and {$other}");
         }
-        self::assertSame('conditions', $conflicts->pair('praziquantel', 'carbon')['verdict']);
-        self::assertSame('allowed', $conflicts->pair('salt', 'uv')['verdict']);
+        self::assertSame('conditions', $conflicts->pair('praziquantel', 'carbon')->verdict->value);
+        self::assertSame('allowed', $conflicts->pair('salt', 'uv')->verdict->value);
     }
 
     public function test_a_refusal_comes_before_any_number(): void
     {
         foreach (
             [
-                ['salt', ['zeolite_in' => true], 'let go'],
-                ['copper_sulfate', ['alkalinity_mg_l' => 40], 'Under 50'],
-                ['copper_sulfate', ['alkalinity_mg_l' => null], 'measure it first'],
-                ['formalin', ['present' => ['potassium_permanganate']], 'destroy one another'],
-                ['formalin', ['do_mg_l' => 4], 'of oxygen'],
-                ['formalin', ['temp_c' => 29], 'this warm'],
-                ['chloramine_t', ['ph' => 5.8], 'acid'],
-                ['chloramine_t', ['hardness_mg_l' => null], 'measure both'],
-                ['methylene_blue', ['filter_seeding' => true, 'way' => 'bath'], 'kills the bacteria'],
+                ['salt', ['zeolite_in' => true], 'dose.salt_with_zeolite'],
+                ['copper_sulfate', ['alkalinity_mg_l' => 40], 'dose.copper_in_soft_water'],
+                ['copper_sulfate', ['alkalinity_mg_l' => null], 'dose.copper_needs_alkalinity'],
+                ['formalin', ['present' => ['potassium_permanganate']], 'dose.formalin_with_permanganate'],
+                ['formalin', ['do_mg_l' => 4], 'dose.oxygen_low'],
+                ['formalin', ['temp_c' => 29], 'dose.too_warm'],
+                ['chloramine_t', ['ph' => 5.8], 'dose.chloramine_t_in_acid_water'],
+                ['chloramine_t', ['hardness_mg_l' => null], 'dose.chloramine_t_needs_ph_and_hardness'],
+                ['methylene_blue', ['filter_seeding' => true, 'way' => 'bath'], 'dose.methylene_blue_while_seeding'],
             ]
             as [$agent, $state, $reason]
         ) {
             $result = $this->treat($agent, $state);
             self::assertTrue($result->figures['refused'], $agent);
             self::assertNull($result->figures['dose'], $agent);
-            self::assertStringContainsString($reason, implode(' ', $result->figures['refusals']), $agent);
+            self::assertContains($reason, $result->figures['codes'], $agent);
         }
         self::assertFalse(
             $this->calculate('dose.conflicts', ['agent' => 'zeolite', 'temp_c' => 18, 'salinity_g_l' => 2])->figures[
@@ -95,16 +94,13 @@ final class DoseTest extends TestCase
 
     public function test_borderline_water_is_allowed_on_conditions_and_a_way_that_there_is_not_is_refused(): void
     {
-        $conditions = fn(string $agent, array $water): string => implode(
-            ' ',
-            $this->treat($agent, $water)->figures['conditions'],
-        );
-        self::assertStringContainsString('run all the air there is', $conditions('formalin', ['do_mg_l' => 6.0]));
-        self::assertStringContainsString('at dawn, when it is coolest', $conditions('formalin', ['temp_c' => 26]));
-        self::assertStringContainsString('Measure oxygen first', $conditions('formalin', ['do_mg_l' => null]));
-        self::assertStringContainsString(
-            'In soft, acid water only the low dose',
-            $conditions('chloramine_t', ['ph' => 6.6, 'hardness_mg_l' => 30]),
+        $codes = fn(string $agent, array $water): array => $this->treat($agent, $water)->figures['codes'];
+        self::assertContains('dose.oxygen_short', $codes('formalin', ['do_mg_l' => 6.0]));
+        self::assertContains('dose.warm', $codes('formalin', ['temp_c' => 26]));
+        self::assertContains('dose.oxygen_unknown', $codes('formalin', ['do_mg_l' => null]));
+        self::assertContains(
+            'dose.chloramine_t_in_soft_water',
+            $codes('chloramine_t', ['ph' => 6.6, 'hardness_mg_l' => 30]),
         );
         // Cross & Hursey 1973, from memory: soft at pH 6.5 to 7 stands at 5 mg/L.
         self::assertEqualsWithDelta(
@@ -112,7 +108,7 @@ final class DoseTest extends TestCase
             $this->treat('chloramine_t', ['ph' => 6.6, 'hardness_mg_l' => 30])->number('dose_mg_l'),
             1e-9,
         );
-        self::assertStringContainsString('UV off', $conditions('praziquantel', ['uv_on' => true]));
+        self::assertContains('dose.uv_off', $codes('praziquantel', ['uv_on' => true]));
         foreach (
             [['hydrogen_peroxide', 'prolonged'], ['praziquantel', 'bath'], ['formalin', 'dip']]
             as [$agent, $way]
@@ -447,19 +443,19 @@ final class DoseTest extends TestCase
     public function test_what_an_agent_does_to_snails_and_plants_stands_in_its_way_like_any_other_conflict(): void
     {
         $conflicts = new Conflicts(Library::shipped()->agents());
-        self::assertSame('refused', $conflicts->pair('copper_sulfate', 'invertebrates')['verdict']);
-        self::assertSame('refused', $conflicts->pair('invertebrates', 'formalin')['verdict']);
-        self::assertSame('conditions', $conflicts->pair('praziquantel', 'invertebrates')['verdict']);
+        self::assertSame('refused', $conflicts->pair('copper_sulfate', 'invertebrates')->verdict->value);
+        self::assertSame('refused', $conflicts->pair('invertebrates', 'formalin')->verdict->value);
+        self::assertSame('conditions', $conflicts->pair('praziquantel', 'invertebrates')->verdict->value);
         self::assertSame(
             ['allowed', 'refused'],
             [
-                $conflicts->pair('praziquantel', 'plants')['verdict'],
-                $conflicts->pair('methylene_blue', 'plants')['verdict'],
+                $conflicts->pair('praziquantel', 'plants')->verdict->value,
+                $conflicts->pair('methylene_blue', 'plants')->verdict->value,
             ],
         );
-        self::assertStringContainsString(
-            'snails',
-            $this->treat('copper_sulfate', ['present' => ['invertebrates']])->figures['refusals'][0],
+        self::assertContains(
+            'hazard.copper_sulfate.invertebrates',
+            $this->treat('copper_sulfate', ['present' => ['invertebrates']])->figures['codes'],
         );
         self::assertStringContainsString('cancer', Library::shipped()->agents()->get('formalin')->caution());
     }

@@ -1,18 +1,26 @@
 import { useMutation } from '@tanstack/vue-query'
+import { ulid } from 'ulid'
 import { computed } from 'vue'
 import { Refusal } from './client'
 import { refreshSystem } from './queries'
 import type { FieldErrors } from './types'
 
-/** Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line. */
+/**
+ * Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line.
+ *
+ * The key of what is booked is made once and kept until it is booked, so that sending again after a lost answer books
+ * nothing twice.
+ */
 export function useSend<T>(
   slug: (input: T) => string,
-  send: (input: T) => Promise<unknown>,
+  send: (input: T, key: string) => Promise<unknown>,
   done?: () => void,
 ) {
+  let key = ulid()
   const mutation = useMutation({
-    mutationFn: send,
+    mutationFn: (input: T) => send(input, key),
     onSuccess: async (_answer, input) => {
+      key = ulid()
       await refreshSystem(slug(input))
       done?.()
     },

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Filter, System } from '@/api/types'
@@ -12,10 +11,10 @@ const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
 const form = reactive({ flow_l_h: '', in_mg_l: '', out_mg_l: '' })
 const measure = useSend(
   () => props.system.slug,
-  () =>
+  (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/filter/tests/{id}', {
-        params: { path: { system: props.system.slug, id: ulid() } },
+        params: { path: { system: props.system.slug, id: key } },
         body: { ...form },
       }),
     ),
@@ -33,10 +32,10 @@ const believe = useSend(
 )
 const run = useSend(
   () => props.system.slug,
-  () =>
+  (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/filter/runs/{id}', {
-        params: { path: { system: props.system.slug, id: ulid() } },
+        params: { path: { system: props.system.slug, id: key } },
         body: {},
       }),
     ),

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import { useWhatIfs } from '@/api/queries'
@@ -23,10 +22,10 @@ const name = ref('')
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const keep = useSend(
   () => props.system.slug,
-  () =>
+  (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/what-ifs/{id}', {
-        ...path(ulid()),
+        ...path(key),
         body: { ...props.given, name: name.value },
       }),
     ),

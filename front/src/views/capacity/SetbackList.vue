@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Filter, System } from '@/api/types'
@@ -20,10 +19,8 @@ const form = reactive({ kind: 'wash', lost_pct: '', happened_on: '' })
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const add = useSend(
   () => props.system.slug,
-  () =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/filter/setbacks/{id}', { ...path(ulid()), body: { ...form } }),
-    ),
+  (_, key) =>
+    answer(() => api.PUT('/api/systems/{system}/filter/setbacks/{id}', { ...path(key), body: { ...form } })),
   () => (form.lost_pct = ''),
 )
 const remove = useSend(

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { CoursePage, System } from '@/api/types'
@@ -13,10 +12,10 @@ const props = defineProps<{ system: System; page: CoursePage; writes: boolean }>
 const form = reactive({ kind: 'zeolite', mass_g: '', capacity_mg_n_per_g: '' })
 const put = useSend(
   () => props.system.slug,
-  () =>
+  (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/charges/{id}', {
-        params: { path: { system: props.system.slug, id: ulid() } },
+        params: { path: { system: props.system.slug, id: key } },
         body: { ...form },
       }),
     ),

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { computed, reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import { useCourses, useSession } from '@/api/queries'
@@ -23,10 +22,10 @@ const of = (course: Course) => (form[course.id] ??= { reason: '', why: '', met: 
 const path = (course: string) => ({ params: { path: { system: props.system.slug, course } } })
 const carry = useSend(
   () => props.system.slug,
-  (to: { course: Course; top_up: boolean }) =>
+  (to: { course: Course; top_up: boolean }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', {
-        params: { path: { system: props.system.slug, course: to.course.id, id: ulid() } },
+        params: { path: { system: props.system.slug, course: to.course.id, id: key } },
         body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason, met: of(to.course).met },
       }),
     ),
@@ -105,13 +104,14 @@ const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifica
         <p v-if="course.shelf">{{ course.shelf }}</p>
         <p v-if="course.adsorbed" class="caution">{{ course.adsorbed }}</p>
         <p>{{ course.daily }} <b>Stop:</b> {{ course.stop }}</p>
-        <p v-for="text in course.refusals" :key="text" class="caution danger">
-          No further dose now: {{ text }}
+        <p v-for="refusal in course.refusals" :key="refusal.code" class="caution danger">
+          No further dose now: {{ refusal.text }}
         </p>
         <fieldset v-if="writes && course.conditions.length" class="conditions">
           <legend>Before another goes in</legend>
-          <label v-for="text in course.conditions" :key="text"
-            ><input v-model="of(course).met" type="checkbox" :value="text" /> {{ text }}</label
+          <label v-for="condition in course.conditions" :key="condition.code"
+            ><input v-model="of(course).met" type="checkbox" :value="condition.code" />
+            {{ condition.text }}</label
           >
         </fieldset>
         <form v-if="writes" class="fields" novalidate @submit.prevent="end.send(course)">

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useDebounce, useLocalStorage } from '@vueuse/core'
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { useRoute } from 'vue-router'
 import { computed, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
@@ -33,6 +32,7 @@ watch(thing, () => {
   met.value = []
   reason.value = ''
   stock.value = ''
+  already.value = { amount: '', at: '' }
   give.reset()
 })
 const asked = useDebounce(
@@ -60,14 +60,15 @@ const groups = computed(() => {
     (group) => [group, rows.filter((row) => row.group === group)] as const,
   )
 })
-const unmet = computed(() => found.value?.conditions.filter((text) => !met.value.includes(text)) ?? [])
+const unmet = computed(() => found.value?.conditions.filter(({ code }) => !met.value.includes(code)) ?? [])
+const already = ref({ amount: '', at: '' })
 
 const give = useSend(
   () => props.system.slug,
-  (course: boolean) =>
+  (as: { course?: boolean; done?: boolean; again?: boolean }, id) =>
     answer(() =>
       api.PUT('/api/systems/{system}/doses/{id}', {
-        params: { path: { system: props.system.slug, id: ulid() } },
+        params: { path: { system: props.system.slug, id } },
         body: {
           ...typed.value,
           thing: thing.value,
@@ -75,12 +76,26 @@ const give = useSend(
           scale_g: scale.value,
           met: met.value,
           reason: reason.value,
-          course: course ? 'yes' : 'no',
+          course: as.course ? 'yes' : 'no',
+          done: as.done ? 'yes' : 'no',
+          again: as.again ? 'yes' : 'no',
+          ...(as.done
+            ? {
+                given_amount: already.value.amount,
+                given_unit: found.value?.unit_given,
+                given_at: already.value.at && new Date(already.value.at).toISOString(),
+              }
+            : {}),
         },
       }),
     ),
   () => (thing.value = ''),
 )
+const last = ref<{ course?: boolean; done?: boolean }>({})
+const send = (as: { course?: boolean; done?: boolean }) => {
+  last.value = as
+  give.send(as)
+}
 const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
 const print = () => window.print()
 </script>
@@ -131,17 +146,17 @@ const print = () => window.print()
         {{ sources.data.value?.find((row) => row.id === found?.about?.source)?.citation }}
       </p>
       <template v-if="found.refusals.length">
-        <p v-for="text in found.refusals" :key="text" class="refused" role="alert">
-          <b>Refused.</b> {{ text }}
+        <p v-for="refusal in found.refusals" :key="refusal.code" class="refused" role="alert">
+          <b>Refused.</b> {{ refusal.text }}
         </p>
       </template>
-      <form novalidate @submit.prevent="give.send(false)">
+      <form novalidate @submit.prevent="send({})">
         <template v-if="!found.refusals.length">
           <BenchFields v-model="typed" :bench="found.bench" />
           <fieldset v-if="found.conditions.length" class="conditions">
             <legend>First, and done before it goes in</legend>
-            <label v-for="text in found.conditions" :key="text"
-              ><input v-model="met" type="checkbox" :value="text" /> {{ text }}</label
+            <label v-for="condition in found.conditions" :key="condition.code"
+              ><input v-model="met" type="checkbox" :value="condition.code" /> {{ condition.text }}</label
             >
           </fieldset>
           <BenchAnswer :bench="found.bench" :measure="found.measure" />
@@ -191,7 +206,7 @@ const print = () => window.print()
                   v-if="found.course && found.course.repeats > 1"
                   type="primary"
                   :loading="give.pending.value"
-                  @click="give.send(true)"
+                  @click="send({ course: true })"
                   >Begin the course: {{ found.course.repeats }} doses, every
                   {{ day(found.course.every_d) }} days</NButton
                 >
@@ -216,6 +231,29 @@ const print = () => window.print()
           </p>
         </template>
       </form>
+      <p v-if="give.errors.value.again" class="caution danger" role="alert">
+        {{ give.errors.value.again }}
+        <NButton size="small" @click="give.send({ ...last, again: true })">It was given as well</NButton>
+      </p>
+      <details v-if="writes" class="already">
+        <summary>It has been given already</summary>
+        <p class="soft small">
+          What is in the water counts, whatever stands against it: book it, and the state of the system
+          follows.
+        </p>
+        <div class="fields">
+          <TypedField
+            v-model="already.amount"
+            label="Given"
+            :unit="found.unit_given"
+            :error="give.errors.value.given_amount"
+          />
+          <FormField v-slot="{ id }" label="When (now, if left empty)" :error="give.errors.value.given_at"
+            ><input :id="id" v-model="already.at" class="inline" type="datetime-local"
+          /></FormField>
+          <NButton :loading="give.pending.value" @click="send({ done: true })">Book it as given</NButton>
+        </div>
+      </details>
       <dl v-if="found.about" class="about small">
         <template v-for="row in found.about.hazards" :key="row.to"
           ><dt>{{ row.to }}</dt>

@@ -11,6 +11,7 @@ import { lastBooked } from '@/state/booked'
 const props = defineProps<{ row: Round['rows'][number]; writes: boolean }>()
 const line = ref('')
 const key = ref(ulid())
+const wellKey = ref(ulid())
 const path = () => ({ params: { path: { system: props.row.slug } } })
 const log = useMutation({
   mutationFn: () =>
@@ -34,11 +35,14 @@ const well = useMutation({
   mutationFn: () =>
     answer(() =>
       api.PUT('/api/systems/{system}/notes/{id}', {
-        params: { path: { system: props.row.slug, id: ulid() } },
+        params: { path: { system: props.row.slug, id: wellKey.value } },
         body: { words: 'Looked at on the round: all well.' },
       }),
     ),
-  onSuccess: () => refreshSystem(props.row.slug),
+  onSuccess: async () => {
+    wellKey.value = ulid()
+    await refreshSystem(props.row.slug)
+  },
 })
 const fault = (error: Error | null) =>
   error instanceof Refusal ? (error.errors.line ?? error.message) : (error?.message ?? null)

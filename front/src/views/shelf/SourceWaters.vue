@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import { useVocabulary } from '@/api/queries'
@@ -29,7 +28,8 @@ const adding = ref(false)
 const water = reactive({ name: '', kind: 'tap', unit_name: '', softened: 'no' })
 const add = useSend(
   () => '',
-  () => answer(() => api.PUT('/api/waters/{id}', { params: { path: { id: ulid() } }, body: { ...water } })),
+  (_, key) =>
+    answer(() => api.PUT('/api/waters/{id}', { params: { path: { id: key } }, body: { ...water } })),
   () => {
     adding.value = false
     Object.assign(water, { name: '', kind: 'tap', unit_name: '', softened: 'no' })
@@ -62,10 +62,10 @@ function begin(id: string): void {
 }
 const book = useSend(
   () => '',
-  () =>
+  (_, key) =>
     answer(() =>
       api.PUT('/api/waters/{water}/tests/{id}', {
-        params: { path: { water: testing.value ?? '', id: ulid() } },
+        params: { path: { water: testing.value ?? '', id: key } },
         body: { ...test },
       }),
     ),

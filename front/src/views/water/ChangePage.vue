@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { computed, reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { System } from '@/api/types'
@@ -21,10 +20,10 @@ const { form, water, page, writes, errors, chosen, clear } = useWaterForm(() => 
 const booking = reactive({ kind: 'batch', pump_off: 'no', planned_min: '' })
 const book = useSend(
   () => props.system.slug,
-  () =>
+  (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/changes/{id}', {
-        params: { path: { system: props.system.slug, id: ulid() } },
+        params: { path: { system: props.system.slug, id: key } },
         body: {
           ...booking,
           change_l: form.value.change_l,

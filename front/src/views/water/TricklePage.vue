@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ulid } from 'ulid'
 import { answer, api } from '@/api/client'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
@@ -24,10 +23,10 @@ const KEYS = [
 ] as const
 const open = useSend(
   () => props.system.slug,
-  () =>
+  (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/trickles/{id}', {
-        params: { path: { system: props.system.slug, id: ulid() } },
+        params: { path: { system: props.system.slug, id: key } },
         body: { ...Object.fromEntries(KEYS.map((key) => [key, form.value[key]])), water: chosen.value },
       }),
     ),

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Words;
+
+/** The one place where the words of a code stand. */
+final readonly class Catalogue
+{
+    private const SUBJECTS = ['dose' => DoseWords::TEXTS];
+
+    /**
+     * @param  array<string, string>  $values
+     *
+     * @throws \LogicException for a code without words, or words with a brace that nothing fills
+     */
+    public static function text(string $code, array $values = []): string
+    {
+        [$subject, $name] = [...explode('.', $code, 2), ''];
+        $text = self::SUBJECTS[$subject][$name] ?? throw new \LogicException("No words stand for {$code}.");
+        $braces = array_map(static fn(string $key): string => '{' . $key . '}', array_keys($values));
+        $said = str_replace($braces, array_values($values), $text);
+
+        return preg_match('/\{\w+\}/', $said) === 1
+            ? throw new \LogicException("{$code} is not told all it says: {$said}")
+            : $said;
+    }
+
+    /** @return array<string, string> every code with its words */
+    public static function all(): array
+    {
+        $all = [];
+        foreach (self::SUBJECTS as $subject => $texts) {
+            foreach ($texts as $name => $text) {
+                $all["{$subject}.{$name}"] = $text;
+            }
+        }
+
+        return $all;
+    }
+}
