@@ -6,6 +6,7 @@ namespace App\Dosing;
 
 use App\Forms\TypedInputs;
 use App\Http\Controller;
+use App\Http\SameDeed;
 use App\Models\Charge;
 use App\Models\System;
 use App\Readings\LatestWater;
@@ -18,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Words\Message;
 
 /** Zeolite, resin and carbon that hang in the loop. */
@@ -40,8 +42,19 @@ final class ChargeController extends Controller
             Input::number('cycles', 'Regenerated', null, 0, 100)->optional(),
         ]))->read($request->all());
         $done = $request->boolean('done');
-        if ($values['kind'] !== 'carbon' && !$done && !Charge::query()->whereKey(strtoupper($id))->exists()) {
+        $new = !Charge::query()->whereKey(strtoupper($id))->exists();
+        if ($new && !$done && $values['kind'] !== 'carbon') {
             $this->refuseInSalt($system);
+        }
+        if ($new && !$request->boolean('again')) {
+            SameDeed::refuse(
+                Charge::in($system)->where('kind', $values['kind']),
+                'put_in_at',
+                $system,
+                $this->person($request),
+                Carbon::now(),
+                static fn(Charge $charge): string => Measures::grams($charge->mass_g) . " of {$charge->kind}",
+            );
         }
         DB::transaction(function () use ($id, $values, $system, $request, $done): void {
             $charge = Charge::query()->firstOrCreate(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
+use App\Http\SameDeed;
 use App\Models\Charge;
 use App\Models\Dose;
 use App\Models\System;
@@ -26,12 +27,7 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class GiveDose
 {
-    public function __construct(
-        private JudgeDose $judge,
-        private AgentTable $agents,
-        private WaterBodies $bodies,
-        private SameDeed $same,
-    ) {}
+    public function __construct(private JudgeDose $judge, private AgentTable $agents, private WaterBodies $bodies) {}
 
     /** @throws BadInput */
     public function give(string $id, System $system, User $user, DoseForm $form): Dose
@@ -61,7 +57,18 @@ final readonly class GiveDose
             ? self::given($dose, $form)
             : [self::planned($dose, $form), $dose->unit ?? 'g'];
         if (!$form->again()) {
-            $this->same->refuse($system, $user, $dosable->bookedAs(), $body->vesselId, $form->givenAt());
+            SameDeed::refuse(
+                Dose::query()
+                    ->with(['vessel', 'good'])
+                    ->where('thing', $dosable->bookedAs())
+                    ->where('vessel_id', $body->vesselId)
+                    ->whereNull('withdrawn_at'),
+                'given_at',
+                $system,
+                $user,
+                $form->givenAt(),
+                static fn(Dose $dose): string => $dose->text(),
+            );
         }
 
         return $this->write($id, $system, $user, $dose, $form, $amount, $unit);

@@ -45,6 +45,11 @@ final class TypedFields
         return is_string($text) && trim($text) !== '' ? trim($text) : null;
     }
 
+    public function flag(string $key): bool
+    {
+        return filter_var($this->typed[$key] ?? null, FILTER_VALIDATE_BOOL);
+    }
+
     public function refuse(string $field, string $reason): void
     {
         $this->errors[$field] ??= $reason;

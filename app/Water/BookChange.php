@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Water;
 
+use App\Http\SameDeed;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterChange;
+use App\Models\WaterSource;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
@@ -19,44 +21,51 @@ final readonly class BookChange
 {
     public function __construct(private WaterBodies $bodies) {}
 
-    /** A `wc 10%` of the log bar, from the water the system is filled from. */
+    /** A `wc 10%` of the log bar, from the water the system is filled from: poured already, so booked as it is. */
     public function fromLine(System $system, User $user, string $id, Carbon $at, LogLine $line): WaterChange
     {
         try {
             $body = $this->body($system, null);
+            $litres = $line->changeL ?? ((float) $line->changePct / 100) * $body->volumeL;
+            $source = $system->water_id === null ? null : WaterSource::query()->find($system->water_id);
 
             return $this->book(
                 $id,
                 $system,
                 $user,
                 $at,
-                'batch',
-                $line->changeL ?? ((float) $line->changePct / 100) * $body->volumeL,
-                $body,
-                ['water_id' => $system->water_id],
+                new PlannedChange('batch', $litres, $body, $source, null, null, null, [], true),
             );
         } catch (BadInput $bad) {
             throw BadInput::at('line', implode(' ', $bad->errors));
         }
     }
 
-    /**
-     * @param  array<string, mixed>  $more  further columns
-     *
-     * @throws BadInput at `change_l`
-     */
-    public function book(
-        string $id,
-        System $system,
-        User $user,
-        Carbon $at,
-        string $kind,
-        float $litres,
-        WaterBody $body,
-        array $more = [],
-    ): WaterChange {
-        $volume = $body->volumeL;
-        if ($litres > $volume * (1 + 1e-9)) {
+    /** @throws BadInput at `again` where somebody else has just booked such a change */
+    public function refuseSame(System $system, User $user, PlannedChange $change, bool $again): void
+    {
+        if ($again || $change->kind !== 'batch') {
+            return;
+        }
+        SameDeed::refuse(
+            WaterChange::query()
+                ->with(['water', 'vessel'])
+                ->where('kind', 'batch')
+                ->where('vessel_id', $change->body->vesselId)
+                ->whereNull('withdrawn_at'),
+            'changed_at',
+            $system,
+            $user,
+            Carbon::now(),
+            static fn(WaterChange $before): string => $before->text(),
+        );
+    }
+
+    /** @throws BadInput at `change_l` */
+    public function book(string $id, System $system, User $user, Carbon $at, PlannedChange $change): WaterChange
+    {
+        $volume = $change->body->volumeL;
+        if ($change->litres > $volume * (1 + 1e-9)) {
             throw BadInput::at(
                 'change_l',
                 'No more can be changed than there is: ' . Format::number($volume, 4) . ' L.',
@@ -66,15 +75,21 @@ final readonly class BookChange
         return WaterChange::query()->firstOrCreate(
             ['id' => strtoupper($id)],
             [
-                ...$more,
-                'kind' => $kind,
-                'litres' => min($litres, $volume),
+                'kind' => $change->kind,
+                'litres' => min($change->litres, $volume),
                 'volume_l' => $volume,
-                'vessel_id' => $body->vesselId,
+                'vessel_id' => $change->body->vesselId,
                 'changed_at' => $at,
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,
                 'user_id' => $user->id,
+                'water_id' => $change->source?->id,
+                'pump_off' => $change->plannedMin !== null,
+                'planned_min' => $change->plannedMin,
+                'danger_min' => $change->dangerMin,
+                'danger_by' => $change->dangerBy,
+                'put_back' => $change->putBack,
+                'as_fact' => $change->done,
             ],
         );
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Water;
 
-use App\Expected\ExpectedWater;
 use App\Forms\TypedFields;
 use App\Http\Controller;
 use App\Models\System;
@@ -19,7 +18,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Input;
 
 /** Water to be changed, water that runs in, and water that was changed. */
 final class WaterController extends Controller
@@ -42,65 +40,14 @@ final class WaterController extends Controller
         System $system,
         string $id,
         BookChange $changes,
-        ChangeAmount $amount,
-        PumpOffTime $pumpOff,
-        PutBack $putBack,
-        ExpectedWater $expected,
+        PlanChange $plan,
     ): JsonResponse {
-        $typed = new TypedFields($request->all());
-        $kind = $request->input('kind') === 'topup' ? 'topup' : 'batch';
-        if (!in_array($request->input('kind'), WaterChange::KINDS, true)) {
-            $typed->refuse('kind', 'Say whether it was a change or a top-up.');
+        if (!WaterChange::query()->whereKey(strtoupper($id))->exists()) {
+            $person = $this->person($request);
+            $planned = $plan->judge($system, LatestWater::of($system), $request->all());
+            $changes->refuseSame($system, $person, $planned, $request->boolean('again'));
+            $changes->book($id, $system, $person, Carbon::now(), $planned);
         }
-        $body = $changes->body($system, $typed->text('body'));
-        $litres = $amount->of($system, $body, $typed);
-        if ($litres === null) {
-            $typed->refuse('change_l', 'Say how much.');
-        }
-        $source = $typed->text('water');
-        if (
-            $source !== null &&
-            !WaterSource::query()->where('site_id', $system->site_id)->whereKey($source)->exists()
-        ) {
-            $typed->refuse('water', 'There is no such water.');
-        }
-        $water = LatestWater::of($system);
-        $waters = TwoWaters::of($system, $water, $expected, $body, $source);
-        if ($source !== null && $waters->scalds() !== null) {
-            $typed->refuse('water', (string) $waters->scalds());
-        }
-        $off = $request->boolean('pump_off') && $kind === 'batch';
-        $planned = $off
-            ? $typed->number(Input::number('planned_min', 'Minutes the pump is off', 'min', 1, 1440))
-            : null;
-        if ($off && $planned === null) {
-            $typed->refuse('planned_min', 'For how many minutes is the pump to be off?');
-        }
-        $typed->throwIfAny();
-        $bound = $off ? $pumpOff->of($system, $water, (float) $litres) : null;
-        $items =
-            $kind === 'batch' && $source !== null
-                ? array_map(
-                    static fn(array $item): array => [
-                        'what' => $item['what'],
-                        'name' => $item['name'],
-                        'text' => $item['text'],
-                        'done' => false,
-                        'good' => $item['good'],
-                        'amount' => $item['figure']['value'],
-                        'unit' => $item['figure']['unit'],
-                    ],
-                    $putBack->of($system, $waters, (float) $litres),
-                )
-                : [];
-        $changes->book($id, $system, $this->person($request), Carbon::now(), $kind, (float) $litres, $body, [
-            'water_id' => $source,
-            'pump_off' => $off,
-            'planned_min' => $planned,
-            'danger_min' => $bound?->minutes,
-            'danger_by' => $bound?->decides,
-            'put_back' => $items,
-        ]);
 
         return $this->show($request, $system);
     }

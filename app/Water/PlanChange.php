@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Water;
+
+use App\Expected\ExpectedWater;
+use App\Forms\TypedFields;
+use App\Models\System;
+use App\Models\WaterChange;
+use App\Readings\LatestWater;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Input;
+
+/** Judges a change before it is booked: what is refused of a plan, what has been poured already is told as it was. */
+final readonly class PlanChange
+{
+    public function __construct(
+        private BookChange $changes,
+        private ChangeAmount $amount,
+        private PumpOffTime $pumpOff,
+        private PutBack $putBack,
+        private ExpectedWater $expected,
+    ) {}
+
+    /**
+     * @param  array<array-key, mixed>  $form
+     *
+     * @throws BadInput
+     */
+    public function judge(System $system, LatestWater $water, array $form): PlannedChange
+    {
+        $typed = new TypedFields($form);
+        $kind = $typed->text('kind') === 'topup' ? 'topup' : 'batch';
+        if (!in_array($typed->text('kind'), WaterChange::KINDS, true)) {
+            $typed->refuse('kind', 'Say whether it was a change or a top-up.');
+        }
+        $body = $this->changes->body($system, $typed->text('body'));
+        $litres = $this->amount->of($system, $body, $typed);
+        if ($litres === null) {
+            $typed->refuse('change_l', 'Say how much.');
+        }
+        $source = $typed->text('water');
+        $waters = TwoWaters::of($system, $water, $this->expected, $body, $source);
+        if ($source !== null && $waters->source?->id !== $source) {
+            $typed->refuse('water', 'There is no such water.');
+        }
+        if ($source !== null && !$typed->flag('done') && $waters->scalds() !== null) {
+            $typed->refuse('water', (string) $waters->scalds());
+        }
+        $off = $kind === 'batch' && $typed->flag('pump_off');
+        $minutes = $off
+            ? $typed->number(Input::number('planned_min', 'Minutes the pump is off', 'min', 1, 1440))
+            : null;
+        if ($off && $minutes === null) {
+            $typed->refuse('planned_min', 'For how many minutes is the pump to be off?');
+        }
+        $typed->throwIfAny();
+        $bound = $off ? $this->pumpOff->of($system, $water, (float) $litres) : null;
+
+        return new PlannedChange(
+            kind: $kind,
+            litres: (float) $litres,
+            body: $body,
+            source: $source === null ? null : $waters->source,
+            plannedMin: $minutes,
+            dangerMin: $bound?->minutes,
+            dangerBy: $bound?->decides,
+            putBack: $kind === 'batch' && $source !== null ? $this->open($system, $waters, (float) $litres) : [],
+            done: $typed->flag('done'),
+        );
+    }
+
+    /**
+     * @return list<array{what: string, name: string, text: string, done: bool, good: string, amount: float,
+     *     unit: ?string}>
+     */
+    private function open(System $system, TwoWaters $waters, float $litres): array
+    {
+        return array_map(
+            static fn(array $item): array => [
+                'what' => $item['what'],
+                'name' => $item['name'],
+                'text' => $item['text'],
+                'done' => false,
+                'good' => $item['good'],
+                'amount' => $item['figure']['value'],
+                'unit' => $item['figure']['unit'],
+            ],
+            $this->putBack->of($system, $waters, $litres),
+        );
+    }
+}
