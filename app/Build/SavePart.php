@@ -41,7 +41,14 @@ final readonly class SavePart
                     'position' => (is_numeric($position) ? (int) $position : 0) + 1,
                 ]);
             }
-            $part->fill($columns)->save();
+            $part->fill($columns);
+            // What is kept as JSON comes back in an order of its own; that alone is no change.
+            foreach (array_keys($part->getDirty()) as $key) {
+                if ($part->exists && $part->getOriginal($key) == $part->getAttribute($key)) {
+                    $part->syncOriginalAttribute($key);
+                }
+            }
+            $part->save();
         });
     }
 }

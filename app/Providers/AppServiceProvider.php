@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\User;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Gate;
@@ -23,6 +24,15 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        Connection::resolverFor(
+            'pgsql',
+            static fn(\Closure|\PDO $pdo, string $database, string $prefix, array $config) => new ExactConnection(
+                $pdo,
+                $database,
+                $prefix,
+                $config,
+            ),
+        );
         $this->app->singleton(Library::class, static fn(): Library => Library::shipped());
         $this->app->singleton(
             Registry::class,
