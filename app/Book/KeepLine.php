@@ -26,6 +26,9 @@ use Ironwort\Core\Judge\Reading;
 /** One line of the log bar, from a page or a shell: read, and kept whole or not at all. */
 final readonly class KeepLine
 {
+    /** What one line may book, all under its key. */
+    public const KINDS = [Feed::class, Note::class, WaterChange::class, Visit::class];
+
     public function __construct(private BookVisit $book, private BookChange $changes) {}
 
     /** The line as the system's bays and the site's kits give it meaning. */
@@ -70,7 +73,7 @@ final readonly class KeepLine
 
         return DB::transaction(function () use ($system, $user, $id, $line, $at): ?Visit {
             $system->hold();
-            foreach ([Feed::class, Note::class, WaterChange::class, Visit::class] as $class) {
+            foreach (self::KINDS as $class) {
                 ClientKey::refuseForeign($class, $id, $system->site_id, $system->id);
             }
             // Feed and words take their keys from the line's own, so that a line sent twice is kept once.

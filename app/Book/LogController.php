@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Http\ClientKey;
 use App\Http\Controller;
 use App\Models\Age;
 use App\Models\System;
@@ -78,6 +79,9 @@ final class LogController extends Controller
         $key = strtoupper($id);
         $person = $this->person($request);
         DB::transaction(static function () use ($system, $key, $person, $withdraw): void {
+            foreach (KeepLine::KINDS as $class) {
+                ClientKey::refuseForeign($class, $key, $system->site_id, $system->id);
+            }
             /** @var ?Visit $visit */
             $visit = Visit::query()
                 ->where('system_id', $system->id)

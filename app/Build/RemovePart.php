@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Http\ClientKey;
 use App\Models\FishGroup;
 use App\Models\Line;
 use App\Models\Part;
@@ -29,6 +30,7 @@ final readonly class RemovePart
     /** @throws BadInput with the reason at `id` */
     public function delete(System $system, string $kind, string $id): void
     {
+        ClientKey::refuseForeign(self::KINDS[$kind], $id, $system->site_id, $system->id);
         $part = $this->find($system, $kind, $id);
         if ($part === null) {
             return;
@@ -47,6 +49,7 @@ final readonly class RemovePart
     /** @throws BadInput with the reason at `id` */
     public function retire(System $system, string $kind, string $id, bool $retired): void
     {
+        ClientKey::refuseForeign(self::KINDS[$kind], $id, $system->site_id, $system->id);
         $part = $this->find($system, $kind, $id) ?? throw BadInput::at('id', 'There is no such part here.');
         if (!($part instanceof Vessel) && !($part instanceof Stage) && !($part instanceof Pump)) {
             throw BadInput::at('id', 'Only vessels, stages and pumps are retired.');

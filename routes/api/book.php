@@ -23,7 +23,9 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/notes/{id}', [BookController::class, 'note'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Note::class));
-        Route::delete('systems/{system}/notes/{id}', [BookController::class, 'withdrawNote'])->whereUlid('id');
+        Route::delete('systems/{system}/notes/{id}', [BookController::class, 'withdrawNote'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Note::class));
         Route::post('systems/{system}/log', [LogController::class, 'store']);
         Route::delete('systems/{system}/log/{id}', [LogController::class, 'withdraw'])->whereUlid('id');
     });

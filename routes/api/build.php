@@ -18,7 +18,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('volume', [BuildController::class, 'vesselMeaning']);
 
     Route::middleware(['can:write', Writing::class])->group(function (): void {
-        Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])->whereUlid('id');
+        Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Vessel::class));
         Route::post('systems/{system}/plumbing/flows', [PlumbingController::class, 'adopt']);
         Route::put('systems/{system}/vessels/{id}', [BuildController::class, 'putVessel'])
             ->whereUlid('id')

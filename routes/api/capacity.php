@@ -8,6 +8,7 @@ use App\Http\ClientKey;
 use App\Http\Writing;
 use App\Models\FilterTest;
 use App\Models\Setback;
+use App\Models\Stage;
 use App\Models\WhatIf;
 use Illuminate\Support\Facades\Route;
 
@@ -27,13 +28,17 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'setback'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Setback::class));
-        Route::delete('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'removeSetback'])->whereUlid(
-            'id',
-        );
-        Route::put('systems/{system}/filter/stages/{id}', [FilterController::class, 'clean'])->whereUlid('id');
+        Route::delete('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'removeSetback'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Setback::class));
+        Route::put('systems/{system}/filter/stages/{id}', [FilterController::class, 'clean'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Stage::class));
         Route::put('systems/{system}/what-ifs/{id}', [FilterController::class, 'keepWhatIf'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(WhatIf::class));
-        Route::delete('systems/{system}/what-ifs/{id}', [FilterController::class, 'removeWhatIf'])->whereUlid('id');
+        Route::delete('systems/{system}/what-ifs/{id}', [FilterController::class, 'removeWhatIf'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(WhatIf::class));
     });
 });

@@ -19,8 +19,12 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/doses/{id}', [DoseController::class, 'give'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Dose::class));
-        Route::put('systems/{system}/doses/{id}/end', [DoseController::class, 'end'])->whereUlid('id');
-        Route::delete('systems/{system}/doses/{id}', [DoseController::class, 'withdraw'])->whereUlid('id');
+        Route::put('systems/{system}/doses/{id}/end', [DoseController::class, 'end'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Dose::class));
+        Route::delete('systems/{system}/doses/{id}', [DoseController::class, 'withdraw'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Dose::class));
         Route::put('systems/{system}/courses/{course}/doses/{id}', [CourseController::class, 'carryOn'])
             ->whereUlid(['course', 'id'])
             ->middleware(ClientKey::of(Dose::class));
@@ -31,6 +35,8 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/charges/{id}', [ChargeController::class, 'put'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Charge::class));
-        Route::put('systems/{system}/charges/{id}/out', [ChargeController::class, 'takeOut'])->whereUlid('id');
+        Route::put('systems/{system}/charges/{id}/out', [ChargeController::class, 'takeOut'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Charge::class));
     });
 });

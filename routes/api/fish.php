@@ -25,7 +25,9 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/feeds/{id}', [FishController::class, 'feed'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Feed::class));
-        Route::delete('systems/{system}/feeds/{id}', [FishController::class, 'withdrawFeed'])->whereUlid('id');
+        Route::delete('systems/{system}/feeds/{id}', [FishController::class, 'withdrawFeed'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Feed::class));
     });
 
     // Fish may move into another system: both are judged and written.

@@ -17,10 +17,14 @@ Route::middleware('auth')->group(function (): void {
         Route::put('kits/{id}', [ShelfController::class, 'putKit'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Kit::class));
-        Route::delete('kits/{id}', [ShelfController::class, 'removeKit'])->whereUlid('id');
+        Route::delete('kits/{id}', [ShelfController::class, 'removeKit'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Kit::class));
         Route::put('goods/{id}', [GoodController::class, 'put'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Good::class));
-        Route::delete('goods/{id}', [GoodController::class, 'remove'])->whereUlid('id');
+        Route::delete('goods/{id}', [GoodController::class, 'remove'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Good::class));
     });
 });

@@ -21,19 +21,29 @@ Route::middleware('auth')->group(function (): void {
         Route::put('waters/{id}', [SourceWaterController::class, 'put'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(WaterSource::class));
-        Route::delete('waters/{id}', [SourceWaterController::class, 'remove'])->whereUlid('id');
+        Route::delete('waters/{id}', [SourceWaterController::class, 'remove'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(WaterSource::class));
         Route::put('waters/{water}/tests/{id}', [SourceWaterController::class, 'test'])
             ->whereUlid(['water', 'id'])
             ->middleware(ClientKey::of(WaterTest::class));
         Route::put('systems/{system}/changes/{id}', [WaterController::class, 'book'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(WaterChange::class));
-        Route::put('systems/{system}/changes/{id}/flow', [WaterController::class, 'flow'])->whereUlid('id');
-        Route::put('systems/{system}/changes/{id}/put-back/{what}', [WaterController::class, 'putIn'])->whereUlid('id');
+        Route::put('systems/{system}/changes/{id}/flow', [WaterController::class, 'flow'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(WaterChange::class));
+        Route::put('systems/{system}/changes/{id}/put-back/{what}', [WaterController::class, 'putIn'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(WaterChange::class));
         Route::put('systems/{system}/trickles/{id}', [WaterController::class, 'open'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Trickle::class));
-        Route::delete('systems/{system}/trickles/{id}', [WaterController::class, 'close'])->whereUlid('id');
-        Route::delete('systems/{system}/changes/{id}', [WaterController::class, 'withdraw'])->whereUlid('id');
+        Route::delete('systems/{system}/trickles/{id}', [WaterController::class, 'close'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Trickle::class));
+        Route::delete('systems/{system}/changes/{id}', [WaterController::class, 'withdraw'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(WaterChange::class));
     });
 });

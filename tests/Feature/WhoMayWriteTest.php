@@ -1,0 +1,311 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Charge;
+use App\Models\Course;
+use App\Models\Dose;
+use App\Models\Feed;
+use App\Models\FilterTest;
+use App\Models\FishEvent;
+use App\Models\FishGroup;
+use App\Models\FishMeasure;
+use App\Models\Good;
+use App\Models\Kit;
+use App\Models\Line;
+use App\Models\Note;
+use App\Models\Pump;
+use App\Models\Role;
+use App\Models\Setback;
+use App\Models\Site;
+use App\Models\Stage;
+use App\Models\Trickle;
+use App\Models\User;
+use App\Models\Vessel;
+use App\Models\Visit;
+use App\Models\VolumeMeasure;
+use App\Models\WaterChange;
+use App\Models\WaterSource;
+use App\Models\WaterTest;
+use App\Models\WhatIf;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+use Illuminate\Support\Str;
+use Tests\TestCase;
+
+/** Whoever only reads writes nowhere, and nobody writes into a site of others: on every route there is. */
+final class WhoMayWriteTest extends TestCase
+{
+    /** Parameters that are no keys, with a value each that the route takes. */
+    private const WORDS = [
+        'parameter' => 'ph',
+        'topic' => 'ammonia',
+        'step' => 'change',
+        'what' => 'salt',
+    ];
+
+    /** The model that stands behind a segment of an address. */
+    private const BEHIND = [
+        'doses' => Dose::class,
+        'changes' => WaterChange::class,
+        'trickles' => Trickle::class,
+        'charges' => Charge::class,
+        'courses' => Course::class,
+        'feeds' => Feed::class,
+        'fish' => FishGroup::class,
+        'measures' => FishMeasure::class,
+        'moved' => FishEvent::class,
+        'tests' => FilterTest::class,
+        'runs' => FilterTest::class,
+        'setbacks' => Setback::class,
+        'what-ifs' => WhatIf::class,
+        'vessels' => Vessel::class,
+        'stages' => Stage::class,
+        'pumps' => Pump::class,
+        'lines' => Line::class,
+        'volumes' => VolumeMeasure::class,
+        'notes' => Note::class,
+        'log' => Note::class,
+        'kits' => Kit::class,
+        'goods' => Good::class,
+        'waters' => WaterSource::class,
+        'visits' => Visit::class,
+    ];
+
+    public function test_a_reader_is_refused_on_every_route_that_writes(): void
+    {
+        $this->actingAs($this->person('reader@yard.example', Role::Reader));
+        foreach ($this->writing() as $route) {
+            $answer = $this->json($route->methods()[0], $this->address($route, 'long-vat', []), []);
+            self::assertSame(403, $answer->status(), "{$route->methods()[0]} {$route->uri()}");
+        }
+    }
+
+    public function test_a_system_of_others_is_not_there_for_a_stranger(): void
+    {
+        $this->actingAs($this->stranger());
+        foreach ($this->writing() as $route) {
+            if (str_contains($route->uri(), '{system}')) {
+                $answer = $this->json($route->methods()[0], $this->address($route, 'long-vat', []), []);
+                self::assertSame(404, $answer->status(), "{$route->methods()[0]} {$route->uri()}");
+            }
+        }
+    }
+
+    public function test_a_key_of_others_is_not_there_in_a_system_of_ones_own(): void
+    {
+        $rows = $this->rows();
+        $stranger = $this->stranger();
+        $this->systemOf($stranger->site, 'Their vat', 'their-vat');
+        $this->actingAs($stranger);
+        $tried = 0;
+        foreach ($this->writing() as $route) {
+            $names = $route->parameterNames();
+            if (array_diff($names, ['system', ...array_keys(self::WORDS)]) === []) {
+                continue;
+            }
+            foreach ($this->kinds($route) as $kind) {
+                $address = $this->address($route, 'their-vat', $rows, $kind);
+                $answer = $this->json($route->methods()[0], $address, ['retired' => true]);
+                self::assertSame(404, $answer->status(), "{$route->methods()[0]} {$address}");
+                $tried++;
+            }
+        }
+        self::assertGreaterThan(45, $tried);
+        foreach ($rows as $class => $row) {
+            self::assertEquals($row->getAttributes(), $row->fresh()?->getAttributes(), "{$class} was touched");
+        }
+    }
+
+    /** @return list<Route> */
+    private function writing(): array
+    {
+        return array_values(
+            array_filter(
+                Routes::getRoutes()->getRoutes(),
+                static fn(Route $route): bool => in_array('can:write', $route->gatherMiddleware(), true),
+            ),
+        );
+    }
+
+    private function stranger(): User
+    {
+        $site = Site::query()->create(['name' => 'Theirs', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
+
+        return $this->person('stranger@theirs.example', Role::Owner, $site);
+    }
+
+    /** @return list<?string> what a route's `{kind}` may be */
+    private function kinds(Route $route): array
+    {
+        return isset($route->wheres['kind']) ? explode('|', $route->wheres['kind']) : [null];
+    }
+
+    /** @param  array<class-string<Model>, Model>  $rows  of another site; made up where there is none */
+    private function address(Route $route, string $system, array $rows, ?string $kind = null): string
+    {
+        $segments = explode('/', $route->uri());
+        $kind ??= $this->kinds($route)[0];
+        foreach ($segments as $i => $segment) {
+            $name = trim($segment, '{}');
+            if ($segment === $name) {
+                continue;
+            }
+            $before = $segments[$i - 1];
+            $segments[$i] = match (true) {
+                $name === 'system' => $system,
+                $name === 'kind' => (string) $kind,
+                isset(self::WORDS[$name]) => self::WORDS[$name],
+                $name === 'group' => $this->key($rows, FishGroup::class),
+                in_array($before, ['sold', 'lost'], true) => $this->key($rows, FishEvent::class),
+                $before === 'tests' && in_array('waters', $segments, true) => $this->key($rows, WaterTest::class),
+                default => $this->key($rows, self::BEHIND[$before] ?? throw new \LogicException($route->uri())),
+            };
+        }
+
+        return '/' . implode('/', $segments);
+    }
+
+    /** @param  array<class-string<Model>, Model>  $rows */
+    private function key(array $rows, string $class): string
+    {
+        return isset($rows[$class]) ? (string) $rows[$class]->getKey() : strtoupper((string) Str::ulid());
+    }
+
+    /** @return array<class-string<Model>, Model> one of each in the site of this test */
+    private function rows(): array
+    {
+        $system = $this->system;
+        $site = ['site_id' => $this->site->id];
+        $own = [...$site, 'system_id' => $system->id];
+        $vessel = Vessel::query()->create([
+            ...$own,
+            'name' => 'Bay',
+            'kind' => 'bay',
+            'shape' => 'box',
+            'measures' => ['length_m' => 2, 'width_m' => 1, 'depth_m' => 1],
+            'freeboard_m' => 0,
+            'displaced_l' => 0,
+        ]);
+        $stage = Stage::query()->create([
+            ...$own,
+            'name' => 'Mat',
+            'kind' => 'matting',
+            'medium' => 'coarse_matting',
+            'media_l' => 20,
+            'flow_l_h' => 1000,
+        ]);
+        $group = FishGroup::query()->create([
+            ...$own,
+            'name' => 'Koi',
+            'count' => 3,
+            'length_cm' => 40,
+            'condition' => 1.5,
+        ]);
+        $water = WaterSource::query()->create([...$site, 'name' => 'Well', 'kind' => 'well']);
+        $given = [
+            'thing' => 'salt',
+            'name' => 'Salt',
+            'way' => 'prolonged',
+            'amount' => 1,
+            'unit' => 'g',
+            'volume_l' => 2000,
+            'calc' => 'dose.salt',
+            'input' => [],
+            'given_at' => now(),
+        ];
+        $rows = [
+            $vessel,
+            $stage,
+            $group,
+            $water,
+            Pump::query()->create([...$own, 'name' => 'Air', 'kind' => 'air', 'air_l_min' => 20, 'power_w' => 10]),
+            Line::query()->create([
+                ...$own,
+                'name' => 'Fall',
+                'from_vessel_id' => $vessel->id,
+                'to_stage_id' => $stage->id,
+                'bore_mm' => 100,
+                'length_m' => 1,
+                'fittings' => [],
+            ]),
+            Dose::query()->create([...$own, ...$given]),
+            Course::query()->create([
+                ...$own,
+                'thing' => 'praziquantel',
+                'way' => 'prolonged',
+                'dose_mg_l' => 2,
+                'repeats' => 3,
+                'started_at' => now(),
+            ]),
+            Charge::query()->create([...$own, 'kind' => 'carbon', 'mass_g' => 100, 'put_in_at' => now()]),
+            WaterChange::query()->create([
+                ...$own,
+                'kind' => 'batch',
+                'litres' => 10,
+                'volume_l' => 2000,
+                'changed_at' => now(),
+            ]),
+            Trickle::query()->create([...$own, 'flow_l_h' => 5, 'started_at' => now()]),
+            Feed::query()->create([...$own, 'feed_g' => 10, 'fed_at' => now()]),
+            FishMeasure::query()->create([
+                ...$site,
+                'fish_group_id' => $group->id,
+                'measured_on' => now()->toDateString(),
+                'length_cm' => 40,
+            ]),
+            FishEvent::query()->create([
+                ...$site,
+                'kind' => 'lost',
+                'from_system_id' => $system->id,
+                'group_name' => 'Koi',
+                'count' => 1,
+                'mean_weight_g' => 900,
+                'happened_on' => now()->toDateString(),
+            ]),
+            FilterTest::query()->create([
+                ...$own,
+                'flow_l_h' => 1000,
+                'in_mg_l' => 0.2,
+                'out_mg_l' => 0.1,
+                'expected_g_d' => 2,
+                'tested_on' => now()->toDateString(),
+            ]),
+            Setback::query()->create([
+                ...$own,
+                'kind' => 'wash',
+                'lost_pct' => 10,
+                'happened_on' => now()->toDateString(),
+            ]),
+            WhatIf::query()->create([...$own, 'name' => 'July', 'changes' => ['temp_c' => '24']]),
+            VolumeMeasure::query()->create([
+                ...$own,
+                'method' => 'meter',
+                'input' => [],
+                'volume_l' => 2000,
+                'low_l' => 1990,
+                'high_l' => 2010,
+            ]),
+            Note::query()->create([...$own, 'words' => 'Well.', 'seen' => [], 'taken_at' => now()]),
+            Kit::query()->create([...$site, 'name' => 'pH', 'kind' => 'drops', 'parameter' => 'ph', 'steps' => []]),
+            Good::query()->create([...$site, 'kind' => 'salt', 'name' => 'Salt', 'label' => []]),
+            WaterTest::query()->create([
+                ...$site,
+                'water_id' => $water->id,
+                'side' => 'raw',
+                'tested_on' => now()->toDateString(),
+                'readings' => [],
+            ]),
+            Visit::query()->create([...$own, 'taken_at' => now(), 'booked_at' => now()]),
+        ];
+        $byClass = [];
+        foreach ($rows as $row) {
+            $byClass[$row::class] = $row->fresh();
+        }
+
+        return $byClass;
+    }
+}
