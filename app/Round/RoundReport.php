@@ -15,7 +15,7 @@ use App\Models\Visit;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Readings\TestsDue;
-use App\Readings\WaterMeaning;
+use App\State\SystemState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\AgentTable;
@@ -30,7 +30,7 @@ use Ironwort\Core\Judge\State;
 final readonly class RoundReport
 {
     public function __construct(
-        private WaterMeaning $meaning,
+        private SystemState $states,
         private TestsDue $tests,
         private CourseReport $courses,
         private LimitsInForce $limits,
@@ -48,15 +48,17 @@ final readonly class RoundReport
             'ownLimits',
             'schools',
             'testPlans',
+            'lines',
         ]);
         $query->whereNull('asleep_since')->limit(200);
         /** @var Collection<int, System> $systems */
         $systems = $query->get();
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);
+        $dosed = SystemState::dosed($systems);
         $rows = [];
         foreach ($systems as $system) {
-            $rows[] = $this->row($system, $water[$system->id], $seen[$system->id]);
+            $rows[] = $this->row($system, $water[$system->id], $seen[$system->id], $dosed);
         }
         $rank = static fn(array $row): int => $row['state'] === null ? 0 : State::from($row['state'])->rank();
         usort($rows, static fn(array $a, array $b): int => $rank($b) <=> $rank($a));
@@ -69,16 +71,18 @@ final readonly class RoundReport
 
     /**
      * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
+     * @param  list<string>  $dosed  ids of systems with anything in their water
      * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
      *     due: list<array{name: string,
      *     stands: string}>, doses: list<string>, fish: list<string>, changed: list<string>}
      */
-    private function row(System $system, LatestWater $water, array $seen): array
+    private function row(System $system, LatestWater $water, array $seen, array $dosed): array
     {
-        $meaning = $this->meaning->of($system, $water);
+        $standing = $this->states->of($system, $water, $dosed);
+        $state = $standing->state?->value;
         $due = array_values(
             array_filter(
-                $this->tests->of($system, $water, $meaning['state'], $seen)['tests'],
+                $this->tests->of($system, $water, $state, $seen)['tests'],
                 static fn(array $test): bool => $test['stands'] !== 'done',
             ),
         );
@@ -99,8 +103,8 @@ final readonly class RoundReport
         return [
             'slug' => $system->slug,
             'name' => $system->name,
-            'state' => $meaning['state'],
-            'worst' => $meaning['worst'],
+            'state' => $state,
+            'worst' => $standing->worst,
             'last' => $visits->first() === null ? null : Age::of($visits->first()->taken_at),
             'looked' =>
                 $looked instanceof Carbon && $looked->diffInHours(Carbon::now()) <= Rounds::LASTS_H

@@ -18,6 +18,7 @@ use App\Readings\LatestWater;
 use App\Readings\TestsDue;
 use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
+use App\State\SystemState;
 use App\Volumes\LoopSums;
 use App\Volumes\ShutOffTimes;
 use App\Volumes\VolumeReport;
@@ -40,40 +41,43 @@ final class SystemController extends Controller
     /** Addresses that belong to pages of the site. */
     private const TAKEN = ['new', 'round', 'shelf', 'api', 'build'];
 
-    public function __construct(private readonly WaterMeaning $meaning, private readonly TestsDue $tests) {}
+    public function __construct(
+        private readonly WaterMeaning $meaning,
+        private readonly TestsDue $tests,
+        private readonly SystemState $states,
+    ) {}
 
     public function index(Request $request): JsonResponse
     {
         $systems = System::ofSite($this->person($request)->site)
-            ->with(['site', 'ownLimits', 'schools', 'testPlans'])
+            ->with(['site', 'ownLimits', 'schools', 'testPlans', 'vessels', 'lines', 'stages'])
             ->get();
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);
+        $dosed = SystemState::dosed($systems);
 
         return new JsonResponse(
             $systems
-                ->map(function (System $system) use ($water, $seen): array {
-                    $meaning = $this->meaning->of($system, $water[$system->id]);
+                ->map(function (System $system) use ($water, $seen, $dosed): array {
+                    $standing = $this->states->of($system, $water[$system->id], $dosed);
+                    $state = $standing->state?->value;
 
                     return [
                         'slug' => $system->slug,
                         'name' => $system->name,
                         'kind' => $system->kind,
                         'life_stage' => $system->life_stage,
-                        'state' => $system->asleep_since === null ? $meaning['state'] : null,
-                        'worst' => $system->asleep_since === null ? $meaning['worst'] : null,
+                        'state' => $system->asleep_since === null ? $state : null,
+                        'worst' => $system->asleep_since === null ? $standing->worst : null,
                         'asleep' => $system->asleep_since !== null,
                         'due' => array_values(
                             array_map(
                                 static fn(array $test): array => ['name' => $test['name'], 'stands' => $test['stands']],
                                 array_filter(
                                     $system->asleep_since === null
-                                        ? $this->tests->of(
-                                            $system,
-                                            $water[$system->id],
-                                            $meaning['state'],
-                                            $seen[$system->id],
-                                        )['tests']
+                                        ? $this->tests->of($system, $water[$system->id], $state, $seen[$system->id])[
+                                            'tests'
+                                        ]
                                         : [],
                                     static fn(array $test): bool => $test['stands'] !== 'done',
                                 ),
@@ -97,6 +101,8 @@ final class SystemController extends Controller
     ): JsonResponse {
         $system->unsetRelations();
         $water = LatestWater::of($system);
+        $standing = $this->states->of($system, $water);
+        $state = $standing->state?->value;
         /** @var Collection<int, Visit> $visits */
         $visits = Visit::bookedAt($system)->limit(self::NEWEST_VISITS)->get();
 
@@ -107,12 +113,12 @@ final class SystemController extends Controller
             'life_stage' => $system->life_stage,
             'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
             'life_stage_name' => $limits->stages[$system->life_stage],
-            'water' => ($meaning = $this->meaning->of($system, $water)),
+            'water' => [...$this->meaning->of($system, $water), 'state' => $state, 'worst' => $standing->worst],
             'advice' => $advice->of($system),
             'schedule' => $this->tests->of(
                 $system,
                 $water,
-                $meaning['state'],
+                $state,
                 $this->tests->seenOf(collect([$system]))[$system->id],
             ),
             'volume' => $volumes->inUse($system)->toArray(),

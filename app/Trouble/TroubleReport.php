@@ -18,10 +18,12 @@ use App\Models\WaterSource;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Readings\WaterMeaning;
+use App\State\SystemState;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
+use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Incident\Answer;
@@ -42,6 +44,7 @@ final readonly class TroubleReport
 
     public function __construct(
         private WaterMeaning $meaning,
+        private SystemState $states,
         private LimitsInForce $limits,
         private LoopSums $systems,
         private VolumeReport $volumes,
@@ -83,7 +86,7 @@ final readonly class TroubleReport
                 'state' => ($states[$key] ?? State::Good)->value,
             ];
         }
-        $situation = $this->situation($system, $values, $states);
+        $situation = $this->situation($system, $values, $states, $this->states->of($system, $water)->dangers);
         $answer = Answer::to($situation, $seen);
         $origins = [
             new Origin(
@@ -173,8 +176,9 @@ final readonly class TroubleReport
     /**
      * @param  array<string, float>  $values
      * @param  array<string, State>  $states
+     * @param  list<Danger>  $dangers
      */
-    private function situation(System $system, array $values, array $states): Situation
+    private function situation(System $system, array $values, array $states, array $dangers): Situation
     {
         $following = $this->limits->following($system);
         $ammonia = $following->in('ammonia');
@@ -253,6 +257,7 @@ final readonly class TroubleReport
                 'salt' => $following->in('salt')->figure('use') > 0,
             ],
             $this->treatment($system),
+            overdosed: array_map(static fn(Danger $danger): string => $danger->message->text, $dangers),
         );
     }
 

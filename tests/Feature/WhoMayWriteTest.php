@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Build\LayBuild;
 use App\Models\Charge;
 use App\Models\Course;
 use App\Models\Dose;
@@ -181,23 +182,22 @@ final class WhoMayWriteTest extends TestCase
         $system = $this->system;
         $site = ['site_id' => $this->site->id];
         $own = [...$site, 'system_id' => $system->id];
-        $vessel = Vessel::query()->create([
-            ...$own,
-            'name' => 'Bay',
-            'kind' => 'bay',
-            'shape' => 'box',
-            'measures' => ['length_m' => 2, 'width_m' => 1, 'depth_m' => 1],
-            'freeboard_m' => 0,
-            'displaced_l' => 0,
+        $bay = ['name' => 'Bay', 'kind' => 'bay', 'shape' => 'box', 'freeboard_m' => 0];
+        (new LayBuild())->lay($system, [
+            'vessels' => [[...$bay, 'measures' => ['length_m' => 2, 'width_m' => 1, 'depth_m' => 1]]],
+            'stages' => [
+                [
+                    'name' => 'Mat',
+                    'kind' => 'matting',
+                    'medium' => 'coarse_matting',
+                    'media_l' => 20,
+                    'flow_l_h' => 1000,
+                ],
+            ],
+            'pumps' => [['name' => 'Air', 'kind' => 'air', 'air_l_min' => 20, 'power_w' => 10]],
+            'lines' => [['Fall', 'v:Bay', 's:Mat', 100, 1, [['id' => 'bend_90', 'count' => 1]]]],
         ]);
-        $stage = Stage::query()->create([
-            ...$own,
-            'name' => 'Mat',
-            'kind' => 'matting',
-            'medium' => 'coarse_matting',
-            'media_l' => 20,
-            'flow_l_h' => 1000,
-        ]);
+        $vessel = $system->vessels()->firstOrFail();
         $group = FishGroup::query()->create([
             ...$own,
             'name' => 'Koi',
@@ -219,19 +219,11 @@ final class WhoMayWriteTest extends TestCase
         ];
         $rows = [
             $vessel,
-            $stage,
+            $system->stages()->firstOrFail(),
+            $system->pumps()->firstOrFail(),
+            $system->lines()->firstOrFail(),
             $group,
             $water,
-            Pump::query()->create([...$own, 'name' => 'Air', 'kind' => 'air', 'air_l_min' => 20, 'power_w' => 10]),
-            Line::query()->create([
-                ...$own,
-                'name' => 'Fall',
-                'from_vessel_id' => $vessel->id,
-                'to_stage_id' => $stage->id,
-                'bore_mm' => 100,
-                'length_m' => 1,
-                'fittings' => [],
-            ]),
             Dose::query()->create([...$own, ...$given]),
             Course::query()->create([
                 ...$own,
@@ -272,7 +264,7 @@ final class WhoMayWriteTest extends TestCase
                 'in_mg_l' => 0.2,
                 'out_mg_l' => 0.1,
                 'expected_g_d' => 2,
-                'tested_on' => now()->toDateString(),
+                'tested_at' => now(),
             ]),
             Setback::query()->create([
                 ...$own,

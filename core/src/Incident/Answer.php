@@ -61,6 +61,7 @@ final readonly class Answer
             $told = match ($cause) {
                 Cause::Oxygen => OxygenAnswer::steps($now),
                 Cause::Chlorine => ChlorineAnswer::steps($now),
+                Cause::Overdose => OverdoseAnswer::steps($now),
                 Cause::StoppedFilter => StoppedFilterAnswer::steps($now),
                 Cause::Ammonia => AmmoniaAnswer::steps($now, in_array(Cause::StoppedFilter, $causes, true)),
                 Cause::Nitrite => NitriteAnswer::steps($now),
@@ -95,6 +96,7 @@ final readonly class Answer
             array_filter([
                 $acts('do_mg_l') || $acts('do_sat_pct') ? Cause::Oxygen : null,
                 $acts('chlorine_mg_l') ? Cause::Chlorine : null,
+                $now->overdosed !== [] ? Cause::Overdose : null,
                 $ammonia === State::Act || $ammonia === State::Emergency ? Cause::Ammonia : null,
                 $acts('no2_n_mg_l') ? Cause::Nitrite : null,
                 $acts('alkalinity_mg_l') || ($acts('ph') && ($now->reading('ph') ?? 7.0) < 7) ? Cause::Acid : null,

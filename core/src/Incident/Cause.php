@@ -9,6 +9,7 @@ enum Cause: string
 {
     case Oxygen = 'oxygen';
     case Chlorine = 'chlorine';
+    case Overdose = 'overdose';
     case StoppedFilter = 'stopped_filter';
     case Ammonia = 'ammonia';
     case Nitrite = 'nitrite';
@@ -24,6 +25,7 @@ enum Cause: string
         return match ($this) {
             self::Oxygen => 'Too little oxygen',
             self::Chlorine => 'Chlorine',
+            self::Overdose => 'Too much of a treatment',
             self::StoppedFilter => 'A filter that stood still',
             self::Ammonia => 'Ammonia',
             self::Nitrite => 'Nitrite',

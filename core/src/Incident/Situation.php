@@ -29,6 +29,7 @@ final readonly class Situation
      * @param  float  $changedPct  of the water, by what was already told to do
      * @param  bool  $feedTold  whether it was already said what to feed
      * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool}  $follows  schools
+     * @param  list<string>  $overdosed  what stands in the water that no plan would have let in, in words
      */
     public function __construct(
         public float $volumeL,
@@ -51,6 +52,7 @@ final readonly class Situation
         public ?string $treatment = null,
         public float $changedPct = 0.0,
         public bool $feedTold = false,
+        public array $overdosed = [],
     ) {}
 
     /** As it is after a step that was told: part of the water changed, and what is fed said once. */
@@ -88,6 +90,7 @@ final readonly class Situation
             $this->treatment,
             max($pct, $this->changedPct),
             $this->feedTold || $feedTold,
+            $this->overdosed,
         );
     }
 

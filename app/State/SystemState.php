@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\State;
+
+use App\Expected\Residuals;
+use App\Models\Charge;
+use App\Models\Dose;
+use App\Models\Stage;
+use App\Models\System;
+use App\Readings\LatestWater;
+use App\Readings\WaterMeaning;
+use App\Volumes\WaterBodies;
+use App\Volumes\WaterBody;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Dose\Conflicts;
+use Ironwort\Core\Dose\Danger;
+use Ironwort\Core\Dose\Present;
+use Ironwort\Core\Dose\Validity;
+use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
+
+/** How a system stands: by its readings, and by what was given to its water. Every page reads it here. */
+final readonly class SystemState
+{
+    private Conflicts $conflicts;
+
+    public function __construct(
+        private AgentTable $agents,
+        private WaterMeaning $meaning,
+        private Residuals $residuals,
+        private WaterBodies $bodies,
+    ) {
+        $this->conflicts = new Conflicts($agents);
+    }
+
+    /** @param  ?list<string>  $dosed  ids of systems with anything in their water, where it was looked up for many */
+    public function of(System $system, LatestWater $water, ?array $dosed = null): StateOfSystem
+    {
+        ['state' => $word, 'worst' => $worst] = $this->meaning->of($system, $water);
+        $state = $word === null ? null : State::from($word);
+        $dangers = in_array($system->id, $dosed ?? self::dosed(collect([$system])), true)
+            ? $this->dangers($system, $water)
+            : [];
+        $first = $dangers[0] ?? null;
+        if ($first !== null && ($state === null || !$state->worseThan($first->state))) {
+            return new StateOfSystem($first->state, $first->message->text, $dangers);
+        }
+
+        return new StateOfSystem($state, $worst, $dangers);
+    }
+
+    /**
+     * @param  Collection<int, System>  $systems
+     * @return list<string> ids of those into whose water anything was given that may be there still
+     */
+    public static function dosed(Collection $systems): array
+    {
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()
+            ->select('system_id')
+            ->distinct()
+            ->whereIn('system_id', $systems->map(static fn(System $system): string => $system->id)->all())
+            ->whereNull('withdrawn_at')
+            ->where('given_at', '>=', Carbon::now()->subDays(Validity::BACK_D))
+            ->get();
+
+        return array_values($doses->map(static fn(Dose $dose): string => $dose->system_id)->all());
+    }
+
+    /** @return list<Danger> of the loop and of every bay that is shut off from it */
+    private function dangers(System $system, LatestWater $water): array
+    {
+        $found = [];
+        foreach ($this->bodies->all($system) as $body) {
+            array_push($found, ...$this->dangersOf($system, $body, $water));
+        }
+        usort($found, static fn(Danger $a, Danger $b): int => $b->state->rank() <=> $a->state->rank());
+
+        return $found;
+    }
+
+    /** @return list<Danger> */
+    private function dangersOf(System $system, WaterBody $body, LatestWater $water): array
+    {
+        $rows = $this->residuals->now($system, $body);
+        $salt = $water->get(Parameter::Salinity);
+        // Salt that was measured since is what was measured, and judged as a reading.
+        if (isset($rows['salt']) && $salt !== null && $salt->taken_at->gte($rows['salt']['since'])) {
+            unset($rows['salt']);
+        }
+        $present = array_map(
+            static fn(string $thing, array $row): Present => new Present($thing, $row['name'], $row['mg_l']),
+            array_keys($rows),
+            array_values($rows),
+        );
+
+        return $present === []
+            ? []
+            : Danger::of(
+                $present,
+                $body->vesselId === null && self::zeolite($system),
+                $this->conflicts,
+                $this->agents,
+                $water->get(Parameter::Alkalinity)?->value,
+            );
+    }
+
+    private static function zeolite(System $system): bool
+    {
+        return Charge::in($system)->get()->contains(static fn(Charge $charge): bool => $charge->holdsAmmonia()) ||
+            $system->stages->contains(static fn(Stage $stage): bool => $stage->kind === 'zeolite' && !$stage->bypassed);
+    }
+}
