@@ -161,7 +161,11 @@ final class AtOnceTest extends Yard
         $given = $this->bodies($ann);
         $routes = array_filter(
             Routes::getRoutes()->getRoutes(),
-            static fn(Route $route): bool => self::keyOf($route) !== null,
+            static fn(Route $route): bool => self::keyOf($route) !== null &&
+                $route->methods()[0] === 'PUT' &&
+                str_ends_with($route->uri(), '/{id}') &&
+                // A stage that is cleaned is there already.
+                !str_contains($route->uri(), 'filter/stages'),
         );
         self::assertGreaterThan(20, count($routes));
         foreach ($routes as $route) {

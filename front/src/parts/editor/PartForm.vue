@@ -26,7 +26,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ save: [] }>()
 // One part is edited for as long as the form stands, so these stay the same.
-const { form, errors, trouble, save, fresh, open, remove, retire } = props.part
+const { form, theirs, errors, trouble, save, fresh, open, remove, retire } = props.part
 const groups = computed(() =>
   [
     { more: false, fields: props.fields.filter((field) => !field.more) },
@@ -34,6 +34,13 @@ const groups = computed(() =>
   ].filter((group) => group.fields.length > 0),
 )
 const faulty = (fields: PartField[]) => fields.some((field) => errors.value[field.key])
+/** What stands in the book by now, beside what is typed, where the two differ. */
+const theirsAt = (field: PartField) => {
+  const stored = theirs.value[field.key]
+  if (stored === undefined || (stored ?? '') === (form[field.key] ?? '')) return undefined
+  const said = field.choices?.find((choice) => choice.value === stored)?.label ?? stored
+  return `theirs: ${said || 'empty'}`
+}
 </script>
 
 <template>
@@ -52,7 +59,7 @@ const faulty = (fields: PartField[]) => fields.some((field) => errors.value[fiel
           v-slot="{ id, status, described }"
           :label="field.label"
           :unit="field.unit"
-          :hint="field.hint"
+          :hint="theirsAt(field) ?? field.hint"
           :error="errors[field.key]"
         >
           <ChoiceField

@@ -22,6 +22,8 @@ export function usePart(
   const open = ref<string | null>(null)
   const form = reactive<Typed>({})
   const seen = ref<string>()
+  /** What somebody else has saved meanwhile, by field, where that stops a save. */
+  const theirs = ref<Typed>({})
   const version = () => parts().find((part) => part.id === open.value)?.version
 
   function edit(id: string | null, values: Typed): void {
@@ -29,6 +31,7 @@ export function usePart(
     Object.assign(form, blank(), values)
     open.value = id ?? ulid()
     seen.value = version()
+    theirs.value = {}
     save.reset()
     remove.reset()
     retire.reset()
@@ -59,6 +62,8 @@ export function usePart(
       await refreshSystem(slug())
       await nextTick()
       seen.value = version()
+      const stored = parts().find((part) => part.id === open.value)
+      theirs.value = stored ? asTyped({ ...stored }) : {}
     },
   })
 
@@ -95,7 +100,7 @@ export function usePart(
   /** Whether what is open was never saved. */
   const fresh = computed(() => !parts().some((part) => part.id === open.value))
 
-  return { open, form, fresh, edit, save, remove, retire, errors, trouble }
+  return { open, form, theirs, fresh, edit, save, remove, retire, errors, trouble }
 }
 
 export type EditedPart = ReturnType<typeof usePart>

@@ -5,6 +5,7 @@ import { answer, api } from '@/api/client'
 import type { CoursePage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
+import DoneAnyway from '@/parts/DoneAnyway.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
@@ -12,11 +13,11 @@ const props = defineProps<{ system: System; page: CoursePage; writes: boolean }>
 const form = reactive({ kind: 'zeolite', mass_g: '', capacity_mg_n_per_g: '' })
 const put = useSend(
   () => props.system.slug,
-  (_, key) =>
+  (as: { again?: boolean; done?: boolean }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/charges/{id}', {
         params: { path: { system: props.system.slug, id: key } },
-        body: { ...form },
+        body: { ...form, again: as.again ? 'yes' : 'no', done: as.done ? 'yes' : 'no' },
       }),
     ),
   () => Object.assign(form, { mass_g: '', capacity_mg_n_per_g: '' }),
@@ -84,7 +85,7 @@ const number = (value: number) =>
         <p v-if="charge.brine" class="soft small whole">To empty it: {{ charge.brine }}</p>
       </li>
     </ul>
-    <form v-if="writes" class="fields" novalidate @submit.prevent="put.send(undefined)">
+    <form v-if="writes" class="fields" novalidate @submit.prevent="put.send({})">
       <FormField v-slot="{ id, status }" label="A charge of" :error="put.errors.value.kind"
         ><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS"
       /></FormField>
@@ -99,6 +100,14 @@ const number = (value: number) =>
       />
       <NButton attr-type="submit" :loading="put.pending.value">It is in</NButton>
     </form>
+    <DoneAnyway
+      :errors="put.errors.value"
+      refused="kind"
+      again="It was put in as well"
+      already="It hangs there already"
+      @again="put.send({ again: true })"
+      @done="put.send({ done: true, again: true })"
+    />
     <p v-if="put.trouble.value" class="fault" role="alert">{{ put.trouble.value }}</p>
   </section>
 </template>

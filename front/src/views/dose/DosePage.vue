@@ -9,6 +9,7 @@ import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import BenchAnswer from '@/parts/BenchAnswer.vue'
 import BenchFields from '@/parts/BenchFields.vue'
+import DoneAnyway from '@/parts/DoneAnyway.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import DoseSheet from './DoseSheet.vue'
@@ -231,10 +232,11 @@ const print = () => window.print()
           </p>
         </template>
       </form>
-      <p v-if="give.errors.value.again" class="caution danger" role="alert">
-        {{ give.errors.value.again }}
-        <NButton size="small" @click="give.send({ ...last, again: true })">It was given as well</NButton>
-      </p>
+      <DoneAnyway
+        :errors="give.errors.value"
+        again="It was given as well"
+        @again="give.send({ ...last, again: true })"
+      />
       <details v-if="writes" class="already">
         <summary>It has been given already</summary>
         <p class="soft small">

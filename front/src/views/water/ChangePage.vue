@@ -6,6 +6,7 @@ import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
+import DoneAnyway from '@/parts/DoneAnyway.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import ChangesBooked from './ChangesBooked.vue'
@@ -20,7 +21,7 @@ const { form, water, page, writes, errors, chosen, clear } = useWaterForm(() => 
 const booking = reactive({ kind: 'batch', pump_off: 'no', planned_min: '' })
 const book = useSend(
   () => props.system.slug,
-  (_, key) =>
+  (as: { again?: boolean; done?: boolean }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/changes/{id}', {
         params: { path: { system: props.system.slug, id: key } },
@@ -33,6 +34,8 @@ const book = useSend(
           meter_after: form.value.meter_after,
           water: chosen.value,
           body: form.value.body,
+          again: as.again ? 'yes' : 'no',
+          done: as.done ? 'yes' : 'no',
         },
       }),
     ),
@@ -93,7 +96,7 @@ const BOUNDS: Record<string, string> = {
 
     <section v-if="!page.missing" class="part" aria-label="One change">
       <h2>One change</h2>
-      <form novalidate @submit.prevent="book.send(undefined)">
+      <form novalidate @submit.prevent="book.send({})">
         <div class="fields ways">
           <TypedField v-model="form.change_l" label="Litres" :error="fault('change_l')" />
           <TypedField v-model="form.change_pct" label="or share" unit="%" :error="fault('change_pct')" />
@@ -208,6 +211,14 @@ const BOUNDS: Record<string, string> = {
             >. Assumed, never measured: {{ page.change.pump_off.assumed.join(', ') }}</template
           >. The clock stands in the foot of every page until somebody has seen water flow.
         </p>
+        <DoneAnyway
+          :errors="book.errors.value"
+          refused="water"
+          again="It was changed as well"
+          already="It has been poured"
+          @again="book.send({ again: true })"
+          @done="book.send({ done: true, again: true })"
+        />
         <p v-if="book.trouble.value" class="fault" role="alert">{{ book.trouble.value }}</p>
       </form>
     </section>
