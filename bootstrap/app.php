@@ -36,7 +36,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin serves pages and data, so there is nothing to share across origins.
         $middleware->remove(HandleCors::class);
-        $middleware->trustProxies(at: array_filter(explode(',', (string) env('TRUSTED_PROXIES', ''))));
+        $middleware->trustProxies(at: array_filter(explode(',', (string) getenv('TRUSTED_PROXIES'))));
         $middleware->append(PlainHeaders::class);
         $middleware->redirectGuestsTo('/');
     })

@@ -38,16 +38,22 @@ final readonly class BookReport
      */
     public function of(System $system, array $kinds, ?Carbon $before): array
     {
+        /** @var Collection<int, BookEntry> $entries */
         $entries = collect();
         foreach (array_intersect(self::KINDS, $kinds) as $kind) {
             $entries = $entries->concat(
                 $this->kind($system, $kind, $before ?? Carbon::now()->addDay(), self::PAGE + 1),
             );
         }
-        $sorted = $entries->sortByDesc(static fn(array $entry): string => $entry['at'] . $entry['id'])->values();
+        $sorted = $entries->sortByDesc(static fn(BookEntry $entry): string => $entry->order())->values();
         $page = array_values($sorted->take(self::PAGE)->all());
 
-        return ['entries' => $page, 'next' => $sorted->count() > self::PAGE ? $page[self::PAGE - 1]['at'] : null];
+        $last = $page[self::PAGE - 1] ?? null;
+
+        return [
+            'entries' => array_map(static fn(BookEntry $entry): array => $entry->toArray(), $page),
+            'next' => $sorted->count() > self::PAGE ? $last?->at->toIso8601ZuluString() : null,
+        ];
     }
 
     /**
@@ -60,8 +66,12 @@ final readonly class BookReport
         $marks = [];
         foreach (['notes', 'water', 'doses', 'fish', 'filter'] as $kind) {
             foreach ($this->kind($system, $kind, $to, 200) as $entry) {
-                if ($entry['at'] >= $from->toIso8601ZuluString()) {
-                    $marks[] = ['at' => $entry['at'], 'kind' => $kind, 'text' => $entry['text']];
+                if ($entry->at->gte($from)) {
+                    $marks[] = [
+                        'at' => $entry->at->toIso8601ZuluString(),
+                        'kind' => $kind,
+                        'text' => $entry->text,
+                    ];
                 }
             }
         }
@@ -69,7 +79,7 @@ final readonly class BookReport
         return $marks;
     }
 
-    /** @return Collection<int, array<string, mixed>> */
+    /** @return Collection<int, BookEntry> */
     private function kind(System $system, string $kind, Carbon $before, int $most): Collection
     {
         return match ($kind) {
@@ -83,7 +93,7 @@ final readonly class BookReport
         };
     }
 
-    /** @return Collection<int, array<string, mixed>> */
+    /** @return Collection<int, BookEntry> */
     private function tests(System $system, Carbon $before, int $most): Collection
     {
         $query = Visit::bookedAt($system)->with('corrects.readings');
@@ -114,7 +124,7 @@ final readonly class BookReport
             : '';
 
         return $visits->map(
-            fn(Visit $visit): array => self::entry(
+            fn(Visit $visit): BookEntry => new BookEntry(
                 $visit->id,
                 'tests',
                 $visit->taken_at,
@@ -126,7 +136,7 @@ final readonly class BookReport
         );
     }
 
-    /** @return Collection<int, array<string, mixed>> */
+    /** @return Collection<int, BookEntry> */
     private function feeds(System $system, Carbon $before, int $most): Collection
     {
         $query = Feed::query()->where('system_id', $system->id)->with('user');
@@ -136,7 +146,7 @@ final readonly class BookReport
         $came = ['yes' => 'came up', 'slowly' => 'came up slowly', 'no' => 'did not come up'];
 
         return $feeds->map(
-            static fn(Feed $feed): array => self::entry(
+            static fn(Feed $feed): BookEntry => new BookEntry(
                 $feed->id,
                 'feeds',
                 $feed->fed_at,
@@ -153,7 +163,7 @@ final readonly class BookReport
         );
     }
 
-    /** @return Collection<int, array<string, mixed>> */
+    /** @return Collection<int, BookEntry> */
     private function notes(System $system, Carbon $before, int $most): Collection
     {
         $query = Note::query()
@@ -164,7 +174,7 @@ final readonly class BookReport
         $notes = $query->limit($most)->get();
 
         return $notes->map(
-            static fn(Note $note): array => self::entry(
+            static fn(Note $note): BookEntry => new BookEntry(
                 $note->id,
                 'notes',
                 $note->taken_at,
@@ -175,7 +185,7 @@ final readonly class BookReport
         );
     }
 
-    /** @return Collection<int, array<string, mixed>> */
+    /** @return Collection<int, BookEntry> */
     private function fish(System $system, Carbon $before, int $most): Collection
     {
         $query = FishEvent::query()->with(['from', 'to', 'user']);
@@ -190,7 +200,7 @@ final readonly class BookReport
         /** @var Collection<int, FishEvent> $events */
         $events = $query->limit($most)->get();
 
-        return $events->map(static function (FishEvent $event) use ($system): array {
+        return $events->map(static function (FishEvent $event) use ($system): BookEntry {
             $text = match (true) {
                 $event->kind === 'lost' => "{$event->count} {$event->group_name} died",
                 $event->kind === 'sold' => "{$event->count} {$event->group_name} sold",
@@ -199,7 +209,7 @@ final readonly class BookReport
                 default => "{$event->count} {$event->group_name} moved to {$event->to?->name}",
             };
 
-            return self::entry(
+            return new BookEntry(
                 $event->id,
                 'fish',
                 $event->happened_on,
@@ -209,7 +219,7 @@ final readonly class BookReport
         });
     }
 
-    /** @return Collection<int, array<string, mixed>> */
+    /** @return Collection<int, BookEntry> */
     private function water(System $system, Carbon $before, int $most): Collection
     {
         /** @var Collection<int, WaterChange> $changes */
@@ -223,7 +233,7 @@ final readonly class BookReport
             ->get();
 
         return $changes->map(
-            static fn(WaterChange $change): array => self::entry(
+            static fn(WaterChange $change): BookEntry => new BookEntry(
                 $change->id,
                 'water',
                 $change->changed_at,
@@ -233,7 +243,7 @@ final readonly class BookReport
         );
     }
 
-    /** @return Collection<int, array<string, mixed>> each with what a volume corrected since makes of it */
+    /** @return Collection<int, BookEntry> each with what a volume corrected since makes of it */
     private function doses(System $system, Carbon $before, int $most): Collection
     {
         /** @var Collection<int, Dose> $doses */
@@ -246,7 +256,7 @@ final readonly class BookReport
             ->limit($most)
             ->get();
         if ($doses->isEmpty()) {
-            return $doses->map(static fn(): array => []);
+            return new Collection();
         }
         $volumes = [];
         foreach ($this->bodies->all($system) as $body) {
@@ -254,7 +264,7 @@ final readonly class BookReport
         }
 
         return $doses->map(
-            static fn(Dose $dose): array => self::entry(
+            static fn(Dose $dose): BookEntry => new BookEntry(
                 $dose->id,
                 'doses',
                 $dose->given_at,
@@ -271,7 +281,7 @@ final readonly class BookReport
         );
     }
 
-    /** @return Collection<int, array<string, mixed>> */
+    /** @return Collection<int, BookEntry> */
     private function filter(System $system, Carbon $before, int $most): Collection
     {
         $named = [
@@ -306,7 +316,7 @@ final readonly class BookReport
 
         return $setbacks
             ->map(
-                static fn(Setback $setback): array => self::entry(
+                static fn(Setback $setback): BookEntry => new BookEntry(
                     $setback->id,
                     'filter',
                     $setback->happened_on,
@@ -316,7 +326,7 @@ final readonly class BookReport
             )
             ->concat(
                 $shut->map(
-                    static fn(ShutOff $off): array => self::entry(
+                    static fn(ShutOff $off): BookEntry => new BookEntry(
                         $off->id,
                         'filter',
                         $off->shut_at,
@@ -328,7 +338,7 @@ final readonly class BookReport
             )
             ->concat(
                 $volumes->map(
-                    static fn(VolumeChoice $choice): array => self::entry(
+                    static fn(VolumeChoice $choice): BookEntry => new BookEntry(
                         $choice->id,
                         'filter',
                         $choice->created_at,
@@ -337,33 +347,5 @@ final readonly class BookReport
                     ),
                 ),
             );
-    }
-
-    /**
-     * @param  ?array<string, mixed>  $visit
-     * @param  ?array<string, mixed>  $before
-     * @return array<string, mixed>
-     */
-    private static function entry(
-        string $id,
-        string $kind,
-        Carbon $at,
-        ?string $by,
-        string $text,
-        ?array $visit = null,
-        ?array $before = null,
-        bool $photo = false,
-    ): array {
-        return [
-            'id' => $id,
-            'kind' => $kind,
-            'at' => $at->toIso8601ZuluString(),
-            'age' => Age::of($at),
-            'by' => $by,
-            'text' => $text,
-            'visit' => $visit,
-            'corrected' => $before,
-            'photo' => $photo,
-        ];
     }
 }

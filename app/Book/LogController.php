@@ -38,7 +38,8 @@ final class LogController extends Controller
             'readings' => array_values(
                 array_filter(
                     $understood['strips'],
-                    static fn(array $strip): bool => isset($readings[$strip['parameter']]) ||
+                    static fn(array $strip): bool => (is_string($strip['parameter']) &&
+                        isset($readings[$strip['parameter']])) ||
                         self::follows($strip['parameter'], $readings),
                 ),
             ),

@@ -6,6 +6,7 @@ namespace App\Book;
 
 use App\Models\System;
 use App\Models\User;
+use App\Models\Vessel;
 use App\Readings\BookVisit;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -238,18 +239,17 @@ final readonly class ReadingsCsv
         if ($time === null) {
             throw BadInput::at('csv', 'No column of it is a time: say which one.');
         }
-        $bays = $system->vessels
-            ->pluck('id', 'name')
-            ->mapWithKeys(static fn(string $id, string $name): array => [mb_strtolower($name) => $id]);
+        $bays = $system->vessels->mapWithKeys(
+            static fn(Vessel $vessel): array => [mb_strtolower($vessel->name) => $vessel->id],
+        );
         $booked = [];
-        foreach (
-            DB::select(
-                'SELECT extract(epoch FROM taken_at)::bigint AS t FROM visits WHERE system_id = ' .
-                    '? AND withdrawn_at IS NULL',
-                [$system->id],
-            )
-            as $visit
-        ) {
+        /** @var list<object{t: string}> $times */
+        $times = DB::select(
+            'SELECT extract(epoch FROM taken_at)::bigint AS t FROM visits WHERE system_id = ' .
+                '? AND withdrawn_at IS NULL',
+            [$system->id],
+        );
+        foreach ($times as $visit) {
             $booked[(int) $visit->t] = true;
         }
         $visits = $errors = [];

@@ -16,8 +16,7 @@ final readonly class LayBuild
 {
     /**
      * @param  array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
-     *     pumps?: list<array<string,
-     *     mixed>>, lines?: list<array<array-key, mixed>>}  $plan
+     *     pumps?: list<array<string, mixed>>, lines?: list<array<array-key, mixed>>}  $plan
      */
     public function lay(System $system, array $plan): void
     {
@@ -25,12 +24,6 @@ final readonly class LayBuild
         foreach ($plan['vessels'] ?? [] as $i => $vessel) {
             $system->vessels()->create([...$own, 'freeboard_m' => 0, 'displaced_l' => 0, ...$vessel, 'position' => $i]);
         }
-        $inside = static fn(array $part): array => [
-            ...array_diff_key($part, ['inside' => 0]),
-            'vessel_id' => isset($part['inside'])
-                ? $system->vessels()->where('name', $part['inside'])->value('id')
-                : null,
-        ];
         foreach ($plan['stages'] ?? [] as $i => $stage) {
             $system
                 ->stages()
@@ -39,16 +32,17 @@ final readonly class LayBuild
                     'medium' => null,
                     'air_l_min' => 0,
                     'media_l' => 0,
-                    ...$inside($stage),
+                    ...self::inside($system, $stage),
                     'position' => $i,
                 ]);
         }
         foreach ($plan['pumps'] ?? [] as $i => $pump) {
-            $system->pumps()->create([...$own, ...$inside($pump), 'position' => $i]);
+            $system->pumps()->create([...$own, ...self::inside($system, $pump), 'position' => $i]);
         }
         $ends = $this->ends($system);
         foreach ($plan['lines'] ?? [] as $i => $line) {
-            [$name, $from, $to, $bore, $length, $fittings] = $line;
+            [$name, $from, $to] = array_map(self::word(...), array_slice($line, 0, 3));
+            [3 => $bore, 4 => $length, 5 => $fittings] = $line;
             $system
                 ->lines()
                 ->create([
@@ -69,6 +63,25 @@ final readonly class LayBuild
                 $other->update(['three_way_id' => $made->id]);
             }
         }
+    }
+
+    private static function word(mixed $written): string
+    {
+        return is_string($written) ? $written : throw new \LogicException('A line begins with its name and its ends.');
+    }
+
+    /**
+     * @param  array<string, mixed>  $part
+     * @return array<string, mixed> the same with the key of the vessel it stands in
+     */
+    private static function inside(System $system, array $part): array
+    {
+        return [
+            ...array_diff_key($part, ['inside' => 0]),
+            'vessel_id' => isset($part['inside'])
+                ? $system->vessels()->where('name', $part['inside'])->value('id')
+                : null,
+        ];
     }
 
     /** @return array<string, array{string, string}> name to column and key */

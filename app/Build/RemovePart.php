@@ -82,7 +82,7 @@ final readonly class RemovePart
                     ->filter(
                         static fn(Line $line): bool => $line->from()->id === $part->id || $line->to()->id === $part->id,
                     )
-                    ->pluck('name')
+                    ->map(static fn(Line $line): string => $line->name)
                     ->all();
         if ($lines !== []) {
             throw BadInput::at(
@@ -93,9 +93,18 @@ final readonly class RemovePart
         $inside =
             $part instanceof Vessel
                 ? [
-                    ...$system->stages->where('vessel_id', $part->id)->pluck('name')->all(),
-                    ...$system->pumps->where('vessel_id', $part->id)->pluck('name')->all(),
-                    ...$system->fish->where('vessel_id', $part->id)->pluck('name')->all(),
+                    ...$system->stages
+                        ->where('vessel_id', $part->id)
+                        ->map(static fn(Stage $one): string => $one->name)
+                        ->all(),
+                    ...$system->pumps
+                        ->where('vessel_id', $part->id)
+                        ->map(static fn(Pump $one): string => $one->name)
+                        ->all(),
+                    ...$system->fish
+                        ->where('vessel_id', $part->id)
+                        ->map(static fn(FishGroup $one): string => $one->name)
+                        ->all(),
                 ]
                 : [];
         if ($inside !== []) {

@@ -18,15 +18,26 @@ final class CapacityController extends Controller
     public function __invoke(Request $request, System $system, CapacityReport $report): JsonResponse
     {
         $system->unsetRelations();
-        $typed = array_map(
-            static fn(mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '',
-            $request->only([...self::CONDITIONS, ...CapacityWhatIf::KEYS]),
-        );
+        $typed = self::conditions($request);
 
         return new JsonResponse([
             'slug' => $system->slug,
             'name' => $system->name,
             ...$report->of($system, LatestWater::of($system), $typed),
         ]);
+    }
+
+    /** @return array<string, string> conditions and what-ifs as typed */
+    public static function conditions(Request $request): array
+    {
+        $typed = [];
+        foreach ([...self::CONDITIONS, ...CapacityWhatIf::KEYS] as $key) {
+            $value = $request->input($key);
+            if ($request->has($key)) {
+                $typed[$key] = is_string($value) ? mb_substr($value, 0, 40) : '';
+            }
+        }
+
+        return $typed;
     }
 }

@@ -8,9 +8,11 @@ use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\System;
 use App\Readings\LatestWater;
+use Ironwort\Core\Calc\FigureRow;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\Carrying;
+use Ironwort\Core\Filter\Headroom;
 use Ironwort\Core\Filter\Limit;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
@@ -19,6 +21,8 @@ use Ironwort\Core\Measure\Format;
 /** Load of fish and feed against what the filter can take: today, when grown, and before what runs out first. */
 final readonly class CapacityReport
 {
+    private const NO_ROOM = ['limit' => '', 'feed_g_d' => 0.0, 'kg' => 0.0, 'fish' => 0.0];
+
     private const LIMITS = ['surface' => 'Surface', 'oxygen' => 'Oxygen', 'transport' => 'Flow'];
 
     public function __construct(
@@ -184,25 +188,14 @@ final readonly class CapacityReport
      */
     private function room(Result $balance, array $input, array $origins): array
     {
-        $now = $this->rows($balance, 'headroom_now');
-        $grown = $this->rows($balance, 'headroom_grown');
+        $now = self::headroom($balance, 'headroom_now');
+        $grown = self::headroom($balance, 'headroom_grown');
         $names = [
             'ammonia' => 'Ammonia',
             'unionised_ammonia' => 'Un-ionised ammonia',
             'oxygen' => 'Oxygen',
             'alkalinity' => 'KH in a week',
             'nitrate' => 'Nitrate',
-        ];
-        $least = static fn(array $rows): array => array_reduce(
-            $rows,
-            static fn(?array $least, array $row): array => $least === null || $row['feed_g_d'] < $least['feed_g_d']
-                ? $row
-                : $least,
-        ) ?? [
-            'limit' => '',
-            'feed_g_d' => 0.0,
-            'fish' => 0.0,
-            'kg' => 0.0,
         ];
         $figure = fn(string $label, float $value, string $unit, string $key): array => (new Figure(
             $label,
@@ -213,8 +206,8 @@ final readonly class CapacityReport
             $input,
             $origins,
         ))->toArray();
-        $first = $least($now);
-        $firstGrown = $least($grown);
+        $first = Headroom::first($now) ?? self::NO_ROOM;
+        $firstGrown = Headroom::first($grown) ?? self::NO_ROOM;
 
         return [
             'length_cm' => is_numeric($input['length_cm']) ? (float) $input['length_cm'] : 50.0,
@@ -240,23 +233,31 @@ final readonly class CapacityReport
     }
 
     /** @return list<array{limit: string, feed_g_d: float, kg: float, fish: float}> */
-    private function rows(Result $balance, string $key): array
+    private static function headroom(Result $balance, string $key): array
     {
-        /** @var list<array{limit: string, feed_g_d: float, kg: float, fish: float}> $rows */
-        $rows = $balance->figures[$key];
-
-        return $rows;
+        return array_map(
+            static fn(FigureRow $row): array => [
+                'limit' => $row->text('limit'),
+                'feed_g_d' => $row->number('feed_g_d'),
+                'kg' => $row->number('kg'),
+                'fish' => $row->number('fish'),
+            ],
+            $balance->rows($key),
+        );
     }
 
     /** @return list<array<string, mixed>> */
     private function stages(System $system, Result $result, Result $balance, Carrying $carrying): array
     {
         $figures = $result->figures['stages'];
-        $off = array_column(
-            is_array($balance->figures['stages_off']) ? $balance->figures['stages_off'] : [],
-            null,
-            'stage',
-        );
+        $off = [];
+        foreach ($balance->rows('stages_off') as $row) {
+            $off[(int) $row->number('stage')] = [
+                'tan_mg_l' => $row->numberOrNull('tan_mg_l'),
+                'no2_n_mg_l' => $row->numberOrNull('no2_n_mg_l'),
+                'spare_pct' => $row->numberOrNull('spare_pct'),
+            ];
+        }
         $rows = [];
         foreach ($system->stages->values() as $i => $stage) {
             $row = is_array($figures) && is_array($figures[$i] ?? null) ? $figures[$i] : [];
@@ -272,13 +273,7 @@ final readonly class CapacityReport
                 'transport_limit_g_d' => $row['transport_limit_g_d'] ?? 0.0,
                 'capacity_g_d' => $row['capacity_g_d'] ?? 0.0,
                 'limiting' => $row['limiting'] ?? 'surface',
-                'off' => isset($off[$i])
-                    ? [
-                        'tan_mg_l' => $off[$i]['tan_mg_l'],
-                        'no2_n_mg_l' => $off[$i]['no2_n_mg_l'],
-                        'spare_pct' => $off[$i]['spare_pct'],
-                    ]
-                    : null,
+                'off' => $off[$i] ?? null,
                 'share' => $this->kinds->get($stage->kind)->nitrifies() ? $carrying->share() : 0.0,
             ];
         }

@@ -33,7 +33,11 @@ final class FilterController extends Controller
     public function show(Request $request, System $system): JsonResponse
     {
         return new JsonResponse(
-            $this->report->of($system->unsetRelations(), LatestWater::of($system), $this->conditions($request)),
+            $this->report->of(
+                $system->unsetRelations(),
+                LatestWater::of($system),
+                CapacityController::conditions($request),
+            ),
         );
     }
 
@@ -196,7 +200,10 @@ final class FilterController extends Controller
             ],
             ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.'],
         );
-        $changes = array_filter($this->conditions($request), static fn(string $text): bool => trim($text) !== '');
+        $changes = array_filter(
+            CapacityController::conditions($request),
+            static fn(string $text): bool => trim($text) !== '',
+        );
         if ($changes === []) {
             throw BadInput::at('name', 'Change something first.');
         }
@@ -221,14 +228,5 @@ final class FilterController extends Controller
         WhatIf::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->delete();
 
         return $this->whatIfs($system);
-    }
-
-    /** @return array<string, string> */
-    private function conditions(Request $request): array
-    {
-        return array_map(
-            static fn(mixed $value): string => is_string($value) ? mb_substr($value, 0, 40) : '',
-            $request->only([...CapacityController::CONDITIONS, ...CapacityWhatIf::KEYS]),
-        );
     }
 }

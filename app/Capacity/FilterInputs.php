@@ -114,7 +114,7 @@ final readonly class FilterInputs
         $biomass = $this->systems->biomass($system)->value;
         $added = $whatIf->fishKg();
         $perKg = $biomass > 0 ? $values['feed_g_d'] / $biomass : 10.0;
-        $no3 = $this->limits->for($system, Parameter::Nitrate)->above->watch;
+        $no3 = $this->limits->for($system, Parameter::Nitrate)->above?->watch;
         $input = [
             'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
             'biomass_kg' => max(0.0, $biomass + $added),
@@ -288,7 +288,7 @@ final readonly class FilterInputs
                 ($line->ends_above_mm > 0 || in_array($line->outlet, ['waterfall', 'spray_bar', 'jet'], true)) &&
                 $line->valve_open_pct !== 0.0,
         );
-        $share = $system->stages->max(static fn(Stage $stage): float => $stage->flow_l_h) / max(1, $returns->count());
+        $share = $system->throughput() / max(1, $returns->count());
         foreach ($returns as $line) {
             $kind = in_array($line->outlet, ['waterfall', 'spray_bar', 'jet'], true) ? $line->outlet : 'waterfall';
             $devices[] = [
@@ -344,7 +344,7 @@ final readonly class FilterInputs
                 'Aeration',
                 $this->devices($system) === []
                     ? 'none described'
-                    : implode(', ', array_column($this->devices($system), 'name')),
+                    : implode(', ', array_filter(array_column($this->devices($system), 'name'), is_string(...))),
                 'build',
                 'air pumps, falls and showers of the build',
             ),

@@ -107,6 +107,6 @@ final readonly class FilterRun
             ->where('changed_at', '>=', $from)
             ->sum('litres');
 
-        return (is_numeric($litres) ? (float) $litres : 0.0) / self::DAYS;
+        return (float) $litres / self::DAYS;
     }
 }

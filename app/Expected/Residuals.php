@@ -6,7 +6,6 @@ namespace App\Expected;
 
 use App\Models\Charge;
 use App\Models\Dose;
-use App\Models\Stage;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\WaterChange;
@@ -190,9 +189,7 @@ final readonly class Residuals
     /** @return list<Clearing> carbon and zeolite that were in the loop while the dose was */
     private function adsorbers(System $system, Agent $agent, Dose $dose, Carbon $until): array
     {
-        $whole = (float) $system->stages->max(
-            static fn(Stage $stage): float => $stage->bypassed ? 0.0 : $stage->flow_l_h,
-        );
+        $whole = $system->throughput();
         $found = [];
         foreach ($system->stages as $stage) {
             if (isset(Adsorption::GRAMS_PER_L[$stage->kind]) && !$stage->bypassed) {

@@ -39,7 +39,10 @@ final readonly class ErrorAnswers
                 $fault instanceof ValidationException => [
                     $fault->status,
                     'Something typed cannot be used yet.',
-                    array_map(static fn(array $all): string => (string) reset($all), $fault->errors()),
+                    array_map(
+                        static fn(mixed $all): string => is_array($all) && is_string($all[0] ?? null) ? $all[0] : '',
+                        $fault->errors(),
+                    ),
                 ],
                 $fault instanceof BadInput => [422, 'Something given cannot be used yet.', $fault->errors],
                 $fault instanceof AuthenticationException => [401, 'Sign in first.', []],

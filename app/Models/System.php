@@ -189,6 +189,15 @@ final class System extends Model
         return self::query()->whereKey($this->id)->lock('for no key update')->firstOrFail();
     }
 
+    /** What passes the filter: the most that goes through any of its stages, L/h. */
+    public function throughput(): float
+    {
+        return $this->stages->reduce(
+            static fn(float $most, Stage $stage): float => max($most, $stage->bypassed ? 0.0 : $stage->flow_l_h),
+            0.0,
+        );
+    }
+
     /** Cover of plants in all its vessels, m². */
     public function plantsM2(): float
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\User;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -36,26 +37,35 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Library::class, static fn(): Library => Library::shipped());
         $this->app->singleton(
             Registry::class,
-            static fn($app): Registry => Registry::standard($app->make(Library::class)),
+            static fn(Application $app): Registry => Registry::standard($app->make(Library::class)),
         );
-        $this->app->singleton(LimitTable::class, static fn($app): LimitTable => $app->make(Library::class)->limits());
+        $this->app->singleton(
+            LimitTable::class,
+            static fn(Application $app): LimitTable => $app->make(Library::class)->limits(),
+        );
         $this->app->singleton(
             SchoolTable::class,
-            static fn($app): SchoolTable => $app->make(Library::class)->schools(),
+            static fn(Application $app): SchoolTable => $app->make(Library::class)->schools(),
         );
         $this->app->singleton(
             TestSchedule::class,
-            static fn($app): TestSchedule => $app->make(Library::class)->testSchedule(),
+            static fn(Application $app): TestSchedule => $app->make(Library::class)->testSchedule(),
         );
-        $this->app->singleton(MediaTable::class, static fn($app): MediaTable => $app->make(Library::class)->media());
-        $this->app->singleton(AgentTable::class, static fn($app): AgentTable => $app->make(Library::class)->agents());
+        $this->app->singleton(
+            MediaTable::class,
+            static fn(Application $app): MediaTable => $app->make(Library::class)->media(),
+        );
+        $this->app->singleton(
+            AgentTable::class,
+            static fn(Application $app): AgentTable => $app->make(Library::class)->agents(),
+        );
         $this->app->singleton(
             FittingTable::class,
-            static fn($app): FittingTable => $app->make(Library::class)->fittings(),
+            static fn(Application $app): FittingTable => $app->make(Library::class)->fittings(),
         );
         $this->app->singleton(
             StageKinds::class,
-            static fn($app): StageKinds => $app->make(Library::class)->stageKinds(),
+            static fn(Application $app): StageKinds => $app->make(Library::class)->stageKinds(),
         );
     }
 

@@ -60,7 +60,7 @@ final readonly class RoundReport
         foreach ($systems as $system) {
             $rows[] = $this->row($system, $water[$system->id], $seen[$system->id], $dosed);
         }
-        $rank = static fn(array $row): int => $row['state'] === null ? 0 : State::from($row['state'])->rank();
+        $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
         usort($rows, static fn(array $a, array $b): int => $rank($b) <=> $rank($a));
 
         return [
@@ -169,7 +169,10 @@ final readonly class RoundReport
     {
         [$now, $before] = [$visits->get(0), $visits->get(1)];
         $texts = [];
-        foreach ($now === null || $before === null ? [] : $now->readings as $reading) {
+        if ($now === null || $before === null) {
+            return [];
+        }
+        foreach ($now->readings as $reading) {
             /** @var ?Reading $was */
             $was = $before->readings->firstWhere('parameter', $reading->parameter);
             $word = fn(Reading $of): string => $this->limits

@@ -91,7 +91,12 @@ final class TimerController extends Controller
 
         return new JsonResponse(
             array_map(static function (array $timer): array {
-                $open = OpenTimer::of($timer['minutes'], $timer['planned']);
+                $minutes = $timer['minutes'];
+                $planned = $timer['planned'];
+                $open = OpenTimer::of(
+                    is_numeric($minutes) ? (float) $minutes : null,
+                    is_numeric($planned) ? (float) $planned : null,
+                );
 
                 return [...$timer, 'act_at' => $open->actAtMin, 'emergency_at' => $open->emergencyAtMin];
             }, $timers),

@@ -8,6 +8,7 @@ use App\Http\Controller;
 use App\Models\Site;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
+use Illuminate\Contracts\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -49,7 +50,7 @@ final class SessionController extends Controller
         }
         $email = Str::lower(trim($given['email']));
         $signedIn = Auth::attempt([
-            static fn($query) => $query->whereRaw('lower(email) = ?', [$email]),
+            static fn(Builder $query) => $query->whereRaw('lower(email) = ?', [$email]),
             'password' => $given['password'],
         ]);
         if (!$signedIn) {

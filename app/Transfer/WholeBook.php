@@ -163,16 +163,15 @@ final readonly class WholeBook
             'probe_readings', 'probe_sums' => $query->whereIn('system_id', $site->systems()->pluck('id')),
             default => $query->where('site_id', $site->id),
         };
-        $rows = $query
-            ->orderBy(str_starts_with($table, 'probe_') ? 'system_id' : 'id')
-            ->get()
-            ->map(static fn(object $row): array => (array) $row)
-            ->all();
         $without = ['users' => ['password', 'remember_token'], 'readings' => ['id']][$table] ?? [];
+        $rows = [];
+        foreach ($query->orderBy(str_starts_with($table, 'probe_') ? 'system_id' : 'id')->get() as $row) {
+            /** @var array<string, mixed> $values */
+            $values = get_object_vars($row);
+            $rows[] = array_diff_key($values, array_flip($without));
+        }
 
-        return array_values(
-            array_map(static fn(array $row): array => array_diff_key($row, array_flip($without)), $rows),
-        );
+        return $rows;
     }
 
     /** @param  list<array<array-key, mixed>>  $rows */

@@ -14,6 +14,7 @@ use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
+use Ironwort\Core\Calc\FigureRow;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Exchange\FirstFill;
 use Ironwort\Core\Exchange\NewWater;
@@ -54,28 +55,26 @@ final readonly class ChangeContext
             ...$price === null ? [] : ['price_m3' => $price],
         ];
         $follows = $this->judging->following($system)->in('exchange')->id;
-        $rows = $this->registry->run('exchange.schools', $input)->figures['schools'];
-        $say = static fn(Parameter $parameter, mixed $value): ?string => is_numeric($value)
-            ? TwoWaters::number($parameter, (float) $value)
-            : null;
+        $rows = $this->registry->run('exchange.schools', $input)->rows('schools');
+        $say = static fn(Parameter $parameter, ?float $value): ?string => $value === null
+            ? null
+            : TwoWaters::number($parameter, $value);
 
-        return array_values(
-            array_map(
-                static fn(array $row): array => [
-                    'id' => $row['id'],
-                    'name' => $row['name'],
-                    'followed' => $row['id'] === $follows,
-                    'pct_week' => $row['pct_week'],
-                    'water_l' => $row['water_l'],
-                    'cost' => $row['cost'],
-                    'nitrate' => $say(Parameter::Nitrate, $row['no3_n_mg_l']),
-                    'kh' => $say(Parameter::Alkalinity, $row['alkalinity_mg_l']),
-                    'gh' => $say(Parameter::Hardness, $row['hardness_mg_l']),
-                    'temp_drop_c' => $row['temp_drop_c'],
-                    'nitrate_jump' => $say(Parameter::Nitrate, $row['nitrate_jump_mg_l']),
-                ],
-                is_array($rows) ? $rows : [],
-            ),
+        return array_map(
+            static fn(FigureRow $row): array => [
+                'id' => $row->text('id'),
+                'name' => $row->text('name'),
+                'followed' => $row->text('id') === $follows,
+                'pct_week' => $row->numberOrNull('pct_week'),
+                'water_l' => $row->numberOrNull('water_l'),
+                'cost' => $row->numberOrNull('cost'),
+                'nitrate' => $say(Parameter::Nitrate, $row->numberOrNull('no3_n_mg_l')),
+                'kh' => $say(Parameter::Alkalinity, $row->numberOrNull('alkalinity_mg_l')),
+                'gh' => $say(Parameter::Hardness, $row->numberOrNull('hardness_mg_l')),
+                'temp_drop_c' => $row->numberOrNull('temp_drop_c'),
+                'nitrate_jump' => $say(Parameter::Nitrate, $row->numberOrNull('nitrate_jump_mg_l')),
+            ],
+            $rows,
         );
     }
 
@@ -122,7 +121,7 @@ final readonly class ChangeContext
         return [
             'school' => $school->name,
             'week_l' => $share * $volume,
-            'done_l' => (is_numeric($batches) ? (float) $batches : 0.0) + ($trickle->flow_l_h ?? 0.0) * $hours,
+            'done_l' => (float) $batches + ($trickle->flow_l_h ?? 0.0) * $hours,
         ];
     }
 
@@ -171,12 +170,13 @@ final readonly class ChangeContext
         }
         $whole = $putBack->of($system, $waters, $waters->volume);
         $conditioner =
-            array_values(array_filter($whole, static fn(array $item): bool => $item['what'] === 'conditioner'))[0] ??
-            null;
+            array_values(
+                array_filter($whole, static fn(PutBackItem $item): bool => $item->what === 'conditioner'),
+            )[0] ?? null;
 
         return FirstFill::steps(
             $waters->volume,
-            $conditioner['text'] ?? null,
+            $conditioner?->text,
             $waters->source->reading('alkalinity_mg_l'),
             $waters->source->reading('hardness_mg_l'),
         );

@@ -66,28 +66,13 @@ final readonly class PlanChange
             plannedMin: $minutes,
             dangerMin: $bound?->minutes,
             dangerBy: $bound?->decides,
-            putBack: $kind === 'batch' && $source !== null ? $this->open($system, $waters, (float) $litres) : [],
+            putBack: $kind === 'batch' && $source !== null
+                ? array_map(
+                    static fn(PutBackItem $item): array => $item->open(),
+                    $this->putBack->of($system, $waters, (float) $litres),
+                )
+                : [],
             done: $typed->flag('done'),
-        );
-    }
-
-    /**
-     * @return list<array{what: string, name: string, text: string, done: bool, good: string, amount: float,
-     *     unit: ?string}>
-     */
-    private function open(System $system, TwoWaters $waters, float $litres): array
-    {
-        return array_map(
-            static fn(array $item): array => [
-                'what' => $item['what'],
-                'name' => $item['name'],
-                'text' => $item['text'],
-                'done' => false,
-                'good' => $item['good'],
-                'amount' => $item['figure']['value'],
-                'unit' => $item['figure']['unit'],
-            ],
-            $this->putBack->of($system, $waters, $litres),
         );
     }
 }

@@ -90,15 +90,15 @@ final readonly class Programme
             : TwoWaters::number($goal, $value);
         $bucket = ($way['delivery'] ?? '') === 'bucket' ? $number('bucket_l') : null;
         $steps = [];
-        foreach (is_array($result->figures['steps']) ? $result->figures['steps'] : [] as $step) {
+        foreach ($result->rows('steps') as $step) {
             $steps[] = [
-                'day' => $step['day'] + 1,
-                'of_day' => $step['of_day'],
-                'litres' => $step['change_l'],
-                'pct' => $step['change_pct'],
-                'minutes' => $step['minutes'],
-                'buckets' => $bucket === null ? null : (int) ceil($step['change_l'] / $bucket - 1e-9),
-                'after' => $say(TwoWaters::mix($step['after'])[$key]),
+                'day' => $step->number('day') + 1,
+                'of_day' => $step->number('of_day'),
+                'litres' => $step->number('change_l'),
+                'pct' => $step->number('change_pct'),
+                'minutes' => $step->numberOrNull('minutes'),
+                'buckets' => $bucket === null ? null : (int) ceil($step->number('change_l') / $bucket - 1e-9),
+                'after' => $say($step->row('after')->number($key)),
             ];
         }
         $figure = static fn(string $label, string $of, string $unit): ?array => is_numeric($result->figures[$of])
@@ -112,19 +112,19 @@ final readonly class Programme
                 $waters->origins,
             ))->toArray()
             : null;
-        $bound = $result->figures['bound'];
+        $bound = $result->row('bound');
 
         return [
             'reachable' => $result->figures['reachable'],
             'name' => $goal === null ? 'what was dosed' : $goal->name(),
             'unit' => $goal === null ? '% left' : $goal->symbol(),
             'reason' =>
-                is_array($bound) && $goal !== null
+                $bound !== null && $goal !== null
                     ? $this->never(
                         $goal,
-                        (float) $bound['from'],
-                        (float) $bound['to'],
-                        (float) $bound['source'],
+                        $bound->number('from'),
+                        $bound->number('to'),
+                        $bound->number('source'),
                         $waters,
                     )
                     : $result->figures['reason'],

@@ -29,7 +29,7 @@ final readonly class PutBack
         private AgentTable $agents,
     ) {}
 
-    /** @return list<array{what: string, good: string, name: string, text: string, figure: array<string, mixed>}> */
+    /** @return list<PutBackItem> */
     public function of(System $system, TwoWaters $waters, float $litres): array
     {
         if ($litres <= 0 || $waters->source === null) {
@@ -49,23 +49,14 @@ final readonly class PutBack
                 'steps' => 1,
             ];
             $grams = $this->registry->run('dose.salt', $input)->number('total_g');
-            $items[] = [
-                'what' => 'salt',
-                'good' => 'salt',
-                'name' => 'Salt',
-                'text' =>
-                    Measures::grams($grams, true) .
+            $items[] = new PutBackItem(
+                what: 'salt',
+                good: 'salt',
+                name: 'Salt',
+                text: Measures::grams($grams, true) .
                     ' of salt, dissolved, for the new water; not with zeolite in the loop',
-                'figure' => (new Figure(
-                    'Salt',
-                    $grams,
-                    'g',
-                    'dose.salt',
-                    'total_g',
-                    $input,
-                    $waters->origins,
-                ))->toArray(),
-            ];
+                figure: new Figure('Salt', $grams, 'g', 'dose.salt', 'total_g', $input, $waters->origins),
+            );
         }
         $lacks = ($waters->now['alkalinity_mg_l'] ?? 0.0) - ($waters->new['alkalinity_mg_l'] ?? INF);
         if ($lacks > NewWater::KH_MG_L) {
@@ -79,21 +70,13 @@ final readonly class PutBack
                 'max_step_mg_l' => 1000,
             ];
             $grams = $this->registry->run('carbonate.buffer', $input)->number('dose_g');
-            $items[] = [
-                'what' => 'buffer',
-                'good' => 'bicarbonate',
-                'name' => 'Buffer',
-                'text' => Measures::grams($grams) . ' of sodium bicarbonate, so that KH stays',
-                'figure' => (new Figure(
-                    'Bicarbonate',
-                    $grams,
-                    'g',
-                    'carbonate.buffer',
-                    'dose_g',
-                    $input,
-                    $waters->origins,
-                ))->toArray(),
-            ];
+            $items[] = new PutBackItem(
+                what: 'buffer',
+                good: 'bicarbonate',
+                name: 'Buffer',
+                text: Measures::grams($grams) . ' of sodium bicarbonate, so that KH stays',
+                figure: new Figure('Bicarbonate', $grams, 'g', 'carbonate.buffer', 'dose_g', $input, $waters->origins),
+            );
         }
 
         /** @var Collection<int, Course> $courses */
@@ -111,16 +94,15 @@ final readonly class PutBack
                 'hours' => 0.0,
             ];
             $amount = $this->registry->run('dose.residual', $input)->number('top_up_g');
-            $items[] = [
-                'what' => "course_{$course->thing}",
-                'good' => $course->thing,
-                'name' => $agent->name,
-                'text' =>
-                    ($agent->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount)) .
+            $items[] = new PutBackItem(
+                what: "course_{$course->thing}",
+                good: $course->thing,
+                name: $agent->name,
+                text: ($agent->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount)) .
                     ' of ' .
                     lcfirst($agent->name) .
                     ', for the new water alone; the Course page knows what all of it needs',
-                'figure' => (new Figure(
+                figure: new Figure(
                     $agent->name,
                     $amount,
                     $agent->unit,
@@ -128,15 +110,14 @@ final readonly class PutBack
                     'top_up_g',
                     $input,
                     $waters->origins,
-                ))->toArray(),
-            ];
+                ),
+            );
         }
 
         return $items;
     }
 
-    /** @return array{what: string, good: string, name: string, text: string, figure: array<string, mixed>} */
-    private function conditioner(System $system, TwoWaters $waters, float $litres, float $chlorine): array
+    private function conditioner(System $system, TwoWaters $waters, float $litres, float $chlorine): PutBackItem
     {
         $kind = $waters->source?->chloramine() === true ? 'chloramine' : 'free';
         $good = Good::inUse($system->site_id, 'conditioner');
@@ -161,12 +142,12 @@ final readonly class PutBack
             default => '',
         };
 
-        return [
-            'what' => 'conditioner',
-            'good' => $key === 'conditioner_ml' ? 'conditioner' : 'thiosulfate',
-            'name' => 'Chlorine',
-            'text' => $text . ', before fish meet it' . $how,
-            'figure' => (new Figure(
+        return new PutBackItem(
+            what: 'conditioner',
+            good: $key === 'conditioner_ml' ? 'conditioner' : 'thiosulfate',
+            name: 'Chlorine',
+            text: $text . ', before fish meet it' . $how,
+            figure: new Figure(
                 $key === 'conditioner_ml' ? 'Conditioner' : 'Thiosulfate',
                 $result->number($key),
                 $key === 'conditioner_ml' ? 'mL' : 'g',
@@ -174,7 +155,7 @@ final readonly class PutBack
                 $key,
                 $input,
                 $waters->origins,
-            ))->toArray(),
-        ];
+            ),
+        );
     }
 }

@@ -9,6 +9,7 @@ use App\Http\Controller;
 use App\Models\WaterSource;
 use App\Models\WaterTest;
 use App\Readings\ReadTypedReadings;
+use App\Readings\VisitRequest;
 use App\Shelf\ShelfReport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -61,17 +62,7 @@ final class SourceWaterController extends Controller
     {
         $person = $this->person($request);
         $found = WaterSource::query()->where('site_id', $person->site_id)->findOrFail(strtoupper($water));
-        $rows = $request->input('readings');
-        $typed = new ReadTypedReadings(
-            array_map(
-                static fn(mixed $row): array => [
-                    'typed' =>
-                        is_array($row) && is_string($row['typed'] ?? null) ? mb_substr($row['typed'], 0, 20) : null,
-                    'unit' => is_array($row) && is_string($row['unit'] ?? null) ? $row['unit'] : null,
-                ],
-                is_array($rows) ? $rows : [],
-            ),
-        );
+        $typed = new ReadTypedReadings(VisitRequest::rows($request));
         if ($typed->errors !== []) {
             throw new BadInput($typed->errors);
         }

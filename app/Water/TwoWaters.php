@@ -12,6 +12,7 @@ use App\Models\WaterSource;
 use App\Readings\LatestWater;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\FigureRow;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Judge\Parameter;
@@ -151,9 +152,6 @@ final readonly class TwoWaters
     /** @return array<string, float> */
     public static function mix(mixed $figures): array
     {
-        return array_map(
-            static fn(mixed $value): float => is_numeric($value) ? (float) $value : 0.0,
-            is_array($figures) ? $figures : [],
-        );
+        return (new FigureRow(is_array($figures) ? $figures : (array) $figures))->numbers();
     }
 }

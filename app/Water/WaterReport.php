@@ -158,7 +158,7 @@ final readonly class WaterReport
             'pct' => (100 * $litres) / $waters->volume,
             'cautions' => [...$result->toArray()['cautions'], ...$left === null ? [] : [$left]],
             'put_back' => array_map(
-                static fn(array $item): array => array_diff_key($item, ['good' => 0]),
+                static fn(PutBackItem $item): array => $item->toArray(),
                 $this->putBack->of($system, $waters, $litres),
             ),
             'minutes' => $fill === null ? null : $litres / $fill,

@@ -35,6 +35,32 @@ final readonly class Result
             : throw new \LogicException("Figure {$key} is not a number.");
     }
 
+    /** @return list<FigureRow> none where the figure is not a list */
+    public function rows(string $key): array
+    {
+        $value = $this->figures[$key] ?? null;
+
+        return array_map(
+            static fn(mixed $row): FigureRow => new FigureRow(is_array($row) ? $row : (array) $row),
+            is_array($value) ? array_values($value) : [],
+        );
+    }
+
+    /** @return ?FigureRow null where the figure is no object */
+    public function row(string $key): ?FigureRow
+    {
+        $value = $this->figures[$key] ?? null;
+
+        return is_array($value) || is_object($value) ? new FigureRow((array) $value) : null;
+    }
+
+    public function text(string $key): string
+    {
+        $value = $this->figures[$key] ?? null;
+
+        return is_string($value) ? $value : throw new \LogicException("Figure {$key} is not text.");
+    }
+
     /**
      * @return array{figures: object, working: list<array{say: string, formula: string, with: string, gives: string}>,
      *     cautions: list<array{level: string, text: string}>, sources: list<string>}
