@@ -23,7 +23,7 @@ final class CapacityController extends Controller
         return new JsonResponse([
             'slug' => $system->slug,
             'name' => $system->name,
-            ...$report->of($system, LatestWater::of($system), $typed),
+            ...$report->of($system, LatestWater::of($system), $typed)->toArray(),
         ]);
     }
 

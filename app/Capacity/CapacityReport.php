@@ -35,35 +35,19 @@ final readonly class CapacityReport
     /**
      * @param  array<string, string>  $typed  conditions and what-ifs of the page, as typed
      * @param  bool  $believing  whether a measurement that is believed stands in for the estimate
-     * @return array<string, mixed>
      */
-    public function of(System $system, LatestWater $water, array $typed = [], bool $believing = true): array
+    public function of(System $system, LatestWater $water, array $typed = [], bool $believing = true): CapacityVerdict
     {
         [$conditions, $whatIf] = $this->read($system, $water, $typed);
         $load = $this->load->figure($system, $conditions, $whatIf);
-        $answer = [
-            'conditions' => array_values(
-                array_map(
-                    fn(Origin $origin): array => [...$origin->toArray(), 'unit' => $this->unit($origin->key)],
-                    $conditions->origins,
-                ),
+        $shown = array_values(
+            array_map(
+                fn(Origin $origin): array => ['origin' => $origin, 'unit' => $this->unit($origin->key)],
+                $conditions->origins,
             ),
-            'load' => $load->toArray(),
-        ];
+        );
         if ($system->stages->isEmpty()) {
-            return [
-                ...$answer,
-                'capacity' => null,
-                'grown' => null,
-                'limits' => [],
-                'shortest' => null,
-                'state' => null,
-                'stages' => [],
-                'settles' => [],
-                'room' => null,
-                'steps' => [],
-                'sentence' => 'No filter is described for this system yet: add its stages under Build.',
-            ];
+            return CapacityVerdict::withoutFilter($shown, $load);
         }
         $rows = $this->question->stages($system, $conditions, $whatIf);
         $rows = $believing ? $this->believed($system, $rows) : $rows;
@@ -107,39 +91,33 @@ final readonly class CapacityReport
         $capacity = $figure('The filter can take', 'total_g_d');
         $carrying = new Carrying($load->value, $capacity->value, Limit::from($this->text($result, 'limiting')));
 
-        return [
-            ...$answer,
-            'capacity' => $capacity->toArray(),
-            'grown' => $of('Grown, it could take', 'capacity_g_d', 'g N/d')?->toArray(),
-            'limits' => array_map(
-                static fn(string $limit): array => [
-                    'limit' => $limit,
-                    'figure' => $figure(self::LIMITS[$limit], "{$limit}_limit_g_d")->toArray(),
-                ],
-                array_keys(self::LIMITS),
+        return CapacityVerdict::of(
+            conditions: $shown,
+            load: $load,
+            capacity: $capacity,
+            grown: $of('Grown, it could take', 'capacity_g_d', 'g N/d'),
+            limits: array_map(
+                static fn(string $limit): Figure => $figure(self::LIMITS[$limit], "{$limit}_limit_g_d"),
+                array_combine(array_keys(self::LIMITS), array_keys(self::LIMITS)),
             ),
-            'shortest' => $carrying->shortest->value,
-            'state' => $carrying->state->value,
-            'sentence' => $carrying->sentence($conditions->values['tan_mg_l']),
-            'stages' => $this->stages($system, $result, $balance, $carrying),
-            'settles' => array_values(
-                array_map(
-                    static fn(Figure $figure): array => $figure->toArray(),
-                    array_filter([
-                        $of('Ammonia', 'tan_mg_l', 'mg/L as N'),
-                        $of('Un-ionised', 'nh3_n_mg_l', 'mg/L as N'),
-                        $of('Nitrite', 'no2_n_mg_l', 'mg/L as N'),
-                        $of('Oxygen', 'do_mg_l', 'mg/L'),
-                        $of('KH falls in a week', 'alkalinity_fall_mg_l_w', 'mg/L as CaCO₃'),
-                        $of('Bicarbonate to put back', 'bicarbonate_g_w', 'g a week'),
-                        $of('Nitrate with these changes', 'no3_n_mg_l', 'mg/L as N'),
-                        $of('Taken by walls and stones', 'walls_g_d', 'g N/d'),
-                    ]),
-                ),
+            carrying: $carrying,
+            sentence: $carrying->sentence($conditions->values['tan_mg_l']),
+            stages: $this->stages($system, $result, $balance, $carrying),
+            settles: array_values(
+                array_filter([
+                    $of('Ammonia', 'tan_mg_l', 'mg/L as N'),
+                    $of('Un-ionised', 'nh3_n_mg_l', 'mg/L as N'),
+                    $of('Nitrite', 'no2_n_mg_l', 'mg/L as N'),
+                    $of('Oxygen', 'do_mg_l', 'mg/L'),
+                    $of('KH falls in a week', 'alkalinity_fall_mg_l_w', 'mg/L as CaCO₃'),
+                    $of('Bicarbonate to put back', 'bicarbonate_g_w', 'g a week'),
+                    $of('Nitrate with these changes', 'no3_n_mg_l', 'mg/L as N'),
+                    $of('Taken by walls and stones', 'walls_g_d', 'g N/d'),
+                ]),
             ),
-            'room' => $this->room($balance, $input, $origins),
-            'steps' => $balance->figures['steps'],
-        ];
+            room: $this->room($balance, $input, $origins),
+            steps: $balance->figures['steps'],
+        );
     }
 
     /**

@@ -52,10 +52,7 @@ final class FilterController extends Controller
             ['tan_mg_l' => (string) max(0.001, $in)],
             believing: false,
         );
-        $expected =
-            is_array($capacity['capacity'] ?? null) && is_numeric($capacity['capacity']['value'] ?? null)
-                ? (float) $capacity['capacity']['value']
-                : 0.0;
+        $expected = $capacity->capacity->value ?? 0.0;
         FilterTest::query()->firstOrCreate(
             ['id' => strtoupper($id)],
             [
@@ -171,15 +168,16 @@ final class FilterController extends Controller
                 // A stage it speaks of is gone; it is listed, with nothing worked out.
                 $capacity = null;
             }
+            $shown = $capacity?->toArray();
             $rows[] = [
                 'id' => $kept->id,
                 'name' => $kept->name,
                 'changes' => (object) $kept->changes,
-                'load' => $capacity['load'] ?? null,
-                'capacity' => $capacity['capacity'] ?? null,
-                'grown' => $capacity['grown'] ?? null,
-                'settles' => $capacity['settles'] ?? [],
-                'room' => $capacity['room'] ?? null,
+                'load' => $capacity?->load?->toArray(),
+                'capacity' => $capacity?->capacity?->toArray(),
+                'grown' => $capacity?->grown?->toArray(),
+                'settles' => $shown['settles'] ?? [],
+                'room' => $capacity?->room,
             ];
         }
 

@@ -66,12 +66,9 @@ final readonly class FilterRun
                     ' days. Four over a week or more are needed.',
             );
         }
-        $now = $this->capacity->of($system, $water, []);
-        $load =
-            is_array($now['load']) && is_numeric($now['load']['value'] ?? null) ? (float) $now['load']['value'] : 0.0;
         $input = [
             'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
-            'load_g_d' => $load,
+            'load_g_d' => $this->capacity->of($system, $water)->load->value,
             'change_l_d' => self::changed($system, $from),
             'readings' => $rows,
         ];
@@ -83,19 +80,14 @@ final readonly class FilterRun
             );
         }
         // Held against what it would take at the most that was read: whatever it then does better is sure.
-        $expected =
-            $this->capacity->of(
-                $system,
-                $water,
-                ['tan_mg_l' => (string) round(max(0.001, $found->number('tan_high_mg_l')), 4)],
-                believing: false,
-            )['capacity'] ?? null;
+        $expected = $this->capacity->of(
+            $system,
+            $water,
+            ['tan_mg_l' => (string) round(max(0.001, $found->number('tan_high_mg_l')), 4)],
+            believing: false,
+        );
 
-        return [
-            'run' => $input,
-            'expected_g_d' =>
-                is_array($expected) && is_numeric($expected['value'] ?? null) ? (float) $expected['value'] : 0.0,
-        ];
+        return ['run' => $input, 'expected_g_d' => $expected->capacity->value ?? 0.0];
     }
 
     private static function changed(System $system, Carbon $from): float

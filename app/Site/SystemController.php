@@ -126,7 +126,7 @@ final class SystemController extends Controller
             'shut_off' => $shutOff->times($system, $water),
             'biomass' => $report->biomass($system)->toArray(),
             'fish_count' => $system->fish->sum(static fn(FishGroup $group): int => $group->count),
-            'capacity' => $capacity->of($system, $water),
+            'capacity' => $capacity->of($system, $water)->toArray(),
             'build' => BuildResource::of($system),
             'visits' => array_map(VisitResource::of(...), $visits->all()),
             'spots' => Visit::query()

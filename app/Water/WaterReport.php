@@ -191,14 +191,7 @@ final readonly class WaterReport
                 ->number('tan_released_mg_l') *
                 $litres) /
             1000;
-        $capacity = $this->capacity->of($system, $water);
-        $spare =
-            is_array($capacity['capacity'] ?? null) &&
-            is_array($capacity['load']) &&
-            is_numeric($capacity['capacity']['value'] ?? null) &&
-            is_numeric($capacity['load']['value'] ?? null)
-                ? (float) $capacity['capacity']['value'] - (float) $capacity['load']['value']
-                : 0.0;
+        $spare = $this->capacity->of($system, $water)->spareGD();
         $says = 'Its chloramine leaves ' . Format::number($grams, 2) . ' g of ammonia nitrogen behind. ';
 
         return $spare >= $grams

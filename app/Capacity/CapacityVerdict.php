@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Capacity;
+
+use App\Forms\Figure;
+use App\Forms\Origin;
+use Ironwort\Core\Filter\Carrying;
+
+/**
+ * What a filter can take against what it is given: the one verdict behind every page, the API and the command line.
+ *
+ * Without a filter there is a load and nothing that could take it.
+ */
+final readonly class CapacityVerdict
+{
+    private const NO_FILTER = 'No filter is described for this system yet: add its stages under Build.';
+
+    /**
+     * @param  list<array{origin: Origin, unit: ?string}>  $conditions  it is worked out for
+     * @param  ?Figure  $capacity  today; null without a filter
+     * @param  ?Figure  $grown  what it could take when all its surface lives
+     * @param  array<string, Figure>  $limits  by what limits: surface, oxygen, transport
+     * @param  list<array<string, mixed>>  $stages  as the contract has them
+     * @param  list<Figure>  $settles  where the water settles under this load
+     * @param  ?array<string, mixed>  $room  for more fish and feed, as the contract has it
+     */
+    private function __construct(
+        public array $conditions,
+        public Figure $load,
+        public ?Figure $capacity,
+        public ?Figure $grown,
+        public array $limits,
+        public ?Carrying $carrying,
+        public string $sentence,
+        public array $stages,
+        public array $settles,
+        public ?array $room,
+        public mixed $steps,
+    ) {}
+
+    /**
+     * @param  list<array{origin: Origin, unit: ?string}>  $conditions
+     */
+    public static function withoutFilter(array $conditions, Figure $load): self
+    {
+        return new self($conditions, $load, null, null, [], null, self::NO_FILTER, [], [], null, []);
+    }
+
+    /**
+     * @param  list<array{origin: Origin, unit: ?string}>  $conditions
+     * @param  array<string, Figure>  $limits
+     * @param  list<array<string, mixed>>  $stages
+     * @param  list<Figure>  $settles
+     * @param  array<string, mixed>  $room
+     */
+    public static function of(
+        array $conditions,
+        Figure $load,
+        Figure $capacity,
+        ?Figure $grown,
+        array $limits,
+        Carrying $carrying,
+        string $sentence,
+        array $stages,
+        array $settles,
+        array $room,
+        mixed $steps,
+    ): self {
+        return new self(
+            $conditions,
+            $load,
+            $capacity,
+            $grown,
+            $limits,
+            $carrying,
+            $sentence,
+            $stages,
+            $settles,
+            $room,
+            $steps,
+        );
+    }
+
+    /** What is left of it today, g N/d; nothing without a filter. */
+    public function spareGD(): float
+    {
+        return $this->capacity === null ? 0.0 : $this->capacity->value - $this->load->value;
+    }
+
+    /** @return array<string, mixed> as the contract has it */
+    public function toArray(): array
+    {
+        return [
+            'conditions' => array_map(
+                static fn(array $one): array => [...$one['origin']->toArray(), 'unit' => $one['unit']],
+                $this->conditions,
+            ),
+            'load' => $this->load->toArray(),
+            'capacity' => $this->capacity?->toArray(),
+            'grown' => $this->grown?->toArray(),
+            'limits' => array_map(
+                static fn(string $limit, Figure $figure): array => ['limit' => $limit, 'figure' => $figure->toArray()],
+                array_keys($this->limits),
+                array_values($this->limits),
+            ),
+            'shortest' => $this->carrying?->shortest->value,
+            'state' => $this->carrying?->state->value,
+            'sentence' => $this->sentence,
+            'stages' => $this->stages,
+            'settles' => array_map(static fn(Figure $figure): array => $figure->toArray(), $this->settles),
+            'room' => $this->room,
+            'steps' => $this->steps,
+        ];
+    }
+}
