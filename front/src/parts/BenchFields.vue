@@ -15,6 +15,13 @@ const type = (key: string, value: string | null | undefined) =>
 const said = (field: Bench['fields'][number]) =>
   typed.value[field.key] ||
   (field.choices.find((row) => row.value === field.value)?.label ?? field.value ?? '')
+const withThese = computed(
+  () =>
+    'With ' +
+    known.value
+      .map((field) => `${field.label} ${said(field)}${field.unit ? ` ${field.unit}` : ''}`)
+      .join(', '),
+)
 const homeless = computed(() =>
   Object.entries(props.bench.errors).filter(
     ([key]) => !props.bench.fields.some((field) => field.key === key),
@@ -51,12 +58,7 @@ const homeless = computed(() =>
     </template>
   </div>
   <details v-if="known.length" class="known" :open="known.some((field) => bench.errors[field.key])">
-    <summary>
-      With
-      {{
-        known.map((field) => `${field.label} ${said(field)}${field.unit ? ` ${field.unit}` : ''}`).join(', ')
-      }}
-    </summary>
+    <summary>{{ withThese }}</summary>
     <div class="fields">
       <template v-for="field in known" :key="field.key">
         <FormField
