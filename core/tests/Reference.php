@@ -10,18 +10,21 @@ final readonly class Reference
     /** @return list<array<string, float>> */
     public static function table(string $name): array
     {
+        return array_map(static fn(array $row): array => array_map(floatval(...), $row), self::csv("{$name}.csv"));
+    }
+
+    /** @return list<array<string, string>> the rows by their header; lines that begin with # are remarks */
+    public static function csv(string $file): array
+    {
         $lines = array_values(
             array_filter(
-                file(__DIR__ . "/reference/{$name}.csv", FILE_IGNORE_NEW_LINES) ?: [],
+                file(__DIR__ . "/reference/{$file}", FILE_IGNORE_NEW_LINES) ?: [],
                 static fn(string $line): bool => $line !== '' && $line[0] !== '#',
             ),
         );
         $header = explode(',', array_shift($lines));
 
-        return array_map(
-            static fn(string $line): array => array_combine($header, array_map(floatval(...), explode(',', $line))),
-            $lines,
-        );
+        return array_map(static fn(string $line): array => array_combine($header, explode(',', $line)), $lines);
     }
 
     /**

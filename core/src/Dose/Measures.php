@@ -36,31 +36,42 @@ final readonly class Measures
     public static function grams(float $grams, bool $salt = false, ?float $step = null): string
     {
         $weighed = self::down($grams, $step);
-        $said = $weighed >= 10000 ? Format::number($weighed / 1000, 4) . ' kg' : Format::number($weighed, 5) . ' g';
+        $said = $weighed >= 10000 ? self::said($weighed / 1000, 4) . ' kg' : self::said($weighed, 5) . ' g';
         $spoons = $weighed / Unit::TEASPOON_SALT_G;
 
         return $said .
             ($salt && $spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO
-                ? ' (' . Format::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
+                ? ' (' . self::said(floor(4 * $spoons) / 4, 4) . ' teaspoons)'
                 : '');
     }
 
     public static function millilitres(float $ml, ?float $capMl = null): string
     {
         $poured = self::down($ml);
-        $said = $poured >= 10000 ? Format::number($poured / 1000, 4) . ' L' : Format::number($poured, 5) . ' mL';
+        $said = $poured >= 10000 ? self::said($poured / 1000, 4) . ' L' : self::said($poured, 5) . ' mL';
         if ($capMl !== null && $capMl > 0) {
-            return $said . ' (' . Format::number(floor((10 * $poured) / $capMl) / 10, 3) . ' caps)';
+            return $said . ' (' . self::said(floor((10 * $poured) / $capMl) / 10, 3) . ' caps)';
         }
         if ($poured < self::DROPS_UP_TO_ML && $poured > 0) {
-            return $said . ' (' . Format::number(floor(self::DROPS_A_ML * $poured), 3) . ' drops)';
+            return $said . ' (' . self::said(floor(self::DROPS_A_ML * $poured), 3) . ' drops)';
         }
         $spoons = $poured / self::TEASPOON_ML;
 
         return $said .
             ($spoons >= 0.25 && $spoons <= self::SPOONS_UP_TO
-                ? ' (' . Format::number(floor(4 * $spoons) / 4, 3) . ' teaspoons)'
+                ? ' (' . self::said(floor(4 * $spoons) / 4, 4) . ' teaspoons)'
                 : '');
+    }
+
+    /** A number to so many figures, never more than it is. */
+    private static function said(float $value, int $figures): string
+    {
+        if ($value <= 0) {
+            return '0';
+        }
+        $unit = 10 ** ((int) floor(log10($value)) - $figures + 1);
+
+        return Format::number(floor($value / $unit + 1e-9) * $unit, $figures);
     }
 
     /** Down to the step of the scale or cup that would be used for so much, or to a step that is given. */
