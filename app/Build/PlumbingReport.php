@@ -74,7 +74,7 @@ final readonly class PlumbingReport
                         )
                         : [];
                 $answer['cautions'] = array_map(
-                    static fn(Caution $caution): array => ['level' => $caution->level->value, 'text' => $caution->text],
+                    static fn(Caution $caution): array => $caution->toArray(),
                     [...LoopCheck::of($loop, $flow), ...$slow],
                 );
             } catch (UnsolvableNetwork $unsolvable) {

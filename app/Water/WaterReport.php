@@ -17,10 +17,13 @@ use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * The Water page: one change before it is made, a programme to a goal, a trickle, the schools, and what was changed.
@@ -156,7 +159,7 @@ final readonly class WaterReport
         return [
             'litres' => $litres,
             'pct' => (100 * $litres) / $waters->volume,
-            'cautions' => [...$result->toArray()['cautions'], ...$left === null ? [] : [$left]],
+            'cautions' => [...$result->toArray()['cautions'], ...$left === null ? [] : [$left->toArray()]],
             'put_back' => array_map(
                 static fn(PutBackItem $item): array => $item->toArray(),
                 $this->putBack->of($system, $waters, $litres),
@@ -172,10 +175,8 @@ final readonly class WaterReport
 
     /**
      * What chloramine leaves behind once it is neutralised, and whether the filter takes it.
-     *
-     * @return ?array{level: string, text: string}
      */
-    private function chloramine(System $system, LatestWater $water, TwoWaters $waters, float $litres): ?array
+    private function chloramine(System $system, LatestWater $water, TwoWaters $waters, float $litres): ?Caution
     {
         $chlorine = $waters->source?->reading(Parameter::Chlorine->value) ?? 0.0;
         if ($chlorine <= 0 || $waters->source?->chloramine() !== true) {
@@ -192,22 +193,15 @@ final readonly class WaterReport
                 $litres) /
             1000;
         $spare = $this->capacity->of($system, $water)->spareGD();
-        $says = 'Its chloramine leaves ' . Format::number($grams, 2) . ' g of ammonia nitrogen behind. ';
+        $fits = $spare >= $grams;
+        $values = ['grams' => Format::number($grams, 2)];
 
-        return $spare >= $grams
-            ? [
-                'level' => 'note',
-                'text' =>
-                    $says .
-                    'The filter has ' .
-                    Format::number($spare, 2) .
-                    ' g a day to spare and takes it within a day.',
-            ]
-            : [
-                'level' => 'watch',
-                'text' =>
-                    $says . 'The filter has no such room: smaller changes, a binder with the new water, or zeolite.',
-            ];
+        return $fits
+            ? new Caution(
+                Level::Note,
+                Message::of('exchange.chloramine_filter_takes_it', [...$values, 'spare' => Format::number($spare, 2)]),
+            )
+            : new Caution(Level::Watch, Message::of('exchange.chloramine_filter_has_no_room', $values));
     }
 
     /** @return list<array<string, mixed>> */

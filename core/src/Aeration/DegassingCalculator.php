@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Carbonate;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * The CO2 and pH that a system settles at: what the fish give off against what surfaces drive out.
@@ -87,7 +88,7 @@ final readonly class DegassingCalculator implements Calculator
             Format::number($clears, 4) . ' L/h',
         );
         if ($co2 === null) {
-            $work->danger('Nothing drives CO₂ out here: it only rises.');
+            $work->danger(Message::of('aeration.degassing_nothing_drives_co_here'));
         } else {
             $work->step(
                 'Where as much leaves as is given off.',

@@ -16,6 +16,7 @@ use Ironwort\Core\Fish\ShutOffCalculator;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AirPressure;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Oxygen of a system by day and at dawn: what uses it, what brings it, and what each failure costs.
@@ -187,17 +188,17 @@ final readonly class OxygenBudgetCalculator implements Calculator
             'benson-krause-1984',
             'oxygen-danger',
         );
-        $work->note('Aerators differ twofold in what they give: a reading at dawn is worth more than this.');
+        $work->note(Message::of('aeration.oxygen_budget_aerators_differ_twofold_give'));
         if ($air->conductance <= 0 && $base > 0) {
-            $work->danger('Nothing is said to bring oxygen in, not even a surface.');
+            $work->danger(Message::of('aeration.oxygen_budget_nothing_said_bring_oxygen'));
         } elseif ($dawn < ShutOffCalculator::DANGER_MG_L) {
-            $work->danger('At dawn oxygen would be under 3 mg/L: fish die.');
+            $work->danger(Message::of('aeration.oxygen_budget_dawn_oxygen_would_under'));
         } elseif ($dawn < $given->number('target_mg_l')) {
-            $work->watch('At dawn oxygen falls under what is wanted.');
+            $work->watch(Message::of('aeration.oxygen_budget_dawn_oxygen_falls_under'));
         }
         $needed = $this->airNeeded($air, $base + $plantsNight, $given->number('target_mg_l'), $temp);
         if ($needed === null) {
-            $work->watch('This water cannot hold the oxygen wanted at this temperature, however much air goes in.');
+            $work->watch(Message::of('aeration.oxygen_budget_water_cannot_hold_oxygen'));
         }
 
         return $work->result([

@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Calc;
 
-/** One thing the reader of a result must be told, in a plain sentence. */
+use Ironwort\Core\Words\Message;
+
+/** One thing the reader of a result must be told, in a plain sentence, under its code. */
 final readonly class Caution
 {
-    public function __construct(public Level $level, public string $text) {}
+    public string $text;
 
-    /** @return array{level: string, text: string} */
+    public function __construct(public Level $level, public Message $message)
+    {
+        $this->text = $message->text;
+    }
+
+    /** @return array{level: string, code: string, text: string} */
     public function toArray(): array
     {
-        return ['level' => $this->level->value, 'text' => $this->text];
+        return ['level' => $this->level->value, ...$this->message->toArray()];
     }
 }

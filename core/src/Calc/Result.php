@@ -63,7 +63,7 @@ final readonly class Result
 
     /**
      * @return array{figures: object, working: list<array{say: string, formula: string, with: string, gives: string}>,
-     *     cautions: list<array{level: string, text: string}>, sources: list<string>}
+     *     cautions: list<array{level: string, code: string, text: string}>, sources: list<string>}
      */
     public function toArray(): array
     {

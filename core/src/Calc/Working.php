@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Calc;
 
+use Ironwort\Core\Words\Message;
+
 /** Collects the steps, cautions and sources of one calculation while it is made. */
 final class Working
 {
@@ -21,19 +23,19 @@ final class Working
         $this->steps[] = new WorkingStep($say, $formula, $with, $gives);
     }
 
-    public function note(string $text): void
+    public function note(Message $message): void
     {
-        $this->cautions[] = new Caution(Level::Note, $text);
+        $this->cautions[] = new Caution(Level::Note, $message);
     }
 
-    public function watch(string $text): void
+    public function watch(Message $message): void
     {
-        $this->cautions[] = new Caution(Level::Watch, $text);
+        $this->cautions[] = new Caution(Level::Watch, $message);
     }
 
-    public function danger(string $text): void
+    public function danger(Message $message): void
     {
-        $this->cautions[] = new Caution(Level::Danger, $text);
+        $this->cautions[] = new Caution(Level::Danger, $message);
     }
 
     public function cite(string ...$ids): void

@@ -72,6 +72,7 @@ use Ironwort\Core\Water\HardnessDoseCalculator;
 use Ironwort\Core\Water\OxygenPercentCalculator;
 use Ironwort\Core\Water\OxygenSaturationCalculator;
 use Ironwort\Core\Water\UnionisedAmmoniaCalculator;
+use Ironwort\Core\Words\Message;
 
 /**
  * All calculators by name. The pages, the HTTP interface and the command line use this one list.
@@ -192,7 +193,7 @@ final readonly class Registry
         $assumed = array_map(static fn(Input $input): string => self::assumption($input), $given->assumed);
 
         return $result->withCaution(
-            new Caution(Level::Note, 'Assumed, because not given: ' . implode('; ', $assumed) . '.'),
+            new Caution(Level::Note, Message::of('calc.assumed', ['inputs' => implode('; ', $assumed)])),
         );
     }
 

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * A binder by the label of what stands on the shelf, for the ammonia that is there.
@@ -67,12 +68,9 @@ final readonly class BinderCalculator implements Calculator
         );
         $work->cite('cp-binder');
         if ($given->number('tan_mg_l') >= 2) {
-            $work->danger('At this level a binder is swamped: change the water first, then bind what is left.');
+            $work->danger(Message::of('dose.binder_level_binder_swamped_change'));
         }
-        $work->note(
-            'It holds ammonia for a day or two and removes none: after each change, daily while ' .
-                'it lasts. Some kits read bound ammonia as if it were free.',
-        );
+        $work->note(Message::of('dose.binder_holds_ammonia_day_two'));
 
         return $work->result(['dose_ml' => $dose, 'caps' => $cap === null ? null : $dose / $cap]);
     }

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * How full a charge of zeolite or ammonia resin is, the day it is full, and the brine that empties it.
@@ -114,17 +115,14 @@ final readonly class ChargeCalculator implements Calculator
         );
         $work->cite('zeolite-regeneration-from-memory', 'zeolite-from-memory');
         if ($given->number('salinity_g_l') >= 0.5) {
-            $work->danger('There is salt in the water: the charge lets its ammonia go. Take it out now.');
+            $work->danger(Message::of('dose.charge_salt_water_charge_lets'));
         } elseif ($given->number('salinity_g_l') >= 0.2) {
-            $work->watch('Even this little salt makes it hold less.');
+            $work->watch(Message::of('dose.charge_even_little_salt_makes'));
         }
         if ($left <= 0) {
-            $work->watch('It is full: throw it away, or regenerate it in brine, away from the fish.');
+            $work->watch(Message::of('dose.charge_full_throw_away_regenerate'));
         }
-        $work->note(
-            'What it is said to hold differs several times over between makers: ammonia that ' .
-                'rises again says it is full, whatever stands here.',
-        );
+        $work->note(Message::of('dose.charge_said_hold_differs_several'));
 
         return $work->result([
             'holds_g' => $holds,

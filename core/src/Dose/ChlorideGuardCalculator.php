@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Words\Message;
 
 /**
  * Salt that keeps nitrite out of the fish: ten parts of chloride to one of nitrite nitrogen.
@@ -89,9 +90,7 @@ final readonly class ChlorideGuardCalculator implements Calculator
                 ' mg/L',
         );
         $work->cite('srac-462', 'iupac-2007', 'dose-conflicts');
-        $work->watch(
-            'Not with zeolite in the loop. It shields the fish and takes no nitrite away: change water as well.',
-        );
+        $work->watch(Message::of('dose.chloride_guard_zeolite_loop_shields_fish'));
 
         return $work->result([
             'salt_g' => ($salt * $given->number('volume_l')) / 1000,

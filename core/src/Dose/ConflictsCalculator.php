@@ -67,10 +67,10 @@ final readonly class ConflictsCalculator implements Calculator
         }
         $work->cite('dose-conflicts');
         foreach ($judged->refusals as $refusal) {
-            $work->danger($refusal->text);
+            $work->danger($refusal);
         }
         foreach ($judged->conditions as $condition) {
-            $work->watch($condition->text);
+            $work->watch($condition);
         }
 
         return $work->result([

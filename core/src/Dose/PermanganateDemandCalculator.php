@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What the water itself takes of permanganate, from samples that stay pink or turn brown in 15 minutes.
@@ -92,10 +93,7 @@ final readonly class PermanganateDemandCalculator implements Calculator
             Format::number($demand) . ' mg/L at most',
         );
         if ($demand > 6) {
-            $work->danger(
-                'More than 6 mg/L is taken by dirt: permanganate would mostly burn silt. Clean, ' .
-                    'change water, test again.',
-            );
+            $work->danger(Message::of('dose.permanganate_demand_mg_taken_dirt_permanganate'));
             $work->cite('uf-ifas-permanganate');
 
             return $work->result(['demand_mg_l' => $demand, 'dose_mg_l' => null, 'dose_g' => null]);
@@ -114,10 +112,7 @@ final readonly class PermanganateDemandCalculator implements Calculator
             Format::number(($dose * $given->number('volume_l')) / 1000, 4) . ' g',
         );
         $work->cite('uf-ifas-permanganate', 'dose-conflicts');
-        $work->danger(
-            'Never with formalin or another oxidiser. Gloves, eye protection; all the air there ' .
-                'is; the biofilter bypassed.',
-        );
+        $work->danger(Message::of('dose.permanganate_demand_never_formalin_another_oxidiser'));
 
         return $work->result([
             'demand_mg_l' => $demand,

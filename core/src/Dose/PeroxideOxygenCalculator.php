@@ -15,6 +15,7 @@ use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
 use Ironwort\Core\Water\Oxygen;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Peroxide as the last resort for oxygen: 0.4704 g of O2 a gram of H2O2.
@@ -66,9 +67,7 @@ final readonly class PeroxideOxygenCalculator implements Calculator
             $room = max(0.0, Oxygen::saturation($temp) - $now);
             if ($rise > $room) {
                 $work->watch(
-                    'The water holds only ' .
-                        Format::number($room, 2) .
-                        ' mg/L more: more would go to waste and burn gills.',
+                    Message::of('dose.peroxide_oxygen_water_holds_mg_would', ['room' => Format::number($room, 2)]),
                 );
                 $rise = $room;
             }
@@ -105,10 +104,7 @@ final readonly class PeroxideOxygenCalculator implements Calculator
                 ' g of it',
         );
         $work->cite('iupac-2007', 'peroxide-from-memory', 'dose-conflicts', 'benson-krause-1984');
-        $work->danger(
-            'A last resort while air is fetched, once. Dilute it, give it slowly where flow is ' .
-                'strong, away from fish. Gloves and eye protection. Never with another agent.',
-        );
+        $work->danger(Message::of('dose.peroxide_oxygen_last_resort_while_air'));
 
         return $work->result([
             'h2o2_g' => $grams,

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What is left of a dose after decay, a trickle, changes and what adsorbs it, and what tops it up.
@@ -127,10 +128,7 @@ final readonly class ResidualCalculator implements Calculator
             Format::number($residual) . ' mg/L',
         );
         if ($fading->adsorbedG > 0) {
-            $work->watch(
-                'How much carbon or zeolite takes is known within a factor of several: add no ' .
-                    'more than would be safe if it had taken nothing.',
-            );
+            $work->watch(Message::of('dose.residual_how_much_carbon_zeolite'));
         }
         $topUp = (max(0.0, $given->number('target_mg_l') - $residual) * $volume) / 1000;
         $work->step(

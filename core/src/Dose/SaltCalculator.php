@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Salt up to a level, in steps.
@@ -77,9 +78,9 @@ final readonly class SaltCalculator implements Calculator
             Format::number($total / $steps, 4) . ' g',
         );
         $work->cite('cp-salt', 'dose-conflicts');
-        $work->watch('Out with the zeolite first: salt makes it let go of its ammonia. Plants suffer.');
+        $work->watch(Message::of('dose.salt_zeolite_first_salt_makes'));
         if ($by / $steps > 1.5) {
-            $work->watch('More than 1.5 g/L at once is a shock: more steps.');
+            $work->watch(Message::of('dose.salt_once_shock_steps'));
         }
 
         return $work->result([

@@ -91,7 +91,7 @@ final readonly class TreatmentCalculator implements Calculator
         ];
         if ($judged->isRefused()) {
             foreach ($judged->refusals as $refusal) {
-                $work->danger($refusal->text);
+                $work->danger($refusal);
             }
 
             return $work->result($nothing);
@@ -154,24 +154,20 @@ final readonly class TreatmentCalculator implements Calculator
         );
         if ($agent->oxygenPerMgL > 0) {
             $work->watch(
-                'It takes about ' .
-                    Format::number($agent->oxygenPerMgL * $perLitre, 2) .
-                    ' mg/L of oxygen within two days: run all the air there is.',
+                Message::of('dose.treatment_takes_about_mg_oxygen', [
+                    'oxygen_per_mg_l' => Format::number($agent->oxygenPerMgL * $perLitre, 2),
+                ]),
             );
         }
         foreach ($judged->conditions as $condition) {
-            $work->watch($condition->text);
+            $work->watch($condition);
         }
         if (!$agent->sparesFilter) {
-            $work->watch(
-                'Bypass the biofilter, or count on losing much of it; test ammonia twice a day for a week after.',
-            );
+            $work->watch(Message::of('dose.treatment_bypass_biofilter_count_losing'));
         }
-        $work->note($agent->caution());
+        $work->note(Message::fromTable("agent.{$agent->id}", $agent->caution()));
         $work->note(
-            'The label, a veterinarian and local law come before this. Koi count as fish that ' .
-                'may be eaten. Disposal: ' .
-                lcfirst($agent->disposal),
+            Message::of('dose.treatment_label_veterinarian_local_law', ['disposal' => lcfirst($agent->disposal)]),
         );
 
         return $work->result([
@@ -244,9 +240,9 @@ final readonly class TreatmentCalculator implements Calculator
             Format::number(($label * $given->number('volume_l')) / $treats, 4),
         );
         $work->cite('dose-conflicts');
-        $work->watch('Nothing is known here of this agent: its label is all there is to go by.');
+        $work->watch(Message::of('dose.treatment_nothing_known_here_agent'));
         foreach ($conditions as $condition) {
-            $work->watch($condition->text);
+            $work->watch($condition);
         }
 
         return $work->result([

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Zeolite for the ammonia that is there, and how long it lasts; less and less of it as salt goes in.
@@ -79,16 +80,13 @@ final readonly class ZeoliteCalculator implements Calculator
         $work->cite('zeolite-from-memory', 'dose-conflicts');
         $before = $given->numberOrNull('salinity_before_g_l');
         if ($salt >= 0.5) {
-            $work->danger('With this much salt zeolite holds next to nothing, and lets go what it has. Not together.');
+            $work->danger(Message::of('dose.zeolite_much_salt_zeolite_holds'));
         } elseif ($before !== null && $salt > $before) {
-            $work->danger('Salt has risen since it went in: a loaded charge lets its ammonia go. Take it out first.');
+            $work->danger(Message::of('dose.zeolite_salt_risen_since_went'));
         } elseif ($salt >= 0.2) {
-            $work->watch('There is salt in the water: it holds less than half, and any more salt sets ammonia free.');
+            $work->watch(Message::of('dose.zeolite_salt_water_holds_less'));
         }
-        $work->note(
-            'Rinse the dust off first. It fills up: test ammonia behind it. Regenerate in brine ' .
-                'away from fish, or throw it away.',
-        );
+        $work->note(Message::of('dose.zeolite_rinse_dust_off_first'));
 
         return $work->result([
             'mass_g' => $mass,

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Parts of two or three waters that come closest to a goal.
@@ -131,9 +132,9 @@ final readonly class BlendCalculator implements Calculator
         );
         $work->cite('mass-balance');
         if ($miss > 0.02) {
-            $work->watch('These waters cannot make it; this is as near as they come. Minerals by weight do the rest.');
+            $work->watch(Message::of('exchange.blend_these_waters_cannot_make'));
         }
-        $work->note('pH and chlorine do not blend by parts: dechlorinate each, and test the mix.');
+        $work->note(Message::of('exchange.blend_ph_chlorine_do_blend'));
 
         return $work->result([
             'parts' => array_map(

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Whether a carbon bed keeps up: contact time at a trickle and at full bore, and how long it lasts.
@@ -92,24 +93,19 @@ final readonly class CarbonCalculator implements Calculator
         );
         $work->cite('carbon-contact-from-memory');
         if ($trickle < $needed) {
-            $work->danger(
-                'Even at a trickle the water is through before the carbon has it: chlorine reaches the fish.',
-            );
+            $work->danger(Message::of('exchange.carbon_even_trickle_water_through'));
         } elseif ($fast !== null && $fast < $needed) {
             $work->danger(
-                'A fast fill outruns it: throttle the line to ' . Format::number($bed / $needed, 2) . ' L/min.',
+                Message::of('exchange.carbon_fast_fill_outruns_throttle', ['bed' => Format::number($bed / $needed, 2)]),
             );
         }
         if ($given->text('kind') === 'chloramine') {
-            $work->watch('What carbon breaks of chloramine leaves as ammonia: test behind it.');
+            $work->watch(Message::of('exchange.carbon_carbon_breaks_chloramine_leaves'));
         }
         if ($left !== null && $left <= 0) {
-            $work->danger('It has treated what it is good for: change it.');
+            $work->danger(Message::of('exchange.carbon_treated_good_change'));
         }
-        $work->note(
-            'A sediment stage of 10 to 15 micron before it keeps it from clogging. Test for ' .
-                'chlorine behind it at every change.',
-        );
+        $work->note(Message::of('exchange.carbon_sediment_stage_10_15'));
 
         return $work->result([
             'contact_trickle_min' => $trickle,

@@ -9,6 +9,7 @@ use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /** One change of water as calculators take it, and what a change of it does to fish. */
 final readonly class ChangeInputs
@@ -48,27 +49,28 @@ final readonly class ChangeInputs
     {
         $by = static fn(string $key): float => ($after->values[$key] ?? 0.0) - ($now->values[$key] ?? 0.0);
         if (($source->values['temp_c'] ?? 0.0) - ($now->values['temp_c'] ?? INF) >= NewWater::SCALDS_C) {
-            $work->danger(
-                'The new water is 8 °C hotter or more: cool it first, whatever the mix comes to; ' .
-                    'where it comes in it scalds.',
-            );
+            $work->danger(Message::of('exchange.change_inputs_new_water_hotter_cool'));
         }
         if (abs($by('temp_c')) > Shock::A_DAY['temp_c']) {
             $work->watch(
-                'The temperature moves by ' .
-                    Format::number(abs($by('temp_c')), 2) .
-                    ' °C: more than 2 at once is a shock.',
+                Message::of('exchange.change_inputs_temperature_moves_once_shock', [
+                    'value' => Format::number(abs($by('temp_c')), 2),
+                ]),
             );
         }
         if (abs($by('ph')) > Shock::A_DAY['ph']) {
-            $work->watch('pH moves by ' . Format::number(abs($by('ph')), 2) . ': more than 0.3 at once is a shock.');
+            $work->watch(
+                Message::of('exchange.change_inputs_ph_moves_once_shock', [
+                    'value' => Format::number(abs($by('ph')), 2),
+                ]),
+            );
         }
         if (abs($by('no3_n_mg_l')) > Shock::A_DAY['no3_n_mg_l']) {
-            $work->watch('Nitrate moves by more than 40 mg/L as NO₃ at once: a sudden fall shocks as a rise does.');
+            $work->watch(Message::of('exchange.change_inputs_nitrate_moves_40_mg'));
         }
         foreach (['alkalinity_mg_l' => 'KH', 'hardness_mg_l' => 'GH', 'salinity_g_l' => 'Salt'] as $key => $name) {
             if (abs($by($key)) > Shock::A_DAY[$key]) {
-                $work->watch("{$name} moves by more than a day’s worth at once.");
+                $work->watch(Message::of('exchange.change_inputs_moves_days_worth_once', ['name' => $name]));
             }
         }
         $work->cite('cp-shock', 'mass-balance');

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Words\Message;
 
 /**
  * Thiosulfate for the chlorine in new water, and the ammonia that chloramine leaves.
@@ -88,15 +89,9 @@ final readonly class DechlorinateCalculator implements Calculator
                 Format::number($chlorine) . ' mg/L',
                 Format::number($released, 3) . ' mg/L as N',
             );
-            $work->watch(
-                'Chloramine does not gas off when it is sprayed, and leaves its ammonia: the ' .
-                    'filter, a binder or zeolite must take it.',
-            );
+            $work->watch(Message::of('exchange.dechlorinate_chloramine_does_gas_off'));
         }
-        $work->note(
-            'No safety factor is in it: test the water after. Conditioners differ; go by the ' .
-                'label of the one you have.',
-        );
+        $work->note(Message::of('exchange.dechlorinate_safety_factor_test_water'));
         $work->cite('thiosulfate-stoichiometry', 'iupac-2007');
 
         return $work->result([

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Where the heat of a small system goes: walls, surface and trickle, and what a heater must make good.
@@ -145,12 +146,12 @@ final readonly class HeatBalanceCalculator implements Calculator
             Format::number($rests, 3) . ' °C',
         );
         $work->cite('heat-losses-from-memory', 'water-heat');
-        $work->note('Walls and surface are rules of thumb: half or double is possible. A cover saves most.');
+        $work->note(Message::of('exchange.heat_balance_walls_surface_rules_thumb'));
         if ($heater !== null && $needed > $heater) {
-            $work->watch('The heater cannot hold it: less trickle, a cover, a coil, or a stronger heater.');
+            $work->watch(Message::of('exchange.heat_balance_heater_cannot_hold_less'));
         }
         if ($flow > 0 && $given->numberOrNull('source_temp_c') === null) {
-            $work->watch('The temperature of the new water is not known: the trickle is left out of the heat.');
+            $work->watch(Message::of('exchange.heat_balance_temperature_new_water_known'));
         }
 
         return $work->result([

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Heat for a body of water, the temperature after a change, and what a trickle takes to keep warm.
@@ -84,9 +85,9 @@ final readonly class HeatCalculator implements Calculator
             );
         }
         $work->cite('water-heat');
-        $work->note('What walls, surface and air carry off comes on top.');
+        $work->note(Message::of('exchange.heat_walls_surface_air_carry'));
         if ($heater !== null && $heater > 0) {
-            $work->note('Heaters near water go on a residual-current device, put in by a qualified electrician.');
+            $work->note(Message::of('exchange.heat_heaters_near_water_go'));
         }
 
         return $work->result([
@@ -140,7 +141,7 @@ final readonly class HeatCalculator implements Calculator
             Format::number($heat) . ' kWh',
         );
         if ($heat < 0) {
-            $work->note('This is cooling: the figure is heat to be taken out.');
+            $work->note(Message::of('exchange.heat_cooling_figure_heat_taken'));
         }
 
         return $heat;

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * The fewest safe changes that bring the water to a goal, or why it cannot be reached.
@@ -77,12 +78,13 @@ final readonly class PlanCalculator implements Calculator
         $work->cite('mass-balance', 'cp-shock');
         $bound = $this->bound($now, $source, $target, $daily + $atOnce);
         if ($bound !== null) {
-            $work->watch($bound['reason']);
+            $reason = $bound['reason'];
+            $work->watch($reason);
 
             return $work->result([
                 'reachable' => false,
-                'reason' => $bound['reason'],
-                'bound' => $bound,
+                'reason' => $reason->text,
+                'bound' => [...$bound, 'reason' => $reason->text],
                 'steps' => [],
                 'days' => null,
                 'total_l' => null,
@@ -136,7 +138,7 @@ final readonly class PlanCalculator implements Calculator
             Format::number($total, 4) . ' L in ' . ($days + 1) . ' days',
             Format::number(100 * (1 - exp(-$total / $volume)), 3) . ' % exchanged',
         );
-        $work->note('Test before each change: what the fish make meanwhile is not in these numbers.');
+        $work->note(Message::of('exchange.plan_test_before_each_change'));
 
         return $work->result([
             'reachable' => $reason === null,
@@ -176,7 +178,7 @@ final readonly class PlanCalculator implements Calculator
      *
      * @param  array<string, float>  $target
      * @param  array<string, float>  $limits
-     * @return ?array{key: string, from: float, to: float, source: float, reason: string}
+     * @return ?array{key: string, from: float, to: float, source: float, reason: Message}
      */
     private function bound(WaterMix $now, WaterMix $source, array $target, array $limits): ?array
     {
@@ -189,15 +191,14 @@ final readonly class PlanCalculator implements Calculator
                     'from' => $from,
                     'to' => $goal,
                     'source' => $new,
-                    'reason' =>
-                        'New water has ' .
-                        WaterMix::say($key, $new) .
-                        ': changes cannot bring it from ' .
-                        Format::number($from, 3) .
-                        ' to ' .
-                        Format::number($goal, 3) .
-                        '. Blend it with water that ' .
-                        ($goal < $from ? 'has less, or take it out by media.' : 'has more, or dose it.'),
+                    'reason' => Message::of(
+                        $goal < $from ? 'exchange.plan_new_water_too_high' : 'exchange.plan_new_water_too_low',
+                        [
+                            'source' => WaterMix::say($key, $new),
+                            'from' => Format::number($from, 3),
+                            'to' => Format::number($goal, 3),
+                        ],
+                    ),
                 ];
             }
         }
@@ -208,9 +209,7 @@ final readonly class PlanCalculator implements Calculator
                     'from' => $now->values[$key],
                     'to' => $now->values[$key],
                     'source' => $source->values[$key],
-                    'reason' =>
-                        WaterMix::label($key) .
-                        ' may not move at all, and every change moves it: match the new water first.',
+                    'reason' => Message::of('exchange.plan_may_not_move', ['name' => WaterMix::label($key)]),
                 ];
             }
         }

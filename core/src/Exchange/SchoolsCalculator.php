@@ -14,6 +14,7 @@ use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\School;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * The schools of changing water side by side: what each does to nitrate, KH, GH, temperature and the water bill.
@@ -118,7 +119,7 @@ final readonly class SchoolsCalculator implements Calculator
             );
         }
         $work->cite('mass-balance', 'nitrification-stoichiometry', 'cp-exchange');
-        $work->note('Feed, fish and plants are held as they are now.');
+        $work->note(Message::of('exchange.schools_feed_fish_plants_held'));
 
         return $work->result(['schools' => $rows]);
     }

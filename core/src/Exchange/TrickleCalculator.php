@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * A constant trickle: C = Cs + P/Q + (C0 − Cs − P/Q) e^(−Qt/V).
@@ -123,7 +124,7 @@ final readonly class TrickleCalculator implements Calculator
         }
         $work->cite('mass-balance');
         if ($perDay <= 0) {
-            $work->note('Nothing trickles in: what is made only gathers.');
+            $work->note(Message::of('exchange.trickle_nothing_trickles_made_gathers'));
         }
 
         return $work->result([

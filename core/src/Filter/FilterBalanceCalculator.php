@@ -18,6 +18,7 @@ use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AirPressure;
 use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Load against capacity, oxygen and alkalinity together: where the system settles, what runs out
@@ -205,7 +206,7 @@ final readonly class FilterBalanceCalculator implements Calculator
         $demand = ($load->oxygen() + $load->nitrificationOxygen()) / 24 + $given->number('night_g_h');
         if ($measured === null) {
             if ($air->conductance <= 0 && $demand > 0) {
-                $work->danger('Nothing is said to bring oxygen in, and none was measured: it is reckoned as none.');
+                $work->danger(Message::of('filter.balance_nothing_said_bring_oxygen'));
             }
 
             return $air;
@@ -380,15 +381,15 @@ final readonly class FilterBalanceCalculator implements Calculator
     private function warn(Working $work, DailyLoad $load, Settled $settled, SystemLimits $limits, float $capacity): void
     {
         if ($settled->tan === null) {
-            $work->danger('The filter cannot take this load at any ammonia that fish survive: it only rises.');
+            $work->danger(Message::of('filter.balance_filter_cannot_take_load'));
         } elseif ($load->tan() > $capacity) {
-            $work->danger('Ammonia settles above what is allowed.');
+            $work->danger(Message::of('filter.balance_ammonia_settles_above_allowed'));
         }
         if ($settled->nitrite === null && $settled->tan !== null) {
-            $work->danger('Nitrite oxidisers cannot keep up with this: nitrite only rises.');
+            $work->danger(Message::of('filter.balance_nitrite_oxidisers_cannot_keep'));
         }
         if ($settled->oxygen < $limits->oxygen) {
-            $work->watch('Oxygen settles under what is wanted: more air comes before more fish.');
+            $work->watch(Message::of('filter.balance_oxygen_settles_under_wanted'));
         }
     }
 }

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * How much ammonia the filter of a loop can take in a day, and what holds it back.
@@ -227,28 +228,23 @@ final readonly class FilterCapacityCalculator implements Calculator
 
     private function caution(Working $work, StageInflow $water, LoopCapacity $loop): void
     {
-        $work->note(
-            'The constants of the surface limit were fitted, and media differ up to twofold: ' .
-                'trust a measurement of your own filter above this.',
-        );
+        $work->note(Message::of('filter.capacity_constants_surface_limit_fitted'));
         if ($water->oxygen < 2) {
-            $work->danger(
-                'There is less than 2 mg/L of oxygen in this water: the filter stops, and fish suffocate first.',
-            );
+            $work->danger(Message::of('filter.capacity_less_mg_oxygen_water'));
         }
         if ($water->tempC > 32) {
-            $work->note('Above 32 °C the gain from warmth is held: nitrifiers gain no more.');
+            $work->note(Message::of('filter.capacity_above_32_gain_warmth'));
         }
         if ($water->salinityGL > 5) {
-            $work->watch('A rise of salt past about 5 g/L sets nitrifiers back for days; this is not counted here.');
+            $work->watch(Message::of('filter.capacity_rise_salt_past_about'));
         }
         foreach ($loop->stages as $i => $stage) {
             $n = $i + 1;
             if ($stage->stage->airLMin > 0 && $stage->stage->kind->transfer !== Transfer::Air) {
-                $work->note("Air given to stage {$n} is not counted: it feeds bacteria only in a moving bed.");
+                $work->note(Message::of('filter.capacity_air_given_stage_counted', ['n' => $n]));
             }
             if ($stage->stage->branch === null && $stage->stage->flowM3D() < $loop->flowM3D * 0.999) {
-                $work->note("Stage {$n} takes only part of the loop’s flow and is counted as a side stream.");
+                $work->note(Message::of('filter.capacity_stage_takes_part_loops', ['n' => $n]));
             }
         }
     }

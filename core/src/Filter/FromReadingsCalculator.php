@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What a filter really takes, from a run of ammonia readings under a known load.
@@ -134,16 +135,13 @@ final readonly class FromReadingsCalculator implements Calculator
         $work->cite('mass-balance');
         if ($mean($lows) <= 0) {
             $work->note(
-                'The kit cannot tell this ammonia from none, so the filter takes this much at ' .
-                    Format::number($mean($highs), 2) .
-                    ' mg/L or less: it could take more.',
+                Message::of('filter.from_readings_kit_cannot_tell_ammonia', [
+                    'highs' => Format::number($mean($highs), 2),
+                ]),
             );
         }
         if ($middle < 0) {
-            $work->watch(
-                'Ammonia rose faster than the load says it could: more is eaten than is written ' .
-                    'down, dirt rots somewhere, or the volume is wrong.',
-            );
+            $work->watch(Message::of('filter.from_readings_ammonia_rose_faster_load'));
         }
 
         return $work->result([

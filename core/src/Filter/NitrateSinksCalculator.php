@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Where nitrate goes: changes, plants, a bog, denitrifying medium, sludge; and where it settles.
@@ -148,10 +149,10 @@ final readonly class NitrateSinksCalculator implements Calculator
             Format::number($sludge) . ' g N/d',
         );
         $work->cite('nitrate-sinks-from-memory');
-        $work->note('What grows takes between a quarter and three times this: measure nitrate over some weeks.');
+        $work->note(Message::of('filter.nitrate_sinks_grows_takes_between_quarter'));
         $steady = $this->steady($given, $full[1], $sludge);
         if ($steady === null) {
-            $work->watch('Nothing carries off what is made: nitrate rises without end.');
+            $work->watch(Message::of('filter.nitrate_sinks_nothing_carries_off_made'));
         }
 
         return $work->result([

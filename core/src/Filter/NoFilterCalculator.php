@@ -16,6 +16,7 @@ use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Holding a tub without a filter by changing water: how much a day, or how many fish.
@@ -121,16 +122,9 @@ final readonly class NoFilterCalculator implements Calculator
         );
         $work->cite('timmons-ebeling', 'floor-excretion', 'emerson-1975');
         if ($share > 1) {
-            $work->danger(
-                'One change a day cannot hold it, even a full one: change every ' .
-                    Format::number(24 / $share, 2) .
-                    ' hours, take fish out, or give it a filter.',
-            );
+            $work->danger(Message::of('filter.no_change_day_cannot_hold', ['share' => Format::number(24 / $share, 2)]));
         } elseif ($share > 0.5) {
-            $work->watch(
-                'More than half a day is much: new water must match in temperature, pH and ' .
-                    'hardness, and be free of chlorine.',
-            );
+            $work->watch(Message::of('filter.no_half_day_much_new'));
         }
 
         return $work->result([

@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What a filter really takes, from ammonia before it and after it.
@@ -65,9 +66,9 @@ final readonly class SinglePassCalculator implements Calculator
         );
         $work->cite('mass-balance');
         if ($in <= 0) {
-            $work->note('Without ammonia coming in nothing can be said of its share.');
+            $work->note(Message::of('filter.single_pass_without_ammonia_coming_nothing'));
         } elseif ($out > $in) {
-            $work->watch('More comes out than goes in: dirt rots in it, or the two tests were mixed up.');
+            $work->watch(Message::of('filter.single_pass_comes_goes_dirt_rots'));
         }
 
         return $work->result([

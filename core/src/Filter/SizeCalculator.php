@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * The filter a load would need, in four ways of building it, beside the rule of thumb for rated boxes.
@@ -122,11 +123,7 @@ final readonly class SizeCalculator implements Calculator
                 ' L',
             Format::number($rating, 3) . ' L',
         );
-        $work->note(
-            'The rule for boxes goes by water, this by feed: few fish in much water need less ' .
-                'than the rule, many in little need more. Where a small filter measures better, ' .
-                'believe the measurement.',
-        );
+        $work->note(Message::of('filter.size_rule_boxes_goes_water'));
         $work->cite('cp-box-rating', 'fitted-areal-rates', 'rusten-2006', 'aeration-from-memory');
 
         return $work->result(['options' => $options, 'flow_l_h' => $flow, 'box_rating_l' => $rating]);

@@ -14,6 +14,7 @@ use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Fish\LoadInputs;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Where the dirt of the feed goes: made, caught by each stage, stored, rotting back, flushed.
@@ -129,9 +130,9 @@ final readonly class SolidsCalculator implements Calculator
             }
         }
         $work->cite('solids-per-feed', 'solids-from-memory');
-        $work->note('Shares caught and held differ widely between makes: let what you see correct this.');
+        $work->note(Message::of('filter.solids_shares_caught_held_differ'));
         if ($all <= 0 && $made > 0) {
-            $work->watch('No stage here holds dirt back: all of it rots in the water or on the floor.');
+            $work->watch(Message::of('filter.solids_stage_here_holds_dirt'));
         }
 
         return $work->result([

@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Words\Message;
 
 /**
  * Ammonia for starting a filter without fish: how much, and when again.
@@ -86,12 +87,9 @@ final readonly class StartDoseCalculator implements Calculator
             Format::number($grams, 4) . ' g',
         );
         $work->cite('iupac-2007');
-        $work->note(
-            'Bottled ammonium brings no alkalinity: nitrifying it costs 7.14 mg/L of KH a mg. ' .
-                'Unscented, without soaps; never near fish.',
-        );
+        $work->note(Message::of('filter.start_dose_bottled_ammonium_brings_alkalinity'));
         if ($product === 'ammonia_solution') {
-            $work->watch('Ammonia burns eyes and lungs: outdoors, gloves, eye protection, and never with bleach.');
+            $work->watch(Message::of('filter.start_dose_ammonia_burns_eyes_lungs'));
         }
 
         return $work->result([

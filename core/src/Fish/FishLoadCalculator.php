@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /** @see DailyLoad for formulas, validity and sources */
 final readonly class FishLoadCalculator implements Calculator
@@ -155,15 +156,15 @@ final readonly class FishLoadCalculator implements Calculator
     private function caution(Working $work, DailyLoad $load, float $biomass, float $feed, float $temp): void
     {
         if ($feed > 0 && $biomass <= 0) {
-            $work->watch('There is feed and no fish to eat it.');
+            $work->watch(Message::of('fish.load_feed_fish_eat'));
         } elseif ($feed > 0.1 * 1000 * $biomass) {
-            $work->watch('This is more than a tenth of the fish’s own weight a day: only fry eat so much.');
+            $work->watch(Message::of('fish.load_tenth_fishs_own_weight'));
         }
         if ($feed > 0 && $temp < 8) {
-            $work->watch('Below 8 °C koi hardly digest: feed given now mostly rots.');
+            $work->watch(Message::of('fish.load_below_koi_hardly_digest'));
         }
         if ($load->floorTan > $load->fedTan && $biomass > 0) {
-            $work->note('So little is fed that what the fish excrete unfed decides.');
+            $work->note(Message::of('fish.load_little_fed_fish_excrete'));
         }
     }
 }

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Daily ration by temperature, size and purpose.
@@ -70,10 +71,7 @@ final readonly class FishRationCalculator implements Calculator
                 Format::number($percent, 3) . ' % of body weight a day',
             );
         }
-        $work->note(
-            'Tables of rations are habit, not measurement: go by what is cleared in a few ' .
-                'minutes, and by the steady temperature of the last days.',
-        );
+        $work->note(Message::of('fish.ration_tables_rations_habit_measurement'));
 
         return $work->result(['ration_pct_bw_d' => $percent]);
     }

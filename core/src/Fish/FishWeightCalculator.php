@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Weight of a koi from its total length, by Fulton's condition factor.
@@ -60,7 +61,10 @@ final readonly class FishWeightCalculator implements Calculator
         $work->cite('fulton-condition', 'carp-condition');
         if ($condition < Condition::LEAN || $condition > Condition::STOUT) {
             $work->note(
-                'Carp are usually between ' . Condition::LEAN . ' and ' . Condition::STOUT . ': weigh one to be sure.',
+                Message::of('fish.weight_carp_usually_between_weigh', [
+                    'lean' => Condition::LEAN,
+                    'stout' => Condition::STOUT,
+                ]),
             );
         }
 

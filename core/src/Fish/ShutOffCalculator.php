@@ -14,6 +14,7 @@ use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Oxygen;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * How long fish may stay in water that is cut off from its filter, and perhaps from its air.
@@ -114,12 +115,10 @@ final readonly class ShutOffCalculator implements Calculator
             );
         }
         if ($given->numberOrNull('do_mg_l') === null && !$aired) {
-            $work->watch('Oxygen was not measured: reckoned from full saturation, so there may be less time.');
+            $work->watch(Message::of('fish.shut_off_oxygen_measured_reckoned_full'));
         }
         if (!$aired) {
-            $work->note(
-                'A surface takes a little in by itself; it is left out, so that the time is on the short side.',
-            );
+            $work->note(Message::of('fish.shut_off_surface_takes_little_itself'));
         }
         $work->cite('fish-oxygen', 'floor-excretion', 'timmons-ebeling', 'emerson-1975', 'oxygen-danger');
 

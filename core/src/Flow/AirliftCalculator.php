@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Water that an airlift raises for its air, by slug flow in the riser.
@@ -94,9 +95,9 @@ final readonly class AirliftCalculator implements Calculator
             Format::number($flow, 3) . ' L/h',
         );
         $work->cite('nicklin-1963', 'colebrook-1939');
-        $work->note('Correlation of Nicklin for slug flow: measure yours, it can be a third off either way.');
+        $work->note(Message::of('flow.airlift_correlation_nicklin_slug_flow'));
         if ($waterSpeed <= 0) {
-            $work->watch('So little air, or so high a lift, moves no water.');
+            $work->watch(Message::of('flow.airlift_little_air_high_lift'));
         }
 
         return $work->result([

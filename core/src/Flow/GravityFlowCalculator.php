@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * How far the level must drop to push a flow through a gravity line.
@@ -95,19 +96,12 @@ final readonly class GravityFlowCalculator implements Calculator
         );
         $work->cite('darcy-weisbach', 'colebrook-1939', 'water-viscosity');
         if ($velocity < self::SETTLES_BELOW) {
-            $work->watch(
-                'Slower than 0.3 m/s: droppings settle in the pipe. A narrower pipe, or more ' .
-                    'flow in it now and then, keeps it clean.',
-            );
+            $work->watch(Message::of('flow.gravity_slower_droppings_settle_pipe'));
             $work->cite('cp-pipe-velocity');
         }
         $allowed = $given->numberOrNull('freeboard_mm');
         if ($allowed !== null && $drop > $allowed) {
-            $work->danger(
-                'The level drops more than the ' .
-                    Format::number($allowed) .
-                    ' mm there are: the pump runs short and draws air.',
-            );
+            $work->danger(Message::of('flow.gravity_level_drops_mm_pump', ['allowed' => Format::number($allowed)]));
         }
 
         return $work->result([

@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
+use Ironwort\Core\Words\Message;
 
 /**
  * Flows and levels of a whole loop, solved together, and the proof for one part of it.
@@ -108,7 +109,7 @@ final readonly class NetworkCalculator implements Calculator
         $from = $flow->heads[$link->from] ?? null;
         $to = $flow->heads[$link->to] ?? null;
         if ($from === null || $to === null) {
-            $work->note("{$link->id} is cut off from all open water: nothing flows.");
+            $work->note(Message::of('flow.network_cut_off_open_water', ['id' => $link->id]));
 
             return null;
         }

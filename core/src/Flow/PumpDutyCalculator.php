@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Numeric\Root;
+use Ironwort\Core\Words\Message;
 
 /**
  * Where a pump's curve meets what the pipework asks, and what that costs.
@@ -116,10 +117,7 @@ final readonly class PumpDutyCalculator implements Calculator
             );
         }
         if ($offTheEnd) {
-            $work->watch(
-                'The pipework asks so little that the pump runs off the end of its curve: the ' .
-                    'flow is at least this, and the motor may run hot.',
-            );
+            $work->watch(Message::of('flow.pump_duty_pipework_asks_little_pump'));
         }
         $work->cite('fritsch-carlson-1980', 'darcy-weisbach', 'colebrook-1939');
 

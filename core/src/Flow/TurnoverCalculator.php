@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * How often the whole volume passes in an hour, and how much of it really has by then.
@@ -59,10 +60,7 @@ final readonly class TurnoverCalculator implements Calculator
             Format::number($flow) . ' L/h / ' . Format::number($volume) . ' L',
             Format::number($turnovers) . ' times an hour',
         );
-        $work->note(
-            'After one turnover 63 % of the water has been through: what comes back mixes with ' .
-                'what is there. Circulation within a vessel is another matter.',
-        );
+        $work->note(Message::of('flow.turnover_after_turnover_63_water'));
         $work->cite('mixed-tank');
 
         return $work->result([

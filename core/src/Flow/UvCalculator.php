@@ -11,6 +11,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What a UV lamp does for this flow and this volume, against what is commonly asked for.
@@ -120,20 +121,12 @@ final readonly class UvCalculator implements Calculator
             Format::number($perM3, 3) . ' W/m³',
         );
         $work->cite('uv-from-memory', 'cp-uv');
-        $work->note(
-            'An estimate: it says how things compare, not what a bench would measure. UV clears ' .
-                'green water and does nothing for ammonia.',
-        );
+        $work->note(Message::of('flow.uv_estimate_says_how_things'));
         if ($hours >= self::CHANGE_AT_HOURS) {
-            $work->watch(
-                'The lamp is past 9,000 h: change it. Bare fingers off the quartz, current off ' .
-                    'first, and never look at a lit lamp.',
-            );
+            $work->watch(Message::of('flow.uv_lamp_past_000_change'));
         }
         if ($days >= self::WIPE_AFTER_DAYS) {
-            $work->watch(
-                'The sleeve has been wet for 90 days or more since it was wiped; it fouls with the lamp off too.',
-            );
+            $work->watch(Message::of('flow.uv_sleeve_been_wet_90'));
         }
 
         return $work->result([

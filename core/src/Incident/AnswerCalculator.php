@@ -18,6 +18,7 @@ use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Interval;
+use Ironwort\Core\Words\Message;
 
 /**
  * What to do about bad readings and what is seen, by the limits of a life stage, in the order in which it is done.
@@ -118,14 +119,10 @@ final readonly class AnswerCalculator implements Calculator
         }
         $work->cite('cp-incident');
         if ($free !== null) {
-            $work->note(
-                'Un-ionised ammonia is ' .
-                    Format::number($free, 2) .
-                    ' mg/L; total and un-ionised are both judged, and the worse decides.',
-            );
+            $work->note(Message::of('incident.answer_un_ionised_ammonia_mg', ['free' => Format::number($free, 2)]));
         }
         foreach ($answer->tests as $test) {
-            $work->watch("{$test} is not known: test it.");
+            $work->watch(Message::of('incident.answer_known_test', ['test' => $test]));
         }
 
         return $work->result([

@@ -8,6 +8,7 @@ use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Flow\GravityFlowCalculator;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What is amiss with a loop as built and as it runs, in plain words.
@@ -43,8 +44,7 @@ final readonly class LoopCheck
             if ($stage->bypassed) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$stage->name} is bypassed: the water passes it by, and what lives in it " .
-                        'gets neither food nor oxygen.',
+                    Message::of('loop.loop_bypassed_water_passes_lives', ['name' => $stage->name]),
                 );
             }
             $rise =
@@ -54,43 +54,45 @@ final readonly class LoopCheck
             if ($rise !== null && $rise > self::SETTLES_TO_M_H) {
                 $found[] = new Caution(
                     Level::Note,
-                    "{$stage->name}: the water rises " .
-                        Format::number($rise, 2) .
-                        ' m an hour over its plan; above ' .
-                        Format::number(self::SETTLES_TO_M_H) .
-                        ' or so fine dirt is carried through.',
+                    Message::of('loop.loop_water_rises_hour_over', [
+                        'name' => $stage->name,
+                        'rise' => Format::number($rise, 2),
+                        'settles_to_m_h' => Format::number(self::SETTLES_TO_M_H),
+                    ]),
                 );
             }
             if ($stage->rimM !== null && $stage->rimM < self::RIM_M) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$stage->name}: the rim stands " .
-                        Format::number(1000 * $stage->rimM) .
-                        ' mm above the water; 75 mm or more keeps a stopped pump from flooding it.',
+                    Message::of('loop.loop_rim_stands_mm_above', [
+                        'name' => $stage->name,
+                        'rim_m' => Format::number(1000 * $stage->rimM),
+                    ]),
                 );
             }
             if ($stage->rimM !== null && !self::hasWaste($loop, $stage)) {
                 $found[] = new Caution(
                     Level::Note,
-                    "{$stage->name}: no waste drain, so its dirt can only be lifted out.",
+                    Message::of('loop.loop_waste_drain_dirt_can', ['name' => $stage->name]),
                 );
             }
             if ($level !== null && $stage->rimM !== null && $level > $stage->rimM) {
                 $found[] = new Caution(
                     Level::Danger,
-                    "{$stage->name}: the water would stand " .
-                        Format::number(1000 * ($level - $stage->rimM), 2) .
-                        ' mm above its rim and run over.',
+                    Message::of('loop.loop_water_would_stand_mm', [
+                        'name' => $stage->name,
+                        'level' => Format::number(1000 * ($level - $stage->rimM), 2),
+                    ]),
                 );
             }
             if ($level !== null && $stage->mayDropM !== null && -$level > $stage->mayDropM) {
                 $found[] = new Caution(
                     Level::Danger,
-                    "{$stage->name}: the level is drawn down " .
-                        Format::number(-1000 * $level, 3) .
-                        ' mm, more than the ' .
-                        Format::number(1000 * $stage->mayDropM) .
-                        ' mm there are: the pump draws air.',
+                    Message::of('loop.loop_level_drawn_mm_mm', [
+                        'name' => $stage->name,
+                        'level' => Format::number(-1000 * $level, 3),
+                        'may_drop_m' => Format::number(1000 * $stage->mayDropM),
+                    ]),
                 );
             }
         }
@@ -108,19 +110,19 @@ final readonly class LoopCheck
             if ($drain && $line->valveOpenPct === null) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$line->name}: no valve, so what it feeds cannot be emptied without emptying the vessel.",
+                    Message::of('loop.loop_valve_feeds_cannot_emptied', ['name' => $line->name]),
                 );
             }
             if ($drain && $line->to->kind === PlaceKind::Pump && !$line->checkValve) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$line->name}: no check valve, so the pump loses its prime in a power cut.",
+                    Message::of('loop.loop_check_valve_pump_loses', ['name' => $line->name]),
                 );
             }
             if ($line->from->kind === PlaceKind::Vessel && $line->to->kind === PlaceKind::Pump && !$line->guarded) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$line->name}: no guard on the suction; fry, frogs and pads are drawn in.",
+                    Message::of('loop.loop_guard_suction_fry_frogs', ['name' => $line->name]),
                 );
             }
             $velocity = abs($flow->lineVelocity($line));
@@ -132,25 +134,26 @@ final readonly class LoopCheck
             ) {
                 $found[] = new Caution(
                     Level::Note,
-                    "{$line->name}: " .
-                        Format::number($velocity, 2) .
-                        ' m/s is slow enough for droppings to settle in the pipe.',
+                    Message::of('loop.loop_slow_enough_droppings_settle', [
+                        'name' => $line->name,
+                        'velocity' => Format::number($velocity, 2),
+                    ]),
                 );
             }
             if ($line->from->kind === PlaceKind::Vessel && !$line->withinReach) {
                 $found[] = new Caution(
                     Level::Note,
-                    "{$line->name}: its mouth is out of reach, and what cannot be reached does not get cleaned.",
+                    Message::of('loop.loop_mouth_reach_cannot_reached', ['name' => $line->name]),
                 );
             }
             if ($line->waste && $line->leadsTo === 'garden') {
                 $found[] = new Caution(
                     Level::Note,
-                    "{$line->name} leads to the garden: not while there is salt or a treatment in the water.",
+                    Message::of('loop.loop_leads_garden_while_salt', ['name' => $line->name]),
                 );
             }
             if ($line->shut() && !$line->waste) {
-                $found[] = new Caution(Level::Note, "{$line->name} is shut.");
+                $found[] = new Caution(Level::Note, Message::of('loop.loop_line_is_shut', ['name' => $line->name]));
             }
         }
 
@@ -165,14 +168,17 @@ final readonly class LoopCheck
             if (!$pump->on) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$pump->name} is off: nothing it feeds has flow, oxygen or food.",
+                    Message::of('loop.loop_off_nothing_feeds_flow', ['name' => $pump->name]),
                 );
             } elseif ($flow->pumpFlow($pump->id) < 1) {
-                $found[] = new Caution(Level::Danger, "{$pump->name} runs against a shut line: no water moves.");
+                $found[] = new Caution(
+                    Level::Danger,
+                    Message::of('loop.loop_runs_against_shut_line', ['name' => $pump->name]),
+                );
             } elseif ($flow->pumpFlow($pump->id) > 3.6e6 * $pump->curve->greatestFlow()) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$pump->name} runs off the end of its curve: throttle it, or its motor runs hot.",
+                    Message::of('loop.loop_runs_off_end_curve', ['name' => $pump->name]),
                 );
             }
         }
@@ -198,11 +204,7 @@ final readonly class LoopCheck
             static fn(LoopPump $pump): bool => $pump->insideVessel !== null && $pump->lipM > 0,
         );
         if ($loop->stages !== [] && $returns !== [] && $breaking === [] && $airlifts === []) {
-            $found[] = new Caution(
-                Level::Watch,
-                'No return breaks the surface: water leaves a biofilter short of oxygen, and ' .
-                    'nothing here puts it back.',
-            );
+            $found[] = new Caution(Level::Watch, Message::of('loop.loop_return_breaks_surface_water'));
         }
         $pumps = array_unique(
             array_filter(
@@ -217,11 +219,11 @@ final readonly class LoopCheck
         if (count($pumps) === 1 && array_values($pumps) === array_values($air)) {
             $found[] = new Caution(
                 Level::Watch,
-                "Pump and air are all on one circuit, {$pumps[array_key_first($pumps)]}: one trip stops both.",
+                Message::of('loop.loop_pump_air_circuit_trip', ['pumps' => $pumps[array_key_first($pumps)]]),
             );
         }
         if ($loop->pumps !== [] && $loop->airPumps === [] && $breaking === [] && $airlifts === []) {
-            $found[] = new Caution(Level::Watch, 'There is no air pump: when the pump stops, so does the oxygen.');
+            $found[] = new Caution(Level::Watch, Message::of('loop.loop_air_pump_pump_stops'));
         }
 
         return $found;

@@ -8,6 +8,7 @@ use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Judge\Following;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * How often a system of its kind should go through its filter, and be moved at all, times an hour, by the school it
@@ -34,24 +35,21 @@ final readonly class Turnover
         if ($turnovers < $target) {
             $cautions[] = new Caution(
                 Level::Watch,
-                'The water comes round ' .
-                    Format::number($turnovers, 2) .
-                    ' times an hour; ' .
-                    Format::number($target) .
-                    ' or more is asked of this kind of system by the school it follows (' .
-                    lcfirst($following->in('turnover')->name) .
-                    ').',
+                Message::of('loop.turnover_water_comes_round_times', [
+                    'turnovers' => Format::number($turnovers, 2),
+                    'target' => Format::number($target),
+                    'name' => lcfirst($following->in('turnover')->name),
+                ]),
             );
         }
         $circulation = $following->in('circulation')->figure('volumes_per_h');
         if ($moved < $circulation) {
             $cautions[] = new Caution(
                 Level::Watch,
-                'Filter and circulation pumps move ' .
-                    Format::number($moved, 2) .
-                    ' volumes an hour; the school followed here asks for ' .
-                    Format::number($circulation) .
-                    '.',
+                Message::of('loop.turnover_filter_circulation_pumps_move', [
+                    'moved' => Format::number($moved, 2),
+                    'circulation' => Format::number($circulation),
+                ]),
             );
         }
 

@@ -9,6 +9,7 @@ use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Flow\Pipe;
 use Ironwort\Core\Flow\PipeInputs;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What is amiss with the vessels of a loop: nets, overflows, and how the water goes through them.
@@ -23,13 +24,15 @@ final readonly class VesselCheck
         $found = [];
         foreach ($loop->vessels as $vessel) {
             if ($vessel->holdsFish && !$vessel->netted) {
-                $found[] = new Caution(Level::Watch, "{$vessel->name} has no net: koi jump, most of all when new.");
+                $found[] = new Caution(
+                    Level::Watch,
+                    Message::of('loop.vessel_net_koi_jump_most', ['name' => $vessel->name]),
+                );
             }
             if ($vessel->floatValve && !$vessel->overflow) {
                 $found[] = new Caution(
                     Level::Watch,
-                    "{$vessel->name} has a float valve and no overflow: one that sticks open " .
-                        'floods it, and thins every dose.',
+                    Message::of('loop.vessel_float_valve_overflow_sticks', ['name' => $vessel->name]),
                 );
             }
             array_push($found, ...self::falls($loop, $flow, $vessel), ...self::through($loop, $vessel));
@@ -46,9 +49,10 @@ final readonly class VesselCheck
         if ($rise !== null && $vessel->freeboardM > 0 && $rise > $vessel->freeboardM) {
             $found[] = new Caution(
                 Level::Danger,
-                "{$vessel->name}: the water would stand " .
-                    Format::number(1000 * $rise, 2) .
-                    ' mm over the lip of its overflow, and run over its rim.',
+                Message::of('loop.vessel_water_would_stand_mm', [
+                    'name' => $vessel->name,
+                    'rise' => Format::number(1000 * $rise, 2),
+                ]),
             );
         }
         foreach ($loop->lines as $line) {
@@ -65,9 +69,11 @@ final readonly class VesselCheck
             ) {
                 $found[] = new Caution(
                     Level::Danger,
-                    "{$line->name}: a pipe this narrow cannot carry " .
-                        Format::number($flow->lineFlow($line->id), 3) .
-                        " L/h down; {$vessel->name} would rise until it runs over.",
+                    Message::of('loop.vessel_pipe_narrow_cannot_carry', [
+                        'name' => $line->name,
+                        'line_flow' => Format::number($flow->lineFlow($line->id), 3),
+                        'name2' => $vessel->name,
+                    ]),
                 );
             }
         }
@@ -92,14 +98,17 @@ final readonly class VesselCheck
         if (count($comes) === 1 && $comes === $goes && $comes !== ['middle']) {
             $found[] = new Caution(
                 Level::Watch,
-                "{$vessel->name}: water comes and goes at the same end; the other end stands still.",
+                Message::of('loop.vessel_water_comes_goes_same', ['name' => $vessel->name]),
             );
         }
         foreach ($in as $line) {
             if ($vessel->long && $line->aim === 'across') {
                 $found[] = new Caution(
                     Level::Note,
-                    "{$line->name} blows across {$vessel->name}: along its length it would turn the whole of it.",
+                    Message::of('loop.vessel_blows_across_along_length', [
+                        'name' => $line->name,
+                        'name2' => $vessel->name,
+                    ]),
                 );
             }
         }

@@ -16,6 +16,7 @@ use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Numeric\DormandPrince;
 use Ironwort\Core\Water\BufferCalculator;
+use Ironwort\Core\Words\Message;
 
 /**
  * Where a start stands and when it will be ready: the bacteria there were on day 0 are found from the readings since,
@@ -255,10 +256,7 @@ final readonly class MaturationCalculator implements Calculator
         );
         $work->cite('model-calibrated', 'dormand-prince-1980');
         if ($misfit > self::FITS) {
-            $work->watch(
-                'These readings tell another story than the model: something happened that is ' .
-                    'not in the book, or a kit is off. Do not go by the day.',
-            );
+            $work->watch(Message::of('model.maturation_these_readings_tell_another'));
         }
         if ($held !== null) {
             $work->step(
@@ -273,17 +271,12 @@ final readonly class MaturationCalculator implements Calculator
             );
         }
         if ($dry !== null && ($day === null || $dry < $day)) {
-            $work->watch(
-                'KH falls to 2.8 dKH on day ' . Format::number($dry, 3) . ': buffer before, or the start stops there.',
-            );
+            $work->watch(Message::of('model.maturation_kh_falls_dkh_day', ['dry' => Format::number($dry, 3)]));
         }
         if ($second === null) {
-            $work->watch('Nitrite was never tested: its half of the start is guessed.');
+            $work->watch(Message::of('model.maturation_nitrite_never_tested_half'));
         }
-        $work->note(
-            'The band is of the readings. How fast bacteria grow is calibrated to the usual six ' .
-                'weeks (common practice), not published.',
-        );
+        $work->note(Message::of('model.maturation_band_readings_how_fast'));
 
         return $work->result([
             'today' => $today,

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * The water of a system day by day: ammonia, nitrite, nitrate, alkalinity and what oxidises them.
@@ -127,13 +128,10 @@ final readonly class RunCalculator implements Calculator
         $work->cite('model-calibrated', 'dormand-prince-1980', 'timmons-ebeling', 'rusten-2006', 'emerson-1975');
         $work->note(
             $complete === null
-                ? 'Within these days it is not complete.'
-                : 'From day ' . Format::number($complete, 3) . ' on both stay under their limits.',
+                ? Message::of('model.run_within_these_days_complete')
+                : Message::of('model.run_day_both_stay_under', ['complete' => Format::number($complete, 3)]),
         );
-        $work->note(
-            'Calibrated to the usual six weeks of a start (common practice), not published: your ' .
-                'own readings are worth more.',
-        );
+        $work->note(Message::of('model.run_calibrated_usual_six_weeks'));
 
         return $work->result([
             'series' => $trace->points,

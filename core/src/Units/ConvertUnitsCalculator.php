@@ -14,6 +14,7 @@ use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Quantity;
 use Ironwort\Core\Measure\Unit;
+use Ironwort\Core\Words\Message;
 
 /**
  * Converts a reading or volume between the units and bases keepers meet.
@@ -87,7 +88,7 @@ final readonly class ConvertUnitsCalculator implements Calculator
         );
         $work->cite(...$this->sources($quantity, $from, $to));
         if ($from === Unit::TeaspoonOfSalt || $to === Unit::TeaspoonOfSalt) {
-            $work->watch('Teaspoons differ and salt packs differently: weigh it where the dose matters.');
+            $work->watch(Message::of('units.convert_teaspoons_differ_salt_packs'));
         }
 
         return $work->result(['value' => $converted]);

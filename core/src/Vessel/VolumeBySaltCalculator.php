@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * True volume from weighed salt and the rise it made, once mixed.
@@ -98,10 +99,7 @@ final readonly class VolumeBySaltCalculator implements Calculator
         if ($given->has('before_us_cm') || $given->has('after_us_cm')) {
             $work->cite('salt-conductivity');
         }
-        $work->note(
-            'Only when all of it is dissolved and mixed, pipes and filters too: wait some hours ' .
-                'with the pump running. No salt with zeolite in the system.',
-        );
+        $work->note(Message::of('vessel.volume_by_salt_dissolved_mixed_pipes_filters'));
 
         return $work->result([
             'volume_l' => $salt / $rise,

@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Words\Message;
 
 /**
  * Raising alkalinity with bicarbonate or soda: grams, safe steps, and what it does to pH and ammonia first.
@@ -137,18 +138,12 @@ final readonly class BufferCalculator implements Calculator
             'cp-alkalinity-fall',
         );
         if ($nh3 > $given->number('nh3_limit_mg_l') && $nh3 > $nh3Now) {
-            $work->danger(
-                'As pH rises the ammonia that is there burns: bring it down first, by a change ' .
-                    'and a binder, then buffer in small steps.',
-            );
+            $work->danger(Message::of('water.buffer_ph_rises_ammonia_burns'));
         }
         if ($soda) {
-            $work->watch(
-                'Soda lifts pH at once. Gloves and eye protection; dissolve it in a bucket, ' .
-                    'powder into water, and give it slowly where flow is strong, away from fish.',
-            );
+            $work->watch(Message::of('water.buffer_soda_lifts_ph_once'));
         } else {
-            $work->note('Dissolve it in a bucket of system water and give it slowly where flow is strong.');
+            $work->note(Message::of('water.buffer_dissolve_bucket_system_water'));
         }
 
         return $work->result([

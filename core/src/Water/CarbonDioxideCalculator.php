@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Quantity;
 use Ironwort\Core\Measure\Unit;
+use Ironwort\Core\Words\Message;
 
 /**
  * Dissolved CO2 from pH and alkalinity, beside the keepers' rule of thumb.
@@ -74,10 +75,7 @@ final readonly class CarbonDioxideCalculator implements Calculator
         );
         $work->cite('plummer-busenberg-1982', 'water-ion-product', 'davies-1962', 'cp-co2-rule');
         if ($co2 > self::WATCH) {
-            $work->watch(
-                'Above 20 mg/L koi breathe hard: break the surface more. If the reading is ' .
-                    'absurd, look at pH and KH again.',
-            );
+            $work->watch(Message::of('water.carbon_dioxide_above_20_mg_koi'));
             $work->cite('co2-limit');
         }
 

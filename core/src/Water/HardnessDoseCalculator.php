@@ -13,6 +13,7 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Words\Message;
 
 /**
  * Raising hardness with minerals, in grams.
@@ -72,14 +73,15 @@ final readonly class HardnessDoseCalculator implements Calculator
         $work->cite('iupac-2007');
         match ($given->text('agent')) {
             'calcium_chloride', 'calcium_chloride_dihydrate' => $work->watch(
-                'It heats as it dissolves: salt into water, a little at a time, with gloves and ' .
-                    'eye protection. It brings chloride too.',
+                Message::of('water.hardness_dose_heats_dissolves_salt_into'),
             ),
-            'magnesium_sulfate_heptahydrate' => $work->note('It raises magnesium only: koi want calcium as well.'),
-            default => $work->note('Gypsum dissolves slowly, over days, and about 2 g a litre at most.'),
+            'magnesium_sulfate_heptahydrate' => $work->note(
+                Message::of('water.hardness_dose_raises_magnesium_koi_want'),
+            ),
+            default => $work->note(Message::of('water.hardness_dose_gypsum_dissolves_slowly_over')),
         };
         if ($by > 90) {
-            $work->watch('More than 5 dGH at once is much: spread it over days.');
+            $work->watch(Message::of('water.hardness_dose_dgh_once_much_spread'));
         }
 
         return $work->result(['dose_g' => $dose]);

@@ -12,6 +12,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * An oxygen reading as percent of saturation, or percent of saturation as mg/L.
@@ -76,7 +77,7 @@ final readonly class OxygenPercentCalculator implements Calculator
             );
         }
         if ($percent > 150) {
-            $work->watch('Above 150 % is rare outside thick green water in full sun: check the probe.');
+            $work->watch(Message::of('water.oxygen_percent_above_150_rare_outside'));
         }
 
         return $work->result(['do_mg_l' => $reading, 'sat_pct' => $percent, 'do_sat_mg_l' => $saturation]);

@@ -10,6 +10,7 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /** @see UnionisedAmmonia for formula, validity and sources */
 final readonly class UnionisedAmmoniaCalculator implements Calculator
@@ -57,7 +58,7 @@ final readonly class UnionisedAmmoniaCalculator implements Calculator
                 Format::number($ammonia->ionicStrength) . ' mol/kg',
             );
             $work->cite('epa-1989-salt');
-            $work->note('The shift with salt was fitted to sea salt; pond salt is treated alike.');
+            $work->note(Message::of('water.unionised_ammonia_shift_salt_fitted_sea'));
         }
         $work->step(
             'Where ammonium lets go of its hydrogen at this temperature.',
@@ -78,7 +79,7 @@ final readonly class UnionisedAmmoniaCalculator implements Calculator
             Format::number($ammonia->nh3N) . ' mg/L as N',
         );
         if ($temp > 30 || $ph < 6 || $ph > 10) {
-            $work->note('Outside the table of 1975 (0 to 30 °C, pH 6 to 10): the formula is carried on.');
+            $work->note(Message::of('water.unionised_ammonia_outside_table_1975_30'));
         }
 
         return $work->result([

@@ -7,10 +7,24 @@ namespace Ironwort\Core\Words;
 /** The one place where the words of a code stand. */
 final readonly class Catalogue
 {
-    private const SUBJECTS = ['dose' => DoseWords::TEXTS];
+    private const SUBJECTS = [
+        'aeration' => AerationWords::TEXTS,
+        'calc' => CalcWords::TEXTS,
+        'dose' => DoseWords::TEXTS,
+        'exchange' => ExchangeWords::TEXTS,
+        'filter' => FilterWords::TEXTS,
+        'fish' => FishWords::TEXTS,
+        'flow' => FlowWords::TEXTS,
+        'incident' => IncidentWords::TEXTS,
+        'loop' => LoopWords::TEXTS,
+        'model' => ModelWords::TEXTS,
+        'units' => UnitsWords::TEXTS,
+        'vessel' => VesselWords::TEXTS,
+        'water' => WaterWords::TEXTS,
+    ];
 
     /**
-     * @param  array<string, string>  $values
+     * @param  array<string, string|int|float>  $values
      *
      * @throws \LogicException for a code without words, or words with a brace that nothing fills
      */
@@ -19,7 +33,7 @@ final readonly class Catalogue
         [$subject, $name] = [...explode('.', $code, 2), ''];
         $text = self::SUBJECTS[$subject][$name] ?? throw new \LogicException("No words stand for {$code}.");
         $braces = array_map(static fn(string $key): string => '{' . $key . '}', array_keys($values));
-        $said = str_replace($braces, array_values($values), $text);
+        $said = str_replace($braces, array_map(strval(...), array_values($values)), $text);
 
         return preg_match('/\{\w+\}/', $said) === 1
             ? throw new \LogicException("{$code} is not told all it says: {$said}")

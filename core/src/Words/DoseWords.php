@@ -58,5 +58,54 @@ final readonly class DoseWords
         'met_in_water' =>
             '{name} and {other} are both in the water. {reason} Change half the water now, and ' .
             'run all the air there is.',
+        'chloride_guard_zeolite_loop_shields_fish' =>
+            'Not with zeolite in the loop. It shields the fish and takes no nitrite away: change water as well.',
+        'charge_salt_water_charge_lets' =>
+            'There is salt in the water: the charge lets its ammonia go. Take it out now.',
+        'charge_even_little_salt_makes' => 'Even this little salt makes it hold less.',
+        'charge_full_throw_away_regenerate' =>
+            'It is full: throw it away, or regenerate it in brine, away from the fish.',
+        'charge_said_hold_differs_several' =>
+            'What it is said to hold differs several times over between makers: ammonia that ' .
+            'rises again says it is full, whatever stands here.',
+        'salt_zeolite_first_salt_makes' =>
+            'Out with the zeolite first: salt makes it let go of its ammonia. Plants suffer.',
+        'salt_once_shock_steps' => 'More than 1.5 g/L at once is a shock: more steps.',
+        'residual_how_much_carbon_zeolite' =>
+            'How much carbon or zeolite takes is known within a factor of several: add no more ' .
+            'than would be safe if it had taken nothing.',
+        'peroxide_oxygen_water_holds_mg_would' =>
+            'The water holds only {room} mg/L more: more would go to waste and burn gills.',
+        'peroxide_oxygen_last_resort_while_air' =>
+            'A last resort while air is fetched, once. Dilute it, give it slowly where flow is ' .
+            'strong, away from fish. Gloves and eye protection. Never with another agent.',
+        'zeolite_much_salt_zeolite_holds' =>
+            'With this much salt zeolite holds next to nothing, and lets go what it has. Not together.',
+        'zeolite_salt_risen_since_went' =>
+            'Salt has risen since it went in: a loaded charge lets its ammonia go. Take it out first.',
+        'zeolite_salt_water_holds_less' =>
+            'There is salt in the water: it holds less than half, and any more salt sets ammonia free.',
+        'zeolite_rinse_dust_off_first' =>
+            'Rinse the dust off first. It fills up: test ammonia behind it. Regenerate in brine ' .
+            'away from fish, or throw it away.',
+        'binder_level_binder_swamped_change' =>
+            'At this level a binder is swamped: change the water first, then bind what is left.',
+        'binder_holds_ammonia_day_two' =>
+            'It holds ammonia for a day or two and removes none: after each change, daily while ' .
+            'it lasts. Some kits read bound ammonia as if it were free.',
+        'treatment_takes_about_mg_oxygen' =>
+            'It takes about {oxygen_per_mg_l} mg/L of oxygen within two days: run all the air there is.',
+        'treatment_bypass_biofilter_count_losing' =>
+            'Bypass the biofilter, or count on losing much of it; test ammonia twice a day for a week after.',
+        'treatment_label_veterinarian_local_law' =>
+            'The label, a veterinarian and local law come before this. Koi count as fish that ' .
+            'may be eaten. Disposal: {disposal}',
+        'treatment_nothing_known_here_agent' =>
+            'Nothing is known here of this agent: its label is all there is to go by.',
+        'permanganate_demand_mg_taken_dirt_permanganate' =>
+            'More than 6 mg/L is taken by dirt: permanganate would mostly burn silt. Clean, change water, test again.',
+        'permanganate_demand_never_formalin_another_oxidiser' =>
+            'Never with formalin or another oxidiser. Gloves, eye protection; all the air there ' .
+            'is; the biofilter bypassed.',
     ];
 }

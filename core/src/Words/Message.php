@@ -15,7 +15,7 @@ final readonly class Message
 
     /**
      * @param  string  $code  of the catalogue
-     * @param  array<string, string>  $values  what stands in its braces
+     * @param  array<string, string|int|float>  $values  what stands in its braces
      */
     public static function of(string $code, array $values = []): self
     {

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Words;
+
+/** What is said about filters. */
+final readonly class FilterWords
+{
+    public const TEXTS = [
+        'start_dose_bottled_ammonium_brings_alkalinity' =>
+            'Bottled ammonium brings no alkalinity: nitrifying it costs 7.14 mg/L of KH a mg. ' .
+            'Unscented, without soaps; never near fish.',
+        'start_dose_ammonia_burns_eyes_lungs' =>
+            'Ammonia burns eyes and lungs: outdoors, gloves, eye protection, and never with bleach.',
+        'balance_nothing_said_bring_oxygen' =>
+            'Nothing is said to bring oxygen in, and none was measured: it is reckoned as none.',
+        'balance_filter_cannot_take_load' =>
+            'The filter cannot take this load at any ammonia that fish survive: it only rises.',
+        'balance_ammonia_settles_above_allowed' => 'Ammonia settles above what is allowed.',
+        'balance_nitrite_oxidisers_cannot_keep' => 'Nitrite oxidisers cannot keep up with this: nitrite only rises.',
+        'balance_oxygen_settles_under_wanted' =>
+            'Oxygen settles under what is wanted: more air comes before more fish.',
+        'no_change_day_cannot_hold' =>
+            'One change a day cannot hold it, even a full one: change every {share} hours, take ' .
+            'fish out, or give it a filter.',
+        'no_half_day_much_new' =>
+            'More than half a day is much: new water must match in temperature, pH and hardness, ' .
+            'and be free of chlorine.',
+        'from_readings_kit_cannot_tell_ammonia' =>
+            'The kit cannot tell this ammonia from none, so the filter takes this much at ' .
+            '{highs} mg/L or less: it could take more.',
+        'from_readings_ammonia_rose_faster_load' =>
+            'Ammonia rose faster than the load says it could: more is eaten than is written ' .
+            'down, dirt rots somewhere, or the volume is wrong.',
+        'size_rule_boxes_goes_water' =>
+            'The rule for boxes goes by water, this by feed: few fish in much water need less ' .
+            'than the rule, many in little need more. Where a small filter measures better, ' .
+            'believe the measurement.',
+        'nitrate_sinks_grows_takes_between_quarter' =>
+            'What grows takes between a quarter and three times this: measure nitrate over some weeks.',
+        'nitrate_sinks_nothing_carries_off_made' => 'Nothing carries off what is made: nitrate rises without end.',
+        'capacity_constants_surface_limit_fitted' =>
+            'The constants of the surface limit were fitted, and media differ up to twofold: ' .
+            'trust a measurement of your own filter above this.',
+        'capacity_less_mg_oxygen_water' =>
+            'There is less than 2 mg/L of oxygen in this water: the filter stops, and fish suffocate first.',
+        'capacity_above_32_gain_warmth' => 'Above 32 °C the gain from warmth is held: nitrifiers gain no more.',
+        'capacity_rise_salt_past_about' =>
+            'A rise of salt past about 5 g/L sets nitrifiers back for days; this is not counted here.',
+        'capacity_air_given_stage_counted' =>
+            'Air given to stage {n} is not counted: it feeds bacteria only in a moving bed.',
+        'capacity_stage_takes_part_loops' =>
+            'Stage {n} takes only part of the loop’s flow and is counted as a side stream.',
+        'single_pass_without_ammonia_coming_nothing' => 'Without ammonia coming in nothing can be said of its share.',
+        'single_pass_comes_goes_dirt_rots' =>
+            'More comes out than goes in: dirt rots in it, or the two tests were mixed up.',
+        'solids_shares_caught_held_differ' =>
+            'Shares caught and held differ widely between makes: let what you see correct this.',
+        'solids_stage_here_holds_dirt' => 'No stage here holds dirt back: all of it rots in the water or on the floor.',
+    ];
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Tests\Words;
+
+use Ironwort\Core\Words\Catalogue;
+use PHPUnit\Framework\TestCase;
+
+final class CatalogueTest extends TestCase
+{
+    public function test_every_code_that_is_said_has_words_and_every_word_is_said(): void
+    {
+        $source = self::source();
+        preg_match_all("/'([a-z]+\.[a-z0-9_]+)'/", $source, $quoted);
+        preg_match_all("/Message::of\(\s*'([a-z]+\.[a-z0-9_]+)'/", $source, $said);
+        // The tables of what meets what give the code without its subject.
+        preg_match_all("/'([a-z0-9_]+)'/", $source, $met);
+        $quoted[1] = [...$quoted[1], ...array_map(static fn(string $code): string => "dose.{$code}", $met[1])];
+        $words = array_keys(Catalogue::all());
+
+        self::assertGreaterThan(100, count($said[1]));
+        self::assertSame([], array_values(array_diff(array_unique($said[1]), $words)), 'said, and without words');
+        self::assertSame([], array_values(array_diff($words, array_unique($quoted[1]))), 'words that nothing says');
+    }
+
+    public function test_a_code_without_words_and_a_brace_that_nothing_fills_are_faults_of_the_programme(): void
+    {
+        self::assertSame(
+            'Nitrite moves by more than a day’s worth at once.',
+            Catalogue::text('exchange.change_inputs_moves_days_worth_once', ['name' => 'Nitrite']),
+        );
+        foreach (['exchange.no_such_code', 'exchange.change_inputs_moves_days_worth_once'] as $code) {
+            try {
+                Catalogue::text($code);
+                self::fail("{$code} was said");
+            } catch (\LogicException $fault) {
+                self::assertStringContainsString($code, $fault->getMessage());
+            }
+        }
+    }
+
+    private static function source(): string
+    {
+        $all = '';
+        foreach ([dirname(__DIR__, 2) . '/src', dirname(__DIR__, 3) . '/app'] as $folder) {
+            $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder));
+            foreach ($files as $file) {
+                $inWords = str_contains((string) $file, '/Words/');
+                $all .= str_ends_with((string) $file, '.php') && !$inWords ? file_get_contents((string) $file) : '';
+            }
+        }
+
+        return $all;
+    }
+}
