@@ -73,10 +73,10 @@ final readonly class PlumbingReport
                             ($flow->returned() + self::circulated($system)) / $volume,
                         )
                         : [];
-                $answer['cautions'] = array_map(
-                    static fn(Caution $caution): array => $caution->toArray(),
-                    [...LoopCheck::of($loop, $flow), ...$slow],
-                );
+                $answer['cautions'] = array_map(static fn(Caution $caution): array => $caution->toArray(), [
+                    ...LoopCheck::of($loop, $flow),
+                    ...$slow,
+                ]);
             } catch (UnsolvableNetwork $unsolvable) {
                 $answer['trouble'] = $unsolvable->getMessage();
             }
