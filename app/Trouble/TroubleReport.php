@@ -257,7 +257,7 @@ final readonly class TroubleReport
                 'salt' => $following->in('salt')->figure('use') > 0,
             ],
             $this->treatment($system),
-            overdosed: array_map(static fn(Danger $danger): string => $danger->message->text, $dangers),
+            overdosed: $dangers,
         );
     }
 

@@ -125,3 +125,31 @@ test('fish are added by weight, move to another system, and are fed', async ({ y
   await expect(page.getByRole('region', { name: 'Who lives here' })).toContainText('Tansy')
   await accessible(page)
 })
+
+test('of two people who edit one vessel the second sees what the first saved, field by field', async ({
+  yard: page,
+  context,
+}) => {
+  const other = await context.newPage()
+  const length = (of: typeof page) => of.getByRole('textbox', { name: /^Length/ })
+  for (const one of [page, other]) {
+    await one.goto('/press-room/build')
+    await one.getByRole('button', { name: 'Change' }).first().click()
+  }
+  const was = await length(page).inputValue()
+  await length(page).fill(String(Number(was) + 0.1))
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(length(page)).toHaveCount(0)
+
+  await length(other).fill(String(Number(was) + 0.2))
+  await other.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(other.getByText('Somebody changed this since you opened it')).toBeVisible()
+  await expect(other.getByText(/^theirs:/)).toHaveText([`theirs: ${Number(was) + 0.1}`])
+  await expect(length(other)).toHaveValue(String(Number(was) + 0.2))
+
+  // Told once, saving again is a decision, and goes over what the first saved.
+  await length(other).fill(was)
+  await other.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(length(other)).toHaveCount(0)
+  await expect(other.getByText('8,986').first()).toBeVisible()
+})

@@ -162,6 +162,10 @@ final class FactTest extends TestCase
         $hang(['done' => 'yes'])->assertOk();
         self::assertTrue(Charge::query()->firstOrFail()->as_fact);
         self::assertSame('act', $this->state()[0]);
+        $steps = $this->getJson('/api/systems/long-vat/trouble')->assertOk()->json('causes.0.steps');
+        self::assertIsArray($steps);
+        // Zeolite out, then ammonia: no permanganate to stop and no medicine to change out.
+        self::assertSame(['course', 'test'], array_column($steps, 'page'));
         $this->putJson('/api/systems/long-vat/charges/' . Charge::query()->firstOrFail()->id . '/out', [])->assertOk();
         self::assertSame('good', $this->state()[0]);
     }

@@ -21,7 +21,8 @@ final readonly class Danger
     /** From so many times its ceiling on it is an emergency. */
     private const EMERGENCY_AT = 1.5;
 
-    private function __construct(public State $state, public Message $message) {}
+    /** @param  bool  $zeolite  whether zeolite or resin that hangs in the loop is one of the two */
+    private function __construct(public State $state, public Message $message, public bool $zeolite = false) {}
 
     /**
      * @param  list<Present>  $present
@@ -73,14 +74,17 @@ final readonly class Danger
 
     private static function met(Present $one, Present $other, Meeting $meeting): self
     {
+        $zeolite = in_array('zeolite', [$one->thing, $other->thing], true);
+
         return new self(
             // Zeolite gives its ammonia up over hours; two medicines burn at once.
-            in_array('zeolite', [$one->thing, $other->thing], true) ? State::Act : State::Emergency,
-            Message::of('dose.met_in_water', [
+            $zeolite ? State::Act : State::Emergency,
+            Message::of($zeolite ? 'dose.met_zeolite' : 'dose.met_in_water', [
                 'name' => $one->name,
                 'other' => lcfirst($other->name),
                 'reason' => $meeting->reason->text,
             ]),
+            $zeolite,
         );
     }
 

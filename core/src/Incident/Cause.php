@@ -25,7 +25,7 @@ enum Cause: string
         return match ($this) {
             self::Oxygen => 'Too little oxygen',
             self::Chlorine => 'Chlorine',
-            self::Overdose => 'Too much of a treatment',
+            self::Overdose => 'Too much of a treatment, or two that never meet',
             self::StoppedFilter => 'A filter that stood still',
             self::Ammonia => 'Ammonia',
             self::Nitrite => 'Nitrite',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Incident;
 
+use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
@@ -29,7 +30,7 @@ final readonly class Situation
      * @param  float  $changedPct  of the water, by what was already told to do
      * @param  bool  $feedTold  whether it was already said what to feed
      * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool}  $follows  schools
-     * @param  list<string>  $overdosed  what stands in the water that no plan would have let in, in words
+     * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
     public function __construct(
         public float $volumeL,

@@ -58,6 +58,9 @@ final readonly class DoseWords
         'met_in_water' =>
             '{name} and {other} are both in the water. {reason} Change half the water now, and ' .
             'run all the air there is.',
+        'met_zeolite' =>
+            '{name} and {other} are both in the water. {reason} Take the zeolite out now, test ammonia, and ' .
+            'change water by what it says.',
         'chloride_guard_zeolite_loop_shields_fish' =>
             'Not with zeolite in the loop. It shields the fish and takes no nitrite away: change water as well.',
         'charge_salt_water_charge_lets' =>

@@ -38,7 +38,6 @@ withDefaults(defineProps<{ figure: Figure; big?: boolean; bare?: boolean; strong
 }
 
 .unit {
-  margin-left: 0.3em;
   font-size: 0.875rem;
   color: var(--soft);
 }

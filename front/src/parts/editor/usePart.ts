@@ -13,11 +13,13 @@ export type Typed = Record<string, string | null>
  *
  * A new part gets its key here, so that saving twice makes one part.
  */
-export function usePart(
+export function usePart<Part extends { id: string; version: string }>(
   slug: () => string,
   kind: PartKind,
   blank: () => Typed,
-  parts: () => { id: string; version: string }[],
+  parts: () => Part[],
+  /** A saved part as it is typed. */
+  typed: (part: Part) => Typed,
 ) {
   const open = ref<string | null>(null)
   const form = reactive<Typed>({})
@@ -26,10 +28,10 @@ export function usePart(
   const theirs = ref<Typed>({})
   const version = () => parts().find((part) => part.id === open.value)?.version
 
-  function edit(id: string | null, values: Typed): void {
+  function edit(part: Part | null): void {
     for (const key of Object.keys(form)) delete form[key]
-    Object.assign(form, blank(), values)
-    open.value = id ?? ulid()
+    Object.assign(form, blank(), part ? typed(part) : {})
+    open.value = part?.id ?? ulid()
     seen.value = version()
     theirs.value = {}
     save.reset()
@@ -63,7 +65,7 @@ export function usePart(
       await nextTick()
       seen.value = version()
       const stored = parts().find((part) => part.id === open.value)
-      theirs.value = stored ? asTyped({ ...stored }) : {}
+      theirs.value = stored ? { ...blank(), ...typed(stored) } : {}
     },
   })
 
@@ -103,7 +105,8 @@ export function usePart(
   return { open, form, theirs, fresh, edit, save, remove, retire, errors, trouble }
 }
 
-export type EditedPart = ReturnType<typeof usePart>
+/** What the form shows of it, whatever kind of part it is. */
+export type EditedPart = Omit<ReturnType<typeof usePart>, 'edit'>
 
 /** Takes a part out of service, or back in. */
 export async function setRetired(

@@ -29,6 +29,21 @@ const part = usePart(
     three_way_id: '',
   }),
   () => props.system.build.lines,
+  (line) =>
+    asTyped({
+      ...line,
+      fittings: null,
+      check_valve: line.check_valve ? 'yes' : 'no',
+      guarded: line.guarded ? 'yes' : 'no',
+      outlet: line.outlet ?? '',
+      intake: line.intake ?? '',
+      within_reach: line.within_reach ? 'yes' : 'no',
+      spot: line.spot ?? '',
+      aim: line.aim ?? '',
+      leads_to: line.leads_to ?? '',
+      three_way_id: line.three_way_id ?? '',
+      ends_above_mm: line.ends_above_mm || null,
+    }),
 )
 const { open, form, errors } = part
 const fittings = ref<Record<string, string>[]>([])
@@ -173,25 +188,7 @@ const columns = computed(() => [
 function edit(line: Line | null): void {
   fittings.value = Object.entries(line?.fittings ?? {}).map(([id, count]) => ({ id, count: String(count) }))
   if (!fittings.value.length) fittings.value.push({ id: '', count: '' })
-  part.edit(
-    line?.id ?? null,
-    line
-      ? asTyped({
-          ...line,
-          fittings: null,
-          check_valve: line.check_valve ? 'yes' : 'no',
-          guarded: line.guarded ? 'yes' : 'no',
-          outlet: line.outlet ?? '',
-          intake: line.intake ?? '',
-          within_reach: line.within_reach ? 'yes' : 'no',
-          spot: line.spot ?? '',
-          aim: line.aim ?? '',
-          leads_to: line.leads_to ?? '',
-          three_way_id: line.three_way_id ?? '',
-          ends_above_mm: line.ends_above_mm || null,
-        })
-      : {},
-  )
+  part.edit(line)
 }
 </script>
 

@@ -26,6 +26,14 @@ const part = usePart(
     depth_m: '',
   }),
   () => props.system.build.pumps,
+  (pump) =>
+    asTyped({
+      ...pump,
+      curve: null,
+      running: pump.running ? 'yes' : 'no',
+      vessel_id: pump.vessel_id ?? '',
+      diffuser: pump.diffuser ?? '',
+    }),
 )
 const { open, form, errors } = part
 const curve = ref<Record<string, string>[]>([])
@@ -98,18 +106,7 @@ function edit(pump: Pump | null): void {
   }))
   if (!pump) curve.value.push({ flow_l_h: '0', head_m: '' })
   while (curve.value.length < 3) curve.value.push({ flow_l_h: '', head_m: '' })
-  part.edit(
-    pump?.id ?? null,
-    pump
-      ? asTyped({
-          ...pump,
-          curve: null,
-          running: pump.running ? 'yes' : 'no',
-          vessel_id: pump.vessel_id ?? '',
-          diffuser: pump.diffuser ?? '',
-        })
-      : {},
-  )
+  part.edit(pump)
 }
 
 const number = (value: number | null) => new Intl.NumberFormat('en-GB').format(value ?? 0)

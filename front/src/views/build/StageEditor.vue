@@ -38,6 +38,16 @@ const part = usePart(
     cleaned_on: '',
   }),
   () => props.system.build.stages,
+  (stage) => ({
+    ...asTyped({
+      ...stage,
+      bypassable: stage.bypassable ? 'yes' : 'no',
+      bypassed: stage.bypassed ? 'yes' : 'no',
+      fed: stage.fed ?? '',
+      vessel_id: stage.vessel_id ?? '',
+    }),
+    medium: stage.area_m2_m3 === null ? stage.medium : OWN,
+  }),
 )
 const { open, form } = part
 
@@ -158,24 +168,6 @@ const fields = computed<PartField[]>(() => [
   },
 ])
 
-function edit(stage: Stage | null): void {
-  part.edit(
-    stage?.id ?? null,
-    stage
-      ? {
-          ...asTyped({
-            ...stage,
-            bypassable: stage.bypassable ? 'yes' : 'no',
-            bypassed: stage.bypassed ? 'yes' : 'no',
-            fed: stage.fed ?? '',
-            vessel_id: stage.vessel_id ?? '',
-          }),
-          medium: stage.area_m2_m3 === null ? stage.medium : OWN,
-        }
-      : {},
-  )
-}
-
 function save(): void {
   const own = form.medium === OWN
   const nitrifies = kind.value?.nitrifies ?? false
@@ -207,8 +199,8 @@ const line = (stage: Stage) => {
     :parts="system.build.stages"
     :open="open"
     :writes="writes"
-    @edit="edit"
-    @fresh="edit(null)"
+    @edit="part.edit"
+    @fresh="part.edit(null)"
   >
     <template #line="{ part: stage }"
       >{{ line(stage) }}<b v-if="stage.bypassed" class="fault">, bypassed</b></template

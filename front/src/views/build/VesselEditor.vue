@@ -12,6 +12,14 @@ import { asTyped, usePart } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 
+const word = (yes: boolean) => (yes ? 'yes' : 'no')
+/** The measures of a vessel: stations along a pond apart from the lengths of a shape. */
+const measured = (vessel: Vessel | null) => {
+  const { stations, ...lengths } = (vessel?.measures ?? {}) as {
+    stations?: { at_m: number; area_m2: number }[]
+  } & Record<string, number>
+  return { stations: stations ?? [], lengths }
+}
 const part = usePart(
   () => props.system.slug,
   'vessels',
@@ -33,6 +41,25 @@ const part = usePart(
     invertebrates: 'no',
   }),
   () => props.system.build.vessels,
+  (vessel) =>
+    asTyped({
+      name: vessel.name,
+      kind: vessel.kind,
+      shape: vessel.shape,
+      freeboard_m: vessel.freeboard_m,
+      displaced_l: vessel.displaced_l,
+      netted: word(vessel.netted),
+      overflow: word(vessel.overflow),
+      float_valve: word(vessel.float_valve),
+      shade: vessel.shade,
+      level_mm: vessel.level_mm || null,
+      may_fall_mm: vessel.may_fall_mm,
+      stones_m2: vessel.stones_m2 || null,
+      silt_m2: vessel.silt_m2 || null,
+      plants_m2: vessel.plants_m2 || null,
+      invertebrates: word(vessel.invertebrates),
+      ...measured(vessel).lengths,
+    }),
 )
 const stations = ref<Record<string, string>[]>([])
 const yesNo = [
@@ -129,37 +156,13 @@ const volume = useQuery({
 })
 
 function edit(vessel: Vessel | null): void {
-  const { stations: saved, ...lengths } = (vessel?.measures ?? {}) as {
-    stations?: { at_m: number; area_m2: number }[]
-  } & Record<string, number>
-  stations.value = (saved ?? []).map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) }))
+  stations.value = measured(vessel).stations.map((s) => ({
+    at_m: String(s.at_m),
+    area_m2: String(s.area_m2),
+  }))
   while (stations.value.length < 3) stations.value.push({ at_m: '', area_m2: '' })
-  part.edit(
-    vessel?.id ?? null,
-    vessel
-      ? asTyped({
-          name: vessel.name,
-          kind: vessel.kind,
-          shape: vessel.shape,
-          freeboard_m: vessel.freeboard_m,
-          displaced_l: vessel.displaced_l,
-          netted: word(vessel.netted),
-          overflow: word(vessel.overflow),
-          float_valve: word(vessel.float_valve),
-          shade: vessel.shade,
-          level_mm: vessel.level_mm || null,
-          may_fall_mm: vessel.may_fall_mm,
-          stones_m2: vessel.stones_m2 || null,
-          silt_m2: vessel.silt_m2 || null,
-          plants_m2: vessel.plants_m2 || null,
-          invertebrates: word(vessel.invertebrates),
-          ...lengths,
-        })
-      : {},
-  )
+  part.edit(vessel)
 }
-
-const word = (yes: boolean) => (yes ? 'yes' : 'no')
 
 function save(): void {
   part.save.mutate({

@@ -13,6 +13,16 @@ const part = usePart(
   'fish',
   () => ({ name: '', count: '', length_cm: '', weight_g: '', condition: '', vessel_id: '', arrived_on: '' }),
   () => props.fish.groups,
+  (group) =>
+    asTyped({
+      name: group.name,
+      count: group.count,
+      length_cm: group.weight_g === null ? group.length_cm : null,
+      weight_g: group.weight_g,
+      condition: group.condition,
+      vessel_id: group.vessel_id ?? '',
+      arrived_on: group.arrived_on,
+    }),
 )
 const { open } = part
 const doing = ref<string>()
@@ -36,19 +46,6 @@ const fields = computed<PartField[]>(() => [
 const bay = (id: string | null) => props.system.build.vessels.find((vessel) => vessel.id === id)?.name
 const number = (value: number) =>
   new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
-const edit = (group: FishPage['groups'][number]) =>
-  part.edit(
-    group.id,
-    asTyped({
-      name: group.name,
-      count: group.count,
-      length_cm: group.weight_g === null ? group.length_cm : null,
-      weight_g: group.weight_g,
-      condition: group.condition,
-      vessel_id: group.vessel_id ?? '',
-      arrived_on: group.arrived_on,
-    }),
-  )
 </script>
 
 <template>
@@ -59,8 +56,8 @@ const edit = (group: FishPage['groups'][number]) =>
     :parts="fish.groups"
     :open="open"
     :writes="writes"
-    @edit="edit"
-    @fresh="part.edit(null, {})"
+    @edit="part.edit"
+    @fresh="part.edit(null)"
   >
     <template #line="{ part: group }">
       {{ group.count }} of {{ number(group.length_cm) }} cm<template v-if="bay(group.vessel_id)"

@@ -21,6 +21,7 @@ function see(id: string, there: boolean): void {
 const PAGES = {
   water: ['water', 'Change it'],
   dose: ['dose', 'Dose bench'],
+  course: ['course', 'Charges in the loop'],
   buffer: ['buffer', 'Buffers'],
   test: ['test', 'Test'],
   capacity: ['capacity', 'Capacity'],
