@@ -145,10 +145,11 @@ final readonly class TroubleReport
         return array_values(
             array_map(
                 static fn(AnswerStep $step): array => [
-                    'do' => $step->do,
+                    'code' => $step->do->code,
+                    'do' => $step->do->text,
                     'why' => $step->why,
                     'page' => $step->page,
-                    'caution' => $step->caution,
+                    'caution' => $step->caution?->text,
                     'measure' =>
                         $step->amount === null
                             ? null

@@ -8,6 +8,7 @@ use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\UnionisedAmmonia;
+use Ironwort\Core\Words\Message;
 
 /**
  * KH gone and pH falling: buffer slowly, for a fast rise with ammonia in the water kills. Common practice, no source.
@@ -29,7 +30,7 @@ final readonly class AcidAnswer
         $burns = $then !== null && $then > 0.05;
         $buffer = AnswerStep::to(
             Cause::Acid,
-            'Bicarbonate, dissolved, over an hour: 2 dKH now and no more today.',
+            Message::of('incident.acid_bicarbonate'),
             'A fast rise of pH shocks, and turns harmless ammonium to ammonia.',
             'buffer',
         );
@@ -39,7 +40,7 @@ final readonly class AcidAnswer
                 ? [
                     AnswerStep::to(
                         Cause::Acid,
-                        'Test ammonia before anything is buffered.',
+                        Message::of('incident.acid_test_ammonia'),
                         'At this pH it is harmless; at a higher one it may not be.',
                         'test',
                     ),
@@ -49,18 +50,24 @@ final readonly class AcidAnswer
                 ? [
                     AnswerStep::to(
                         Cause::Acid,
-                        'Change water for the ammonia first: ' .
-                            Format::number((float) $tan, 2) .
-                            ' mg/L would be ' .
-                            Format::number((float) $then, 2) .
-                            ' un-ionised at pH 8.2.',
+                        Message::of('incident.acid_ammonia_first', [
+                            'tan' => Format::number((float) $tan, 2),
+                            'then' => Format::number((float) $then, 2),
+                        ]),
                         'Buffered as it is, it would burn them.',
                         'water',
                     ),
                 ]
                 : [],
             ...$alkalinity === null
-                ? [AnswerStep::to(Cause::Acid, 'Test KH.', 'How much buffer follows from it.', 'test')]
+                ? [
+                    AnswerStep::to(
+                        Cause::Acid,
+                        Message::of('incident.acid_test_kh'),
+                        'How much buffer follows from it.',
+                        'test',
+                    ),
+                ]
                 : [
                     $buffer->weighing(
                         CalculatedAmount::by(
@@ -80,10 +87,10 @@ final readonly class AcidAnswer
                         'g',
                     ),
                 ],
-            AnswerStep::to(Cause::Acid, 'Break the surface: air drives off the carbon dioxide that holds pH down.'),
+            AnswerStep::to(Cause::Acid, Message::of('incident.acid_air')),
             AnswerStep::to(
                 Cause::Acid,
-                'pH and KH tomorrow, then another 2 dKH, up to 6 dKH; less feed until then.',
+                Message::of('incident.acid_tests'),
                 $now->state('alkalinity_mg_l') === State::Emergency
                     ? 'Without KH the filter stands still, and ammonia follows.'
                     : '',

@@ -9,6 +9,7 @@ use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Exchange\WhichDecides;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Ammonia, ordinary or severe: below 2 mg/L a change a day, binder for what is left after it; from there on, or where
@@ -54,7 +55,7 @@ final readonly class AmmoniaAnswer
                 ? [
                     AnswerStep::to(
                         Cause::Ammonia,
-                        'The dead filter first: drain it to waste and clean it out.',
+                        Message::of('incident.ammonia_dead_filter_first'),
                         'It is where the ammonia comes from.',
                     ),
                 ]
@@ -71,24 +72,17 @@ final readonly class AmmoniaAnswer
             ),
             AnswerStep::to(
                 Cause::Ammonia,
-                $severe
-                    ? 'Seed it: mature media or its squeezings, culture three times this week; ' .
-                        'from here on it is a new start.'
-                    : 'Live media from a healthy system, or culture two or three times a week.',
+                $severe ? Message::of('incident.ammonia_new_start') : Message::of('incident.ammonia_live_media'),
                 'Once is rarely enough, and again after each large change.',
                 'dose',
             ),
             AnswerStep::to(
                 Cause::Ammonia,
-                'Ammonia, nitrite and pH every 12 h.',
+                Message::of('incident.ammonia_tests'),
                 'As pH rises, the same ammonia burns more. Nitrite comes one to three weeks after.',
                 'test',
             ),
-            AnswerStep::to(
-                Cause::Ammonia,
-                'Find the cause: fish too early or too many at once, a filter washed too well or ' .
-                    'stopped, an insert thrown away, too much feed.',
-            ),
+            AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_find_cause')),
         ];
     }
 
@@ -102,9 +96,9 @@ final readonly class AmmoniaAnswer
                 ? [
                     AnswerStep::to(
                         Cause::Ammonia,
-                        'No change with this water: it holds ' .
-                            Format::number($now->source['tan_mg_l'] ?? 0.0, 2) .
-                            ' mg/L of ammonia itself.',
+                        Message::of('incident.ammonia_no_change_with_this_water', [
+                            'tan_mg_l' => Format::number($now->source['tan_mg_l'] ?? 0.0, 2),
+                        ]),
                         'Bind, or fetch another.',
                     ),
                 ]
@@ -120,13 +114,11 @@ final readonly class AmmoniaAnswer
         return [
             AnswerStep::to(
                 Cause::Ammonia,
-                'Change ' .
-                    Format::about($litres) .
-                    ' L, ' .
-                    Format::number($pct, 2) .
-                    ' % of the water' .
-                    ($days > 1 ? ', each day for ' . $days . ' days' : '') .
-                    '.',
+                Message::of($days > 1 ? 'incident.ammonia_change_each_day' : 'incident.ammonia_change_once', [
+                    'litres' => Format::about($litres),
+                    'pct' => Format::number($pct, 2),
+                    'days' => $days,
+                ]),
                 trim(
                     ($now->treatment === null
                         ? ''
@@ -139,7 +131,7 @@ final readonly class AmmoniaAnswer
                         ($decides ?? ''),
                 ),
                 'water',
-                $severe ? 'Treated, and within 2 °C: water this new shocks as well as it saves.' : null,
+                $severe ? Message::of('incident.ammonia_new_water_treated') : null,
             )->changing($pct),
         ];
     }
@@ -152,20 +144,19 @@ final readonly class AmmoniaAnswer
         }
         $step = AnswerStep::to(
             Cause::Ammonia,
-            'Binder for what is left after the change, and again each day while it lasts.',
+            Message::of('incident.ammonia_binder'),
             'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.',
             'dose',
             $now->treatment === null
                 ? null
-                : ucfirst($now->treatment) .
-                    ' is in the water: read both labels, some binders keep a medicine from working.',
+                : Message::of('incident.ammonia_binder_with_treatment', ['treatment' => ucfirst($now->treatment)]),
         );
 
         return [
             $now->binder === null
                 ? AnswerStep::to(
                     Cause::Ammonia,
-                    'Binder by the label of your bottle, after the change.',
+                    Message::of('incident.ammonia_binder_by_label'),
                     'None stands on the shelf list.',
                     'dose',
                 )
@@ -188,25 +179,18 @@ final readonly class AmmoniaAnswer
             return [
                 AnswerStep::to(
                     Cause::Ammonia,
-                    "No zeolite while {$now->treatment} is in the water: it would take that too.",
+                    Message::of('incident.ammonia_no_zeolite_with_treatment', ['treatment' => $now->treatment]),
                 ),
             ];
         }
         if ($now->zeoliteIn) {
-            return [
-                AnswerStep::to(
-                    Cause::Ammonia,
-                    'Look at the zeolite that is in: full, it does nothing. And no salt while it hangs there.',
-                    '',
-                    'dose',
-                ),
-            ];
+            return [AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_zeolite_is_in'), '', 'dose')];
         }
         if ($salt >= self::ZEOLITE_SALT_G_L) {
             return [
                 AnswerStep::to(
                     Cause::Ammonia,
-                    'No zeolite: ' . Format::number($salt, 2) . ' g/L of salt would make it let go.',
+                    Message::of('incident.ammonia_no_zeolite_with_salt', ['salt' => Format::number($salt, 2)]),
                     '',
                 ),
             ];
@@ -228,30 +212,28 @@ final readonly class AmmoniaAnswer
             : [
                 AnswerStep::to(
                     Cause::Ammonia,
-                    'Zeolite or ammonia resin in the flow, for what is left above the limit.',
+                    Message::of('incident.ammonia_zeolite'),
                     'It takes ammonia out for good, and fills.',
                     'dose',
                 )->weighing($worked, 'g'),
             ];
     }
 
-    private static function feed(Situation $now, bool $severe): string
+    private static function feed(Situation $now, bool $severe): Message
     {
         $days = $severe && $now->follows['feedDays'] < 7 ? 7.0 : $now->follows['feedDays'];
+        $share = ['share' => Format::number(100 * $now->follows['feedShare'], 2)];
 
         return match (true) {
-            $severe && $now->fragile
-                => 'Feed next to nothing for a week, little and often: fish this small cannot go without.',
-            $days > 0 => 'No feed for ' .
-                ($days >= 7 ? 'a week' : ($days <= 1 ? 'a day' : Format::number($days) . ' days')) .
-                ', then a quarter of it.',
-            default => 'Feed ' .
-                Format::number(100 * $now->follows['feedShare'], 2) .
-                ' %' .
-                ($now->feedGD > 0
-                    ? ', ' . Format::number($now->follows['feedShare'] * $now->feedGD, 2) . ' g a day'
-                    : '') .
-                ', until it is down.',
+            $severe && $now->fragile => Message::of('incident.ammonia_feed_next_to_nothing'),
+            $days > 0 => Message::of('incident.ammonia_no_feed', [
+                'time' => $days >= 7 ? 'a week' : ($days <= 1 ? 'a day' : Format::number($days) . ' days'),
+            ]),
+            $now->feedGD > 0 => Message::of('incident.ammonia_feed_share_weighed', [
+                ...$share,
+                'feed' => Format::number($now->follows['feedShare'] * $now->feedGD, 2),
+            ]),
+            default => Message::of('incident.ammonia_feed_share', $share),
         };
     }
 }

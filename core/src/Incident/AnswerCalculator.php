@@ -130,10 +130,11 @@ final readonly class AnswerCalculator implements Calculator
             'steps' => array_map(
                 static fn(AnswerStep $step): array => [
                     'cause' => $step->cause->value,
-                    'do' => $step->do,
+                    'code' => $step->do->code,
+                    'do' => $step->do->text,
                     'why' => $step->why,
                     'amount' => $step->amount,
-                    'caution' => $step->caution,
+                    'caution' => $step->caution?->text,
                 ],
                 $answer->steps,
             ),

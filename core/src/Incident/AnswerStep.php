@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Incident;
 
+use Ironwort\Core\Words\Message;
+
 /**
  * One thing to do, with why, and the amount where there is one: a figure of a calculator that can be run again.
  *
@@ -14,20 +16,20 @@ final readonly class AnswerStep
     /** @param  ?array{calc: string, key: string, input: array<string, mixed>, value: float, unit: string}  $amount */
     private function __construct(
         public Cause $cause,
-        public string $do,
+        public Message $do,
         public string $why,
         public ?array $amount,
         public ?string $page,
-        public ?string $caution,
+        public ?Message $caution,
         public float $changesPct = 0.0,
     ) {}
 
     public static function to(
         Cause $cause,
-        string $do,
+        Message $do,
         string $why = '',
         ?string $page = null,
-        ?string $caution = null,
+        ?Message $caution = null,
     ): self {
         return new self($cause, $do, $why, null, $page, $caution);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Exchange\DechlorinateCalculator;
+use Ironwort\Core\Words\Message;
 
 /**
  * After a fill, fish that push up into the returns: it looks like too little oxygen and is chlorine. Common practice,
@@ -19,7 +20,7 @@ final readonly class ChlorineAnswer
         $chlorine = $now->reading('chlorine_mg_l') ?? ($now->source['chlorine_mg_l'] ?? null);
         $take = AnswerStep::to(
             Cause::Chlorine,
-            'Conditioner or thiosulfate for the whole water, over the returns.',
+            Message::of('incident.chlorine_conditioner'),
             $now->reading('chlorine_mg_l') === null
                 ? 'Reckoned as if all of it held what the tap does: too much of it does no harm.'
                 : 'For the chlorine that was read.',
@@ -32,11 +33,15 @@ final readonly class ChlorineAnswer
         ];
 
         return [
-            AnswerStep::to(Cause::Chlorine, 'Shut the water off.', 'Chlorine burns gills and kills filter bacteria.'),
+            AnswerStep::to(
+                Cause::Chlorine,
+                Message::of('incident.chlorine_shut_water_off'),
+                'Chlorine burns gills and kills filter bacteria.',
+            ),
             match (true) {
                 $chlorine === null || $chlorine <= 0 => AnswerStep::to(
                     Cause::Chlorine,
-                    'Conditioner for the whole water, by its label.',
+                    Message::of('incident.chlorine_conditioner_by_label'),
                     'Nobody has tested the tap for chlorine.',
                     'water',
                 ),
@@ -55,15 +60,15 @@ final readonly class ChlorineAnswer
             },
             AnswerStep::to(
                 Cause::Chlorine,
-                'Test chlorine in a quarter of an hour, and again.',
+                Message::of('incident.chlorine_tests'),
                 'It is out when the kit shows none twice.',
                 'test',
             ),
             AnswerStep::to(
                 Cause::Chlorine,
                 $now->chloramine
-                    ? 'Ammonia today and for a week: chloramine leaves it behind, and the filter was hurt.'
-                    : 'Ammonia for a week: the filter was hurt.',
+                    ? Message::of('incident.chlorine_ammonia_after_chloramine')
+                    : Message::of('incident.chlorine_ammonia_after'),
                 '',
                 'test',
             ),

@@ -7,6 +7,7 @@ namespace Ironwort\Core\Incident;
 use Ironwort\Core\Exchange\Shock;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * Nitrate: down in measured steps, since a sudden fall shocks as a sudden rise does.
@@ -27,11 +28,10 @@ final readonly class NitrateAnswer
             return [
                 AnswerStep::to(
                     Cause::Nitrate,
-                    'This water holds ' .
-                        $said($source) .
-                        ' itself: changes with it cannot bring nitrate under ' .
-                        $said($now->no3Limit) .
-                        '.',
+                    Message::of('incident.nitrate_water_holds_it', [
+                        'source' => $said($source),
+                        'no3_limit' => $said($now->no3Limit),
+                    ]),
                     'Blend it with one that holds less, or plant.',
                     'water',
                 ),
@@ -42,7 +42,7 @@ final readonly class NitrateAnswer
             return [
                 AnswerStep::to(
                     Cause::Nitrate,
-                    'The change above brings nitrate to ' . $said($nitrate) . '.',
+                    Message::of('incident.nitrate_changed_above', ['nitrate' => $said($nitrate)]),
                     $nitrate > $now->no3Limit
                         ? 'From tomorrow down in steps of its own, no more than ' .
                             $said(Shock::A_DAY['no3_n_mg_l']) .
@@ -65,7 +65,7 @@ final readonly class NitrateAnswer
                 ? [
                     AnswerStep::to(
                         Cause::Nitrate,
-                        'Test the tap for nitrate.',
+                        Message::of('incident.nitrate_test_tap'),
                         'Changes cannot go below it. Reckoned here as if it held none.',
                         'test',
                     ),
@@ -76,13 +76,14 @@ final readonly class NitrateAnswer
                 : [
                     AnswerStep::to(
                         Cause::Nitrate,
-                        'Change ' .
-                            Format::about(($pct / 100) * $now->volumeL) .
-                            ' L, ' .
-                            Format::number($pct, 2) .
-                            ' %, each day for ' .
-                            $days .
-                            ($days === 1 ? ' day.' : ' days.'),
+                        Message::of(
+                            $days === 1 ? 'incident.nitrate_change_one_day' : 'incident.nitrate_change_each_day',
+                            [
+                                'litres' => Format::about(($pct / 100) * $now->volumeL),
+                                'pct' => Format::number($pct, 2),
+                                'days' => $days,
+                            ],
+                        ),
                         'A fall of more than ' . $said(Shock::A_DAY['no3_n_mg_l']) . ' a day shocks.',
                         'water',
                     ),
@@ -90,7 +91,7 @@ final readonly class NitrateAnswer
             ...self::feed($now),
             AnswerStep::to(
                 Cause::Nitrate,
-                'Then what made it: stock, feed and upkeep, all three. Change more each week, or feed less.',
+                Message::of('incident.nitrate_find_cause'),
                 'It poisons over weeks: one or two ail first, the young worst.',
                 'water',
             ),
@@ -100,6 +101,6 @@ final readonly class NitrateAnswer
     /** @return list<AnswerStep> */
     private static function feed(Situation $now): array
     {
-        return $now->feedTold ? [] : [AnswerStep::to(Cause::Nitrate, 'No feed for 24 h.')];
+        return $now->feedTold ? [] : [AnswerStep::to(Cause::Nitrate, Message::of('incident.nitrate_no_feed'))];
     }
 }

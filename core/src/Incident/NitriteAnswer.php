@@ -7,6 +7,7 @@ namespace Ironwort\Core\Incident;
 use Ironwort\Core\Dose\ChlorideGuardCalculator;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\Salt;
+use Ironwort\Core\Words\Message;
 
 /**
  * Nitrite: a change of 30 to 50 %, chloride against what is left, less feed, live media.
@@ -19,7 +20,6 @@ final readonly class NitriteAnswer
 
     private const MOST_PCT = 50.0;
 
-    /** Chloride in a gram of salt. */
     /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
@@ -40,7 +40,9 @@ final readonly class NitriteAnswer
                 ? [
                     AnswerStep::to(
                         Cause::Nitrite,
-                        'The change above brings nitrite to ' . Format::number($nitrite, 2) . ' mg/L.',
+                        Message::of('incident.nitrite_changed_above', [
+                            'nitrite' => Format::number($nitrite, 2),
+                        ]),
                         $nitrite > $now->no2Limit ? 'Another tomorrow, as large as today’s reading asks.' : '',
                     ),
                 ]
@@ -50,11 +52,10 @@ final readonly class NitriteAnswer
                 : [
                     AnswerStep::to(
                         Cause::Nitrite,
-                        'Change ' .
-                            Format::about(($pct / 100) * $now->volumeL) .
-                            ' L, ' .
-                            Format::number($pct, 2) .
-                            ' % of the water, today and while it stands.',
+                        Message::of('incident.nitrite_change', [
+                            'pct' => Format::about(($pct / 100) * $now->volumeL),
+                            'pct2' => Format::number($pct, 2),
+                        ]),
                         'It leaves ' . Format::number($after, 2) . ' mg/L.',
                         'water',
                     )->changing($pct),
@@ -64,7 +65,7 @@ final readonly class NitriteAnswer
                 $now->zeoliteIn => [
                     AnswerStep::to(
                         Cause::Nitrite,
-                        'No salt while zeolite hangs in the loop: take it out first, or leave salt away.',
+                        Message::of('incident.nitrite_no_salt_with_zeolite'),
                         'Salt makes it let go of its ammonia.',
                         'dose',
                     ),
@@ -72,7 +73,7 @@ final readonly class NitriteAnswer
                 $guard->value > 0 => [
                     AnswerStep::to(
                         Cause::Nitrite,
-                        'Salt, dissolved, over the day: ten of chloride to one of the nitrite that is left.',
+                        Message::of('incident.nitrite_salt'),
                         'Chloride keeps nitrite out of the gills. The chloride of the tap is not counted.',
                         'dose',
                     )->weighing($guard, 'g'),
@@ -80,23 +81,22 @@ final readonly class NitriteAnswer
                 default => [
                     AnswerStep::to(
                         Cause::Nitrite,
-                        'Salt enough is in the water already.',
+                        Message::of('incident.nitrite_salt_enough'),
                         'Chloride keeps nitrite out of the gills.',
                     ),
                 ],
             },
             AnswerStep::to(
                 Cause::Nitrite,
-                'All the air there is.',
+                Message::of('incident.nitrite_air'),
                 'Brown blood carries less oxygen: fish suffocate in water that has enough.',
             ),
             AnswerStep::to(
                 Cause::Nitrite,
-                ($now->feedTold ? 'Live' : 'Half the feed; live') .
-                    ' media or culture; fish out where another loop has room.',
+                Message::of($now->feedTold ? 'incident.nitrite_live_media' : 'incident.nitrite_half_feed_live_media'),
                 'What takes nitrite grows more slowly than what makes it.',
             ),
-            AnswerStep::to(Cause::Nitrite, 'Nitrite every 12 h.', '', 'test'),
+            AnswerStep::to(Cause::Nitrite, Message::of('incident.nitrite_tests'), '', 'test'),
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace Ironwort\Core\Incident;
 use Ironwort\Core\Exchange\Shock;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /** Heat, water too different, sickness and green water: what is done without weighing. Common practice, no source. */
 final readonly class OtherAnswers
@@ -17,19 +18,19 @@ final readonly class OtherAnswers
         return [
             AnswerStep::to(
                 Cause::Heat,
-                'Shade, and all the air there is, above all at night.',
+                Message::of('incident.heat_shade'),
                 'Warm water holds little oxygen, and fish want more.',
             ),
             AnswerStep::to(
                 Cause::Heat,
-                'Cooler water in a trickle, no more than ' .
-                    Format::number(Shock::A_DAY['temp_c']) .
-                    ' °C down in a day.',
+                Message::of('incident.heat_cooler_water', [
+                    'temp_c' => Format::number(Shock::A_DAY['temp_c']),
+                ]),
                 '',
                 'water',
             ),
-            AnswerStep::to(Cause::Heat, 'Feed early and little; no treatment that takes oxygen.', ''),
-            AnswerStep::to(Cause::Heat, 'Oxygen at dawn.', 'It is lowest then.', 'test'),
+            AnswerStep::to(Cause::Heat, Message::of('incident.heat_feed_early'), ''),
+            AnswerStep::to(Cause::Heat, Message::of('incident.heat_oxygen_at_dawn'), 'It is lowest then.', 'test'),
         ];
     }
 
@@ -41,20 +42,19 @@ final readonly class OtherAnswers
         return [
             AnswerStep::to(
                 Cause::Shock,
-                'Compare the water they came from: temperature, pH, nitrate, hardness, salt.',
+                Message::of('incident.shock_compare'),
                 'New fish in very different water can die within a day while residents look well.',
                 'test',
             ),
             AnswerStep::to(
                 Cause::Shock,
-                'Those still alive into water between the two, with air, and from there in ' .
-                    'steps: 2 °C and 0.3 pH a day at most.',
+                Message::of('incident.shock_between'),
                 $nitrate === null
                     ? ''
                     : 'Nitrate stands at ' . Format::number(Parameter::Nitrate->shown($nitrate), 2) . ' mg/L here.',
                 'water',
             ),
-            AnswerStep::to(Cause::Shock, 'No feed for a day, dark, nets on.', 'New fish jump.'),
+            AnswerStep::to(Cause::Shock, Message::of('incident.shock_rest'), 'New fish jump.'),
         ];
     }
 
@@ -70,10 +70,7 @@ final readonly class OtherAnswers
                 : [
                     AnswerStep::to(
                         Cause::Sickness,
-                        'Oxygen reads ' .
-                            Format::number($gaspAt, 2) .
-                            ' mg/L: if that is how it is now, it is not that. Chlorine, nitrite ' .
-                            'and sick gills look the same.',
+                        Message::of('incident.sickness_oxygen_reads_well', ['gasp_at' => Format::number($gaspAt, 2)]),
                         'Air on all the same, and test oxygen again.',
                         'test',
                     ),
@@ -81,18 +78,18 @@ final readonly class OtherAnswers
             AnswerStep::to(
                 Cause::Sickness,
                 $waterIsGood
-                    ? 'The water reads well: look at the fish. A scrape under the glass tells flukes from the rest.'
-                    : 'Put the water right first: half of what looks sick is that.',
+                    ? Message::of('incident.sickness_look_at_fish')
+                    : Message::of('incident.sickness_water_first'),
                 'Treated for the wrong thing they are hurt twice.',
             ),
             AnswerStep::to(
                 Cause::Sickness,
-                'Look closer at all of them: ulcers, gills, fins, who stands apart. Write it down.',
+                Message::of('incident.sickness_look_closer'),
                 'Spring and the weeks after an incident are the worst.',
             ),
             AnswerStep::to(
                 Cause::Sickness,
-                'What is known: the Dose bench, by what it is against. What is not: a veterinarian.',
+                Message::of('incident.sickness_treat'),
                 'Koi count as fish that may be eaten.',
                 'dose',
             ),
@@ -105,8 +102,7 @@ final readonly class OtherAnswers
         return [
             AnswerStep::to(
                 Cause::Bloom,
-                'Nothing, if the readings are good: green water is a taste, not a fault. A lamp ' .
-                    'for a week, and compare clarity at the same spot.',
+                Message::of('incident.bloom_nothing'),
                 'Oxygen at dawn all the same: algae take it by night.',
                 'test',
             ),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Dose\Danger;
+use Ironwort\Core\Words\Message;
 
 /** Too much of something in the water, or two things that never meet. Common practice, no source. */
 final readonly class OverdoseAnswer
@@ -31,10 +32,10 @@ final readonly class OverdoseAnswer
         return $meetings === []
             ? []
             : [
-                AnswerStep::to($cause, 'Zeolite and resin out of the loop, now.', self::said($meetings), 'course'),
+                AnswerStep::to($cause, Message::of('incident.overdose_zeolite_out'), self::said($meetings), 'course'),
                 AnswerStep::to(
                     $cause,
-                    'Ammonia now and again in two hours; change water by what it says.',
+                    Message::of('incident.overdose_ammonia_tests'),
                     'What it has let go of is in the water already.',
                     'test',
                 ),
@@ -56,28 +57,23 @@ final readonly class OverdoseAnswer
         $cause = Cause::Overdose;
 
         return [
+            AnswerStep::to($cause, Message::of('incident.overdose_air'), self::said($dangers)),
             AnswerStep::to(
                 $cause,
-                'All the air there is, now. Fish that lie over go into clean water of the same temperature.',
-                self::said($dangers),
-            ),
-            AnswerStep::to(
-                $cause,
-                'Change half the water, and half again in an hour while they breathe hard.',
+                Message::of('incident.overdose_change'),
                 'A change takes out whatever it is, and nothing else does so at once.',
                 'water',
-                'Within 2 °C of the old, and free of chlorine.',
+                Message::of('incident.overdose_new_water'),
             )->changing(50.0),
             AnswerStep::to(
                 $cause,
-                'Permanganate, chloramine-T and peroxide are stopped with sodium thiosulfate, by its label; ' .
-                    'for the rest fresh carbon in the flow.',
+                Message::of('incident.overdose_neutralise'),
                 'Carbon holds dyes and most medicines.',
                 'dose',
-                'Gloves and eye protection with every strong chemical.',
+                Message::of('incident.overdose_gloves'),
             ),
-            AnswerStep::to($cause, 'No second treatment and no feed until they breathe calmly.', ''),
-            AnswerStep::to($cause, 'Oxygen now and in two hours; ammonia tonight.', 'The filter may be hurt.', 'test'),
+            AnswerStep::to($cause, Message::of('incident.overdose_no_second'), ''),
+            AnswerStep::to($cause, Message::of('incident.overdose_tests'), 'The filter may be hurt.', 'test'),
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Exchange\DechlorinateCalculator;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /** Oxygen comes before everything else, and comes by air and broken water. Common practice, no source. */
 final readonly class OxygenAnswer
@@ -23,7 +24,7 @@ final readonly class OxygenAnswer
         $chlorine = $now->source['chlorine_mg_l'] ?? 0.0;
         $hose = AnswerStep::to(
             Cause::Oxygen,
-            'Spray from the hose over the whole surface.',
+            Message::of('incident.oxygen_spray'),
             $chlorine > 0
                 ? 'This water has chlorine: straight from the hose is still better than dead ' .
                     'fish. Thiosulfate or conditioner goes in with it, for so much to each 1,000 ' .
@@ -35,12 +36,12 @@ final readonly class OxygenAnswer
         return [
             AnswerStep::to(
                 Cause::Oxygen,
-                'All the air there is, now: every air pump and stone, battery air, and the pump back on if it stands.',
+                Message::of('incident.oxygen_air'),
                 $oxygen === null
                     ? 'Oxygen comes before everything else.'
                     : 'Oxygen stands at ' . Format::number($oxygen, 2) . ' mg/L; it comes before everything else.',
                 null,
-                'Hands dry and the plug side dead before anything electrical is moved by water.',
+                Message::of('incident.oxygen_dry_hands'),
             ),
             $chlorine > 0
                 ? $hose->weighing(
@@ -58,32 +59,29 @@ final readonly class OxygenAnswer
                 : $hose,
             AnswerStep::to(
                 Cause::Oxygen,
-                'No feed until it is above ' . Format::number(max(6.0, $now->doLimit), 2) . ' mg/L.',
+                Message::of('incident.oxygen_no_feed', [
+                    'value' => Format::number(max(6.0, $now->doLimit), 2),
+                ]),
                 'Fish that digest breathe twice as much.',
             ),
             ...$oxygen !== null && $oxygen < self::LAST_RESORT_MG_L
                 ? [
                     AnswerStep::to(
                         Cause::Oxygen,
-                        'If air and hose are not at hand: peroxide, by the strength of your ' .
-                            'bottle, from the Dose bench.',
+                        Message::of('incident.oxygen_peroxide'),
                         'The last resort: it burns gills above its cap, and helps for an hour.',
                         'dose',
-                        'Burns skin and eyes: gloves and eye protection.',
+                        Message::of('incident.oxygen_peroxide_burns'),
                     ),
                 ]
                 : [],
             AnswerStep::to(
                 Cause::Oxygen,
-                'Test oxygen again in half an hour, and at dawn tomorrow.',
+                Message::of('incident.oxygen_tests'),
                 'Plants and algae give by day and take by night.',
                 'test',
             ),
-            AnswerStep::to(
-                Cause::Oxygen,
-                'Then find what took it: a stopped or blocked pump, heat, algae at dawn, silt, a ' .
-                    'treatment, too many fish.',
-            ),
+            AnswerStep::to(Cause::Oxygen, Message::of('incident.oxygen_find_cause')),
         ];
     }
 }

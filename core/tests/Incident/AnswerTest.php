@@ -64,7 +64,7 @@ final class AnswerTest extends TestCase
         return implode(
             ' | ',
             array_map(
-                static fn(AnswerStep $step): string => "{$step->do} {$step->why}",
+                static fn(AnswerStep $step): string => "{$step->do->code}: {$step->do->text} {$step->why}",
                 Answer::to($now, $seen)->steps,
             ),
         );
@@ -74,7 +74,7 @@ final class AnswerTest extends TestCase
     private function amount(Situation $now, string $about, array $seen = []): ?float
     {
         foreach (Answer::to($now, $seen)->steps as $step) {
-            if (str_contains($step->do, $about)) {
+            if ($step->do->code === "incident.{$about}") {
                 return $step->amount['value'] ?? null;
             }
         }
@@ -116,8 +116,8 @@ final class AnswerTest extends TestCase
             ],
             $answer->causes,
         );
-        self::assertStringStartsWith('All the air there is', $answer->steps[0]->do);
-        self::assertStringContainsString('Put the water right first', $answer->steps[count($answer->steps) - 3]->do);
+        self::assertSame('incident.oxygen_air', $answer->steps[0]->do->code);
+        self::assertSame('incident.sickness_water_first', $answer->steps[count($answer->steps) - 3]->do->code);
     }
 
     /**
@@ -133,12 +133,12 @@ final class AnswerTest extends TestCase
         );
         self::assertEqualsWithDelta(
             (0.5 * 20 * 10000) / 400,
-            $this->amount($now, 'Binder for what is left'),
+            $this->amount($now, 'ammonia_binder'),
             1e-6,
             'one dose of the label binds 1 mg/L',
         );
         // (0.5 − 0.25) mg/L of 10,000 L are 2.5 g, held by 1.5 mg a gram; what the fish add is the filter's.
-        self::assertGreaterThanOrEqual(2500 / 1.5, $this->amount($now, 'Zeolite'));
+        self::assertGreaterThanOrEqual(2500 / 1.5, $this->amount($now, 'ammonia_zeolite'));
         self::assertStringContainsString('Feed 50 %, 100 g a day', $this->told($now));
         self::assertStringContainsString(
             'Change 3,800 L, 38 % of the water. It leaves 0.25',
@@ -163,18 +163,18 @@ final class AnswerTest extends TestCase
             as $now
         ) {
             self::assertMatchesRegularExpression(
-                '/^Change 9,[0-5]\d\d L, 9[0-5] % of the water\. Binder and resin are swamped/',
+                '/^incident.ammonia_change_once: Change 9,[0-5]\d\d L, 9[0-5] % of the water\. Binder and resin/',
                 $this->told($now),
             );
-            self::assertStringContainsString('No feed for a week', $this->told($now));
-            self::assertStringContainsString('from here on it is a new start', $this->told($now));
+            self::assertStringContainsString('incident.ammonia_no_feed: No feed for a week', $this->told($now));
+            self::assertStringContainsString('incident.ammonia_new_start', $this->told($now));
         }
         self::assertStringContainsString(
-            'The dead filter first: drain it to waste',
+            'incident.ammonia_dead_filter_first',
             $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency]), [Sign::PumpStopped]),
         );
         self::assertStringContainsString(
-            'Feed next to nothing',
+            'incident.ammonia_feed_next_to_nothing',
             $this->told($this->in(['tan_mg_l' => 4.0], ['tan_mg_l' => State::Emergency], ['fragile' => true])),
         );
     }
@@ -184,8 +184,8 @@ final class AnswerTest extends TestCase
         $of = fn(array $follows): string => $this->told(
             $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['follows' => $follows]),
         );
-        self::assertStringNotContainsString('Binder', $of(['bind' => false]));
-        self::assertStringStartsWith('Binder for what is left', $of(['bindFirst' => true]));
+        self::assertStringNotContainsString('incident.ammonia_binder', $of(['bind' => false]));
+        self::assertStringStartsWith('incident.ammonia_binder:', $of(['bindFirst' => true]));
         self::assertStringContainsString('Change 2,500 L, 25 %', $of(['bindFirst' => true]));
         self::assertStringContainsString(
             'No feed for a day, then a quarter',
@@ -198,12 +198,15 @@ final class AnswerTest extends TestCase
         $told = $this->told(
             $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']),
         );
-        self::assertStringContainsString('No zeolite while praziquantel is in the water', $told);
+        self::assertStringContainsString(
+            'incident.ammonia_no_zeolite_with_treatment: No zeolite while praziquantel',
+            $told,
+        );
         self::assertStringContainsString('takes as much of the praziquantel with it', $told);
         self::assertNull(
             $this->amount(
                 $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['treatment' => 'praziquantel']),
-                'Zeolite',
+                'ammonia_zeolite',
             ),
         );
     }
@@ -216,10 +219,13 @@ final class AnswerTest extends TestCase
             ['source' => ['tan_mg_l' => 0.3, 'no3_n_mg_l' => 9.0]],
         );
         self::assertStringContainsString(
-            'No change with this water: it holds 0.3 mg/L of ammonia itself',
+            'incident.ammonia_no_change_with_this_water: No change with this water: it holds 0.3 mg/L',
             $this->told($foul),
         );
-        self::assertStringContainsString('holds 40 mg/L itself', $this->told($foul));
+        self::assertStringContainsString(
+            'incident.nitrate_water_holds_it: This water holds 40 mg/L itself',
+            $this->told($foul),
+        );
     }
 
     /**
@@ -233,18 +239,18 @@ final class AnswerTest extends TestCase
             'Change 5,000 L, 50 % of the water, today and while it stands',
             $this->told($now()),
         );
-        self::assertEqualsWithDelta((4 / 0.6066) * 10, $this->amount($now(), 'Salt, dissolved'), 0.1);
+        self::assertEqualsWithDelta((4 / 0.6066) * 10, $this->amount($now(), 'nitrite_salt'), 0.1);
         self::assertStringContainsString(
             'Change 3,000 L, 30 %',
             $this->told($this->in(['no2_n_mg_l' => 0.13], ['no2_n_mg_l' => State::Act])),
             'a little of it is changed by a third all the same',
         );
-        self::assertNull($this->amount($now(['zeoliteIn' => true]), 'Salt, dissolved'));
-        self::assertStringContainsString('No salt while zeolite hangs', $this->told($now(['zeoliteIn' => true])));
-        self::assertStringNotContainsString(
-            'alt',
-            strtr($this->told($now(['follows' => ['salt' => false]])), ['although' => '']),
+        self::assertNull($this->amount($now(['zeoliteIn' => true]), 'nitrite_salt'));
+        self::assertStringContainsString(
+            'incident.nitrite_no_salt_with_zeolite',
+            $this->told($now(['zeoliteIn' => true])),
         );
+        self::assertStringNotContainsString('salt', $this->told($now(['follows' => ['salt' => false]])));
     }
 
     public function test_one_change_answers_for_ammonia_nitrite_and_nitrate_together(): void
@@ -273,10 +279,13 @@ final class AnswerTest extends TestCase
         $states = ['alkalinity_mg_l' => State::Act, 'ph' => State::Act];
         $harmless = $this->in(['tan_mg_l' => 0.1, 'ph' => 6.3, 'alkalinity_mg_l' => 20], $states);
         // 35.7 mg/L of 10,000 L as bicarbonate: 599 g.
-        self::assertEqualsWithDelta(35.7 * 1.6787 * 10, $this->amount($harmless, 'Bicarbonate'), 1);
-        self::assertStringNotContainsString('for the ammonia first', $this->told($harmless));
+        self::assertEqualsWithDelta(35.7 * 1.6787 * 10, $this->amount($harmless, 'acid_bicarbonate'), 1);
+        self::assertStringNotContainsString('incident.acid_ammonia_first', $this->told($harmless));
         $burning = $this->told($this->in(['tan_mg_l' => 1.5, 'ph' => 6.3, 'alkalinity_mg_l' => 20], $states));
-        self::assertStringContainsString('Change water for the ammonia first: 1.5 mg/L would be 0.0', $burning);
+        self::assertStringContainsString(
+            'incident.acid_ammonia_first: Change water for the ammonia first: 1.5 mg/L would be 0.0',
+            $burning,
+        );
     }
 
     public function test_signs_of_too_little_oxygen_where_there_is_plenty_come_of_something_else(): void
@@ -287,7 +296,7 @@ final class AnswerTest extends TestCase
         );
         self::assertSame(['chlorine', 'sickness'], $causes(['do_mg_l' => 8.5], [], Sign::AtReturns, Sign::AfterFill));
         self::assertStringContainsString(
-            'Oxygen reads 8.5 mg/L',
+            'incident.sickness_oxygen_reads_well: Oxygen reads 8.5 mg/L',
             $this->told($this->in(['do_mg_l' => 8.5], []), [Sign::Gasping]),
         );
         self::assertSame(['oxygen'], $causes(['do_mg_l' => 4], ['do_mg_l' => State::Act], Sign::AtReturns));
@@ -353,7 +362,7 @@ final class AnswerTest extends TestCase
                 $sign->value,
             );
             foreach ($answer->steps as $step) {
-                self::assertMatchesRegularExpression('/[.:]$/', $step->do, $sign->value);
+                self::assertMatchesRegularExpression('/[.:]$/', $step->do->text, $sign->value);
             }
         }
         self::assertSame(
@@ -368,30 +377,33 @@ final class AnswerTest extends TestCase
         $tap = ['source' => ['chlorine_mg_l' => 0.6]];
         self::assertEqualsWithDelta(
             42,
-            $this->amount($this->in([], [], $tap), 'Conditioner or thiosulfate', [Sign::AfterFill]),
+            $this->amount($this->in([], [], $tap), 'chlorine_conditioner', [Sign::AfterFill]),
             0.1,
         );
         self::assertEqualsWithDelta(
             14,
             $this->amount(
                 $this->in(['chlorine_mg_l' => 0.2], ['chlorine_mg_l' => State::Act], $tap),
-                'Conditioner or thiosulfate',
+                'chlorine_conditioner',
             ),
             0.1,
         );
-        self::assertStringContainsString('by its label', $this->told($this->in([], []), [Sign::AfterFill]));
+        self::assertStringContainsString(
+            'incident.chlorine_conditioner_by_label',
+            $this->told($this->in([], []), [Sign::AfterFill]),
+        );
         self::assertEqualsWithDelta(
             4.2,
-            $this->amount($this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency], $tap), 'Spray from the hose'),
+            $this->amount($this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency], $tap), 'oxygen_spray'),
             0.1,
             'for each 1,000 L hosed',
         );
         self::assertStringContainsString(
-            'peroxide',
+            'incident.oxygen_peroxide',
             $this->told($this->in(['do_mg_l' => 2.5], ['do_mg_l' => State::Emergency])),
         );
         self::assertStringNotContainsString(
-            'peroxide',
+            'incident.oxygen_peroxide',
             $this->told($this->in(['do_mg_l' => 4.5], ['do_mg_l' => State::Act])),
         );
     }
@@ -404,7 +416,7 @@ final class AnswerTest extends TestCase
         );
         self::assertSame('', $this->told($this->in(['temp_c' => 1.5], ['temp_c' => State::Act])));
         self::assertStringContainsString(
-            'steps: 2 °C and 0.3 pH a day',
+            'incident.shock_between',
             $this->told($this->in(['no3_n_mg_l' => 9.0], []), [Sign::NewFishDying]),
         );
     }
