@@ -40,14 +40,14 @@ final readonly class BuiltLoop
                     ->filter(static fn(Pump $pump): bool => $pump->circulates())
                     ->map(
                         static fn(Pump $pump): LoopPump => new LoopPump(
-                            $pump->id,
-                            $pump->name,
-                            $pump->curve($tempC),
-                            $pump->power_w,
-                            $pump->running,
-                            $pump->circuit,
-                            $pump->vessel_id,
-                            (float) $pump->lift_m,
+                            id: $pump->id,
+                            name: $pump->name,
+                            curve: $pump->curve($tempC),
+                            powerW: $pump->power_w,
+                            on: $pump->running,
+                            circuit: $pump->circuit,
+                            insideVessel: $pump->vessel_id,
+                            lipM: (float) $pump->lift_m,
                         ),
                     )
                     ->all(),
@@ -69,56 +69,56 @@ final readonly class BuiltLoop
         $width = $vessel->measures['width_m'] ?? ($vessel->measures['width_a_m'] ?? 0);
 
         return new LoopVessel(
-            $vessel->id,
-            $vessel->name,
-            $vessel->holdsFish(),
-            $vessel->netted,
-            $vessel->level_mm / 1000,
-            $vessel->freeboard_m,
-            $vessel->overflow,
-            $vessel->float_valve,
-            is_numeric($length) && is_numeric($width) && $width > 0 && $length >= self::LONG * $width,
+            id: $vessel->id,
+            name: $vessel->name,
+            holdsFish: $vessel->holdsFish(),
+            netted: $vessel->netted,
+            levelM: $vessel->level_mm / 1000,
+            freeboardM: $vessel->freeboard_m,
+            overflow: $vessel->overflow,
+            floatValve: $vessel->float_valve,
+            long: is_numeric($length) && is_numeric($width) && $width > 0 && $length >= self::LONG * $width,
         );
     }
 
     private function stage(Stage $stage): LoopStage
     {
         return new LoopStage(
-            $stage->id,
-            $stage->name,
-            $stage->loss_mm / 1000,
-            PipeInputs::m3s(max(1.0, $stage->flow_l_h)),
-            $stage->rim_mm === null ? null : $stage->rim_mm / 1000,
-            $stage->may_drop_mm === null ? null : $stage->may_drop_mm / 1000,
-            $stage->water_l,
-            $stage->plan_m2,
-            in_array($stage->kind, self::SETTLING, true),
-            $stage->vessel_id,
-            $stage->bypassed,
+            id: $stage->id,
+            name: $stage->name,
+            lossM: $stage->loss_mm / 1000,
+            lossAtM3s: PipeInputs::m3s(max(1.0, $stage->flow_l_h)),
+            rimM: $stage->rim_mm === null ? null : $stage->rim_mm / 1000,
+            mayDropM: $stage->may_drop_mm === null ? null : $stage->may_drop_mm / 1000,
+            waterL: $stage->water_l,
+            planM2: $stage->plan_m2,
+            settles: in_array($stage->kind, self::SETTLING, true),
+            insideVessel: $stage->vessel_id,
+            bypassed: $stage->bypassed,
         );
     }
 
     public function line(Line $line): LoopLine
     {
         return new LoopLine(
-            $line->id,
-            $line->name,
-            $line->from(),
-            $line->to(),
-            $line->bore_mm,
-            $line->length_m,
-            $this->fittings->sum($line->fittings),
-            $line->valve_open_pct,
-            $line->check_valve,
-            $line->ends_above_mm / 1000,
-            $line->to()->kind === PlaceKind::Outside,
-            $line->guarded,
-            in_array($line->outlet, ['jet', 'waterfall', 'spray_bar', 'venturi'], true),
-            $line->intake === 'overflow',
-            $line->within_reach,
-            $line->spot,
-            $line->aim,
-            $line->leads_to,
+            id: $line->id,
+            name: $line->name,
+            from: $line->from(),
+            to: $line->to(),
+            boreMm: $line->bore_mm,
+            lengthM: $line->length_m,
+            fittingsK: $this->fittings->sum($line->fittings),
+            valveOpenPct: $line->valve_open_pct,
+            checkValve: $line->check_valve,
+            endsAboveM: $line->ends_above_mm / 1000,
+            waste: $line->to()->kind === PlaceKind::Outside,
+            guarded: $line->guarded,
+            breaksSurface: in_array($line->outlet, ['jet', 'waterfall', 'spray_bar', 'venturi'], true),
+            overflow: $line->intake === 'overflow',
+            withinReach: $line->within_reach,
+            spot: $line->spot,
+            aim: $line->aim,
+            leadsTo: $line->leads_to,
         );
     }
 }

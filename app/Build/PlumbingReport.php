@@ -258,13 +258,13 @@ final readonly class PlumbingReport
         };
 
         return new Figure(
-            "UV dose of {$stage->name}",
-            $result->number('dose_mj_cm2'),
-            'mJ/cm²',
-            'flow.uv',
-            'dose_mj_cm2',
-            $input,
-            [
+            label: "UV dose of {$stage->name}",
+            value: $result->number('dose_mj_cm2'),
+            unit: 'mJ/cm²',
+            calc: 'flow.uv',
+            key: 'dose_mj_cm2',
+            input: $input,
+            origins: [
                 new Origin(
                     'lamp_w',
                     'Lamp',

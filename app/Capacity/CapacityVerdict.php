@@ -45,7 +45,19 @@ final readonly class CapacityVerdict
      */
     public static function withoutFilter(array $conditions, Figure $load): self
     {
-        return new self($conditions, $load, null, null, [], null, self::NO_FILTER, [], [], null, []);
+        return new self(
+            conditions: $conditions,
+            load: $load,
+            capacity: null,
+            grown: null,
+            limits: [],
+            carrying: null,
+            sentence: self::NO_FILTER,
+            stages: [],
+            settles: [],
+            room: null,
+            steps: [],
+        );
     }
 
     /**
@@ -69,17 +81,17 @@ final readonly class CapacityVerdict
         mixed $steps,
     ): self {
         return new self(
-            $conditions,
-            $load,
-            $capacity,
-            $grown,
-            $limits,
-            $carrying,
-            $sentence,
-            $stages,
-            $settles,
-            $room,
-            $steps,
+            conditions: $conditions,
+            load: $load,
+            capacity: $capacity,
+            grown: $grown,
+            limits: $limits,
+            carrying: $carrying,
+            sentence: $sentence,
+            stages: $stages,
+            settles: $settles,
+            room: $room,
+            steps: $steps,
         );
     }
 

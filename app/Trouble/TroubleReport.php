@@ -219,45 +219,47 @@ final readonly class TroubleReport
         $conditioner = $label('conditioner');
 
         return new Situation(
-            max(1.0, $this->volumes->inUse($system)->value),
-            $values,
-            $states,
-            $new,
-            $source?->chloramine() ?? false,
-            $this->systems->tanGD($system, $values['temp_c'] ?? AssumedWater::TEMPERATURE_C),
-            $system->feed()->feed_g_d ?? 0.0,
-            $system->fish->isNotEmpty(),
-            $system->life_stage === 'fry' ||
+            volumeL: max(1.0, $this->volumes->inUse($system)->value),
+            water: $values,
+            states: $states,
+            source: $new,
+            chloramine: $source?->chloramine() ?? false,
+            tanGD: $this->systems->tanGD($system, $values['temp_c'] ?? AssumedWater::TEMPERATURE_C),
+            feedGD: $system->feed()->feed_g_d ?? 0.0,
+            fish: $system->fish->isNotEmpty(),
+            fragile: $system->life_stage === 'fry' ||
                 $system->fish->contains(static fn(FishGroup $group): bool => $group->length_cm < Situation::SMALL_CM),
-            Charge::in($system)->get()->contains(static fn(Charge $charge): bool => $charge->holdsAmmonia()) ||
+            zeoliteIn: Charge::in($system)
+                ->get()
+                ->contains(static fn(Charge $charge): bool => $charge->holdsAmmonia()) ||
                 $system->stages->contains(
                     static fn(Stage $stage): bool => $stage->kind === 'zeolite' && !$stage->bypassed,
                 ),
-            $allowed->tan,
-            $watch(Parameter::Nitrite),
-            $watch(Parameter::Nitrate),
-            $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
-            isset($binder['label_ml'], $binder['label_treats_l'], $binder['label_binds_mg_l'])
+            tanLimit: $allowed->tan,
+            no2Limit: $watch(Parameter::Nitrite),
+            no3Limit: $watch(Parameter::Nitrate),
+            doLimit: $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
+            binder: isset($binder['label_ml'], $binder['label_treats_l'], $binder['label_binds_mg_l'])
                 ? [
                     'label_ml' => (float) $binder['label_ml'],
                     'label_treats_l' => (float) $binder['label_treats_l'],
                     'label_binds_mg_l' => (float) $binder['label_binds_mg_l'],
                 ]
                 : null,
-            isset($conditioner['label_ml'], $conditioner['label_treats_l'])
+            conditioner: isset($conditioner['label_ml'], $conditioner['label_treats_l'])
                 ? [
                     'label_ml' => (float) $conditioner['label_ml'],
                     'label_treats_l' => (float) $conditioner['label_treats_l'],
                 ]
                 : null,
-            [
+            follows: [
                 'bind' => $ammonia->figure('bind') > 0,
                 'bindFirst' => $ammonia->figure('bind_first') > 0,
                 'feedShare' => $feed->figure('share'),
                 'feedDays' => $feed->figure('days'),
                 'salt' => $following->in('salt')->figure('use') > 0,
             ],
-            $this->treatment($system),
+            treatment: $this->treatment($system),
             overdosed: $dangers,
         );
     }

@@ -34,7 +34,17 @@ final readonly class BookChange
                 $system,
                 $user,
                 $at,
-                new PlannedChange('batch', $litres, $body, $source, null, null, null, [], true),
+                new PlannedChange(
+                    kind: 'batch',
+                    litres: $litres,
+                    body: $body,
+                    source: $source,
+                    plannedMin: null,
+                    dangerMin: null,
+                    dangerBy: null,
+                    putBack: [],
+                    done: true,
+                ),
             );
         } catch (BadInput $bad) {
             throw BadInput::at('line', implode(' ', $bad->errors));

@@ -20,14 +20,14 @@ final readonly class DeviceTable
             $keys = $row->keys();
             $number = static fn(string $key): ?float => in_array($key, $keys, true) ? $row->number($key) : null;
             $kinds[$row->text('id')] = new DeviceKind(
-                $row->text('id'),
-                $row->text('name'),
-                $row->text('way'),
-                self::share($number('per_m_pct')),
-                $number('weir'),
-                self::share($number('renews_pct')),
-                $number('kg_per_kwh'),
-                $row->text('source'),
+                id: $row->text('id'),
+                name: $row->text('name'),
+                way: $row->text('way'),
+                sharePerM: self::share($number('per_m_pct')),
+                weir: $number('weir'),
+                renews: self::share($number('renews_pct')),
+                kgPerKwh: $number('kg_per_kwh'),
+                source: $row->text('source'),
             );
         }
 

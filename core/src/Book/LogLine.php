@@ -239,7 +239,17 @@ final readonly class LogLine
             self::takeShare($share, $entries, $faults, $altitudeM);
         }
 
-        return new self(array_values($entries), $time, $faults, $place, $feed, $note, $spot, $litres, $percent);
+        return new self(
+            entries: array_values($entries),
+            time: $time,
+            faults: $faults,
+            place: $place,
+            feedG: $feed,
+            note: $note,
+            spot: $spot,
+            changeL: $litres,
+            changePct: $percent,
+        );
     }
 
     /**

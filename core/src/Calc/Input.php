@@ -107,33 +107,33 @@ final readonly class Input
     public function insteadOf(string $key): self
     {
         return new self(
-            $this->key,
-            $this->label,
-            $this->unit,
-            $this->type,
-            $this->min,
-            $this->max,
-            $this->allowed,
-            $this->fields,
-            false,
-            null,
-            $key,
+            key: $this->key,
+            label: $this->label,
+            unit: $this->unit,
+            type: $this->type,
+            min: $this->min,
+            max: $this->max,
+            allowed: $this->allowed,
+            fields: $this->fields,
+            required: false,
+            default: null,
+            insteadOf: $key,
         );
     }
 
     private function relaxed(float|string|bool|null $default): self
     {
         return new self(
-            $this->key,
-            $this->label,
-            $this->unit,
-            $this->type,
-            $this->min,
-            $this->max,
-            $this->allowed,
-            $this->fields,
-            false,
-            $default,
+            key: $this->key,
+            label: $this->label,
+            unit: $this->unit,
+            type: $this->type,
+            min: $this->min,
+            max: $this->max,
+            allowed: $this->allowed,
+            fields: $this->fields,
+            required: false,
+            default: $default,
         );
     }
 

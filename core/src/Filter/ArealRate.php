@@ -50,15 +50,15 @@ final readonly class ArealRate
         float $dying = 0.0,
     ): self {
         return new self(
-            $kind->r20,
-            $kind->k,
-            self::THETA ** (min($water->tempC, self::HELD_ABOVE_C) - 20),
-            $kind->oxygen === OxygenSupply::Water ? $water->oxygen / (0.5 + $water->oxygen) : 1.0,
-            self::phFactor($water->ph),
-            $water->alkalinity / (15 + $water->alkalinity),
-            $maturity * (1 - $fouling),
-            $kind->oxygen === OxygenSupply::Carrier ? $water->oxygen / self::OXYGEN_PER_TAN : INF,
-            $dying,
+            r20: $kind->r20,
+            k: $kind->k,
+            temperature: self::THETA ** (min($water->tempC, self::HELD_ABOVE_C) - 20),
+            oxygen: $kind->oxygen === OxygenSupply::Water ? $water->oxygen / (0.5 + $water->oxygen) : 1.0,
+            ph: self::phFactor($water->ph),
+            alkalinity: $water->alkalinity / (15 + $water->alkalinity),
+            grown: $maturity * (1 - $fouling),
+            counted: $kind->oxygen === OxygenSupply::Carrier ? $water->oxygen / self::OXYGEN_PER_TAN : INF,
+            upkeep: $dying,
         );
     }
 

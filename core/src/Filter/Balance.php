@@ -60,14 +60,14 @@ final readonly class Balance
         $thinned = array_map(static fn(FilterStage $stage): FilterStage => $stage->thinned($share), $this->stages);
 
         return new self(
-            $thinned,
-            $this->walls->thinned($share),
-            $this->water,
-            $this->air,
-            $this->changeM3D,
-            $this->sourceTan,
-            $this->night,
-            false,
+            stages: $thinned,
+            walls: $this->walls->thinned($share),
+            water: $this->water,
+            air: $this->air,
+            changeM3D: $this->changeM3D,
+            sourceTan: $this->sourceTan,
+            night: $this->night,
+            grown: false,
         );
     }
 
@@ -77,14 +77,14 @@ final readonly class Balance
         unset($left[$stage]);
 
         return new self(
-            array_values($left),
-            $this->walls,
-            $this->water,
-            $this->air,
-            $this->changeM3D,
-            $this->sourceTan,
-            $this->night,
-            $this->grown,
+            stages: array_values($left),
+            walls: $this->walls,
+            water: $this->water,
+            air: $this->air,
+            changeM3D: $this->changeM3D,
+            sourceTan: $this->sourceTan,
+            night: $this->night,
+            grown: $this->grown,
         );
     }
 

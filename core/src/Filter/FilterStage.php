@@ -37,14 +37,14 @@ final readonly class FilterStage
     public function thinned(float $share): self
     {
         return new self(
-            $this->kind,
-            $this->areaM2M3,
-            $this->mediaL,
-            $this->flowLH,
-            $this->branch,
-            $this->airLMin,
-            $this->maturity * $share,
-            $this->fouling,
+            kind: $this->kind,
+            areaM2M3: $this->areaM2M3,
+            mediaL: $this->mediaL,
+            flowLH: $this->flowLH,
+            branch: $this->branch,
+            airLMin: $this->airLMin,
+            maturity: $this->maturity * $share,
+            fouling: $this->fouling,
         );
     }
 

@@ -18,14 +18,14 @@ final readonly class MediaTable
         $media = [];
         foreach ($table->rows('media') as $row) {
             $media[$row->text('id')] = new Medium(
-                $row->text('id'),
-                $row->text('name'),
-                $row->number('area_m2_m3'),
-                $row->number('low_m2_m3'),
-                $row->number('high_m2_m3'),
-                $row->text('state'),
-                $row->text('source'),
-                in_array('remark', $row->keys(), true) ? $row->text('remark') : null,
+                id: $row->text('id'),
+                name: $row->text('name'),
+                areaM2M3: $row->number('area_m2_m3'),
+                lowM2M3: $row->number('low_m2_m3'),
+                highM2M3: $row->number('high_m2_m3'),
+                state: $row->text('state'),
+                source: $row->text('source'),
+                remark: in_array('remark', $row->keys(), true) ? $row->text('remark') : null,
             );
         }
 

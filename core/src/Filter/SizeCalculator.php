@@ -134,14 +134,14 @@ final readonly class SizeCalculator implements Calculator
         $takes = fn(float $litres): float => LoopCapacity::of(
             [
                 new FilterStage(
-                    $this->kinds->get($kind),
-                    $this->media->get($medium)->areaM2M3,
-                    $litres,
-                    $flow,
-                    null,
-                    max(1.0, $litres / self::CARRIER_PER_AIR_L_MIN),
-                    1.0,
-                    0.0,
+                    kind: $this->kinds->get($kind),
+                    areaM2M3: $this->media->get($medium)->areaM2M3,
+                    mediaL: $litres,
+                    flowLH: $flow,
+                    branch: null,
+                    airLMin: max(1.0, $litres / self::CARRIER_PER_AIR_L_MIN),
+                    maturity: 1.0,
+                    fouling: 0.0,
                 ),
             ],
             $water,

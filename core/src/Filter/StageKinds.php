@@ -19,14 +19,16 @@ final readonly class StageKinds
         foreach ($table->rows('kinds') as $row) {
             $keys = $row->keys();
             $kinds[$row->text('id')] = new StageKind(
-                $row->text('id'),
-                $row->text('name'),
-                $row->number('r20_g_m2_d'),
-                $row->number('k_mg_l'),
-                in_array('oxygen', $keys, true) ? OxygenSupply::from($row->text('oxygen')) : OxygenSupply::Water,
-                in_array('transfer', $keys, true) ? Transfer::from($row->text('transfer')) : Transfer::None,
-                $row->number('catch_pct') / 100,
-                $row->number('holds_g_l'),
+                id: $row->text('id'),
+                name: $row->text('name'),
+                r20: $row->number('r20_g_m2_d'),
+                k: $row->number('k_mg_l'),
+                oxygen: in_array('oxygen', $keys, true)
+                    ? OxygenSupply::from($row->text('oxygen'))
+                    : OxygenSupply::Water,
+                transfer: in_array('transfer', $keys, true) ? Transfer::from($row->text('transfer')) : Transfer::None,
+                catches: $row->number('catch_pct') / 100,
+                holdsGL: $row->number('holds_g_l'),
             );
         }
 

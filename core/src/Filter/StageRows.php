@@ -52,14 +52,14 @@ final readonly class StageRows
                 $errors["stages.{$i}.medium"] = 'A medium is needed, or its surface in m²/m³.';
             }
             $stages[] = new FilterStage(
-                $kind,
-                $area ?? 0.0,
-                $row->number('media_l'),
-                $row->number('flow_l_h'),
-                $row->textOrNull('branch'),
-                $row->number('air_l_min'),
-                $row->number('maturity_pct') / 100,
-                $row->number('fouling_pct') / 100,
+                kind: $kind,
+                areaM2M3: $area ?? 0.0,
+                mediaL: $row->number('media_l'),
+                flowLH: $row->number('flow_l_h'),
+                branch: $row->textOrNull('branch'),
+                airLMin: $row->number('air_l_min'),
+                maturity: $row->number('maturity_pct') / 100,
+                fouling: $row->number('fouling_pct') / 100,
             );
         }
 

@@ -55,14 +55,14 @@ final readonly class TestSchedule
                 $hours->keys(),
             );
             $seasons[] = new Season(
-                $row->text('id'),
-                $row->text('name'),
-                $row->text('says'),
-                $row->numberOrNull('from_c'),
-                $row->numberOrNull('below_c'),
-                $row->numberOrNull('warmed_by_c'),
-                array_combine($hours->keys(), $byContext),
-                $row->texts('dawn'),
+                id: $row->text('id'),
+                name: $row->text('name'),
+                says: $row->text('says'),
+                fromC: $row->numberOrNull('from_c'),
+                belowC: $row->numberOrNull('below_c'),
+                warmedByC: $row->numberOrNull('warmed_by_c'),
+                hours: array_combine($hours->keys(), $byContext),
+                dawn: $row->texts('dawn'),
             );
         }
 

@@ -83,18 +83,18 @@ final readonly class Run
         }
 
         return new self(
-            $given->number('volume_l'),
-            $given->number('biomass_kg'),
-            $given->number('protein_pct') / 100,
-            $given->number('ph'),
-            $given->numberOrNull('do_mg_l'),
-            $source,
-            $given->number('grown_mg_l_d'),
-            $given->number('feed_g_d'),
-            $given->number('temp_c'),
-            $given->number('flow_l_h'),
-            $events,
-            $solver,
+            volumeL: $given->number('volume_l'),
+            biomassKg: $given->number('biomass_kg'),
+            protein: $given->number('protein_pct') / 100,
+            ph: $given->number('ph'),
+            oxygen: $given->numberOrNull('do_mg_l'),
+            source: $source,
+            grown: $given->number('grown_mg_l_d'),
+            feed: $given->number('feed_g_d'),
+            tempC: $given->number('temp_c'),
+            flow: $given->number('flow_l_h'),
+            events: $events,
+            solver: $solver,
         );
     }
 
@@ -102,19 +102,19 @@ final readonly class Run
     public function tended(Tending $tending): self
     {
         return new self(
-            $this->volumeL,
-            $this->biomassKg,
-            $this->protein,
-            $this->ph,
-            $this->oxygen,
-            $this->source,
-            $this->grown,
-            $this->feed,
-            $this->tempC,
-            $this->flow,
-            $this->events,
-            $this->solver,
-            $tending,
+            volumeL: $this->volumeL,
+            biomassKg: $this->biomassKg,
+            protein: $this->protein,
+            ph: $this->ph,
+            oxygen: $this->oxygen,
+            source: $this->source,
+            grown: $this->grown,
+            feed: $this->feed,
+            tempC: $this->tempC,
+            flow: $this->flow,
+            events: $this->events,
+            solver: $this->solver,
+            tending: $tending,
         );
     }
 
@@ -125,19 +125,19 @@ final readonly class Run
         usort($events, static fn(Event $a, Event $b): int => $a->day <=> $b->day);
 
         return new self(
-            $this->volumeL,
-            $this->biomassKg,
-            $this->protein,
-            $this->ph,
-            $this->oxygen,
-            $this->source,
-            $this->grown,
-            $this->feed,
-            $this->tempC,
-            $this->flow,
-            $events,
-            $this->solver,
-            $this->tending,
+            volumeL: $this->volumeL,
+            biomassKg: $this->biomassKg,
+            protein: $this->protein,
+            ph: $this->ph,
+            oxygen: $this->oxygen,
+            source: $this->source,
+            grown: $this->grown,
+            feed: $this->feed,
+            tempC: $this->tempC,
+            flow: $this->flow,
+            events: $events,
+            solver: $this->solver,
+            tending: $this->tending,
         );
     }
 
@@ -295,14 +295,14 @@ final readonly class Run
         );
 
         return new ModelParameters(
-            (1000 * $load->tan()) / $this->volumeL,
-            $forcing['temperature'],
-            $this->oxygen ?? 0.9 * Oxygen::saturation($forcing['temperature']),
-            $this->ph,
-            $this->source['salinity_g_l'] ?? 0.0,
-            (24 * $forcing['flow']) / $this->volumeL,
-            $this->source,
-            $this->grown,
+            load: (1000 * $load->tan()) / $this->volumeL,
+            tempC: $forcing['temperature'],
+            oxygen: $this->oxygen ?? 0.9 * Oxygen::saturation($forcing['temperature']),
+            ph: $this->ph,
+            salinity: $this->source['salinity_g_l'] ?? 0.0,
+            flow: (24 * $forcing['flow']) / $this->volumeL,
+            source: $this->source,
+            xMax: $this->grown,
         );
     }
 
