@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Dose\BoundAmmonia;
 use Ironwort\Core\Judge\Advice;
 use Ironwort\Core\Judge\Point;
+use Ironwort\Core\Words\Message;
 
 /** What the run of readings says. */
 final readonly class AdviceReport
@@ -21,7 +22,7 @@ final readonly class AdviceReport
 
     public function __construct(private LimitsInForce $limits) {}
 
-    /** @return list<array{text: string, rule: string, from: string}> */
+    /** @return list<array{code: string, text: string, rule: string, from: string}> */
     public function of(System $system): array
     {
         $zone = $system->site->timezone;
@@ -54,7 +55,7 @@ final readonly class AdviceReport
             ...$this->bound($system),
             ...array_map(
                 static fn(Advice $advice): array => [
-                    'text' => $advice->text,
+                    ...$advice->message->toArray(),
                     'rule' => $advice->rule,
                     'from' => $advice->from,
                 ],
@@ -63,7 +64,7 @@ final readonly class AdviceReport
         ];
     }
 
-    /** @return list<array{text: string, rule: string, from: string}> ammonia read with a binder in the water */
+    /** @return list<array{code: string, text: string, rule: string, from: string}> ammonia read with a binder in the water */
     private function bound(System $system): array
     {
         /** @var ?Dose $given */
@@ -78,7 +79,7 @@ final readonly class AdviceReport
         return $given !== null
             ? [
                 [
-                    'text' => BoundAmmonia::SAYS,
+                    ...Message::of('dose.bound_ammonia')->toArray(),
                     'rule' => BoundAmmonia::RULE,
                     'from' => 'binder ' . Age::of($given->given_at),
                 ],

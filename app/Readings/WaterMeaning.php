@@ -18,6 +18,7 @@ use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What readings mean for one system: strips with state words, the figures that follow, the worst of all.
@@ -64,12 +65,15 @@ final readonly class WaterMeaning
 
         return [
             'strips' => array_column($strips, 1),
-            'asks' => (object) Plausible::ask(
-                $typed,
-                $last,
-                $saturation,
-                $system->water_id !== null &&
-                    WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists(),
+            'asks' => (object) array_map(
+                static fn(Message $ask): array => $ask->toArray(),
+                Plausible::ask(
+                    $typed,
+                    $last,
+                    $saturation,
+                    $system->water_id !== null &&
+                        WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists(),
+                ),
             ),
             ...$this->worst($system, array_column($strips, 0), $salt),
         ];

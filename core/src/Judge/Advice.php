@@ -6,8 +6,10 @@ namespace Ironwort\Core\Judge;
 
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
+use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Water\Carbonate;
 use Ironwort\Core\Water\Salt;
+use Ironwort\Core\Words\Message;
 
 /**
  * The few sentences a good keeper would say from the run of readings, each with its rule and what it rests on.
@@ -23,7 +25,7 @@ final readonly class Advice
 
     private const MG_PER_DKH = 17.848;
 
-    private function __construct(public string $text, public string $rule, public string $from) {}
+    private function __construct(public Message $message, public string $rule, public string $from) {}
 
     /**
      * @param  array<string, list<Point>>  $courses  by parameter, newest first
@@ -76,11 +78,10 @@ final readonly class Advice
                 !$low
             ) {
                 return new self(
-                    'Ammonia stood at ' .
-                        Format::number($point->value, 2) .
-                        ' mg/L ' .
-                        self::ago($point->daysAgo) .
-                        ': expect nitrite now, and test for it.',
+                    Message::of('judge.advice_nitrite_to_come', [
+                        'ammonia' => Format::number($point->value, 2),
+                        'ago' => self::ago($point->daysAgo),
+                    ]),
                     'Nitrite follows ammonia by one to three weeks, until its own oxidisers have grown.',
                     'ammonia ' .
                         self::ago($point->daysAgo) .
@@ -110,25 +111,19 @@ final readonly class Advice
         $ratio = $chloride === null ? null : $chloride / max(1e-6, $nitrite[0]->value);
         if ($ratio !== null && $ratio >= 10) {
             return new self(
-                'There is ' .
-                    Format::number($ratio, 2) .
-                    ' times as much chloride as nitrite in the water: it keeps most of the nitrite out of the fish.',
+                Message::of('judge.advice_chloride_shields', ['times' => Format::number($ratio, 2)]),
                 'Ten parts of chloride to one of nitrite nitrogen are usually held to protect.',
                 'nitrite ' . self::ago($nitrite[0]->daysAgo) . ', salt ' . self::ago($salt[0]->daysAgo),
             );
         }
 
         return new self(
-            'Nitrite is up' .
-                ($salt === []
-                    ? ', and salt was not measured in two weeks'
-                    : ', with too little salt to shield the fish') .
-                ': ' .
-                Format::number(
+            Message::of($salt === [] ? 'judge.advice_nitrite_salt_unknown' : 'judge.advice_nitrite_salt_short', [
+                'salt' => Format::number(
                     max(0.0, (10 * $nitrite[0]->value) / Salt::chlorideMgL(1.0) - ($salt[0]->value ?? 0.0)),
                     2,
-                ) .
-                ' g/L of salt would.',
+                ),
+            ]),
             'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.',
             'nitrite ' . self::ago($nitrite[0]->daysAgo),
         );
@@ -149,13 +144,13 @@ final readonly class Advice
             return null;
         }
         $weeks = ($now - self::KH_FLOOR) / $fall;
-        $left =
-            $weeks <= 0
-                ? 'it is at 2.8 dKH already, where pH is no longer held'
-                : Format::number(floor($weeks)) . ' weeks left until 2.8 dKH';
+        $values = [
+            'fall' => Format::number($fall / self::MG_PER_DKH, 2),
+            'weeks' => Format::number(max(0.0, floor($weeks))),
+        ];
 
         return new self(
-            'KH falls by ' . Format::number($fall / self::MG_PER_DKH, 2) . " dKH a week, {$left}.",
+            Message::of($weeks <= 0 ? 'judge.advice_kh_at_its_floor' : 'judge.advice_kh_falls', $values),
             'A straight line through the readings since KH last rose, sixty days back at most; 2.8 dKH is 50 mg/L.',
             count($run) . ' readings of KH, the last ' . self::ago($run[0]->daysAgo),
         );
@@ -176,7 +171,7 @@ final readonly class Advice
 
         return $tested && $apart > 2
             ? new self(
-                'Ammonia was tested without pH and temperature beside it: how much of it burns is anyone’s guess.',
+                Message::of('judge.advice_ammonia_without_ph'),
                 'The un-ionised part follows pH and temperature of the same hours; more than two ' .
                     'days apart they are not of one water.',
                 'ammonia ' . self::ago($ammonia[0]->daysAgo),
@@ -200,7 +195,7 @@ final readonly class Advice
 
         return $warm && $recent !== [] && $dawn === []
             ? new self(
-                'Oxygen was tested by day; it is lowest at dawn. In water this warm, test then.',
+                Message::of('judge.advice_oxygen_at_dawn'),
                 'Plants give by day and take by night; at 18 °C and above dawn is the reading that counts.',
                 'oxygen ' .
                     self::ago($oxygen[0]->daysAgo) .
@@ -221,16 +216,12 @@ final readonly class Advice
 
         return $source >= $line
             ? new self(
-                'The water it is filled ' .
-                    "from holds {$tap} mg/L of nitrate itself: changes cannot bring it below " .
-                    'that. Blend with water that has less.',
+                Message::of('judge.advice_nitrate_of_the_source', ['tap' => $tap]),
                 'A change mixes towards its source and never past it.',
                 'nitrate ' . self::ago($nitrate[0]->daysAgo) . ', source water as last tested',
             )
             : new self(
-                'Nitrate is up; the water it is filled from has ' .
-                    $tap .
-                    ' mg/L, so changes bring it down towards that, in steps.',
+                Message::of('judge.advice_nitrate_by_changes', ['tap' => $tap]),
                 'A change mixes towards its source and never past it.',
                 'nitrate ' . self::ago($nitrate[0]->daysAgo) . ', source water as last tested',
             );
@@ -251,14 +242,13 @@ final readonly class Advice
         ) {
             return null;
         }
-        $co2 = (new Carbonate($temperature[0]->value ?? 20.0, $alkalinity[0]->value))->co2($ph[0]->value);
+        $co2 = (new Carbonate($temperature[0]->value ?? AssumedWater::TEMPERATURE_C, $alkalinity[0]->value))->co2(
+            $ph[0]->value,
+        );
 
         return $co2 > 40
             ? new self(
-                'pH and KH together would mean ' .
-                    Format::number($co2, 2) .
-                    ' mg/L of CO₂: either the surface is hardly broken, or one of the two was ' .
-                    'misread. Test both again.',
+                Message::of('judge.advice_absurd_carbon_dioxide', ['co2' => Format::number($co2, 2)]),
                 'CO₂ follows from pH and alkalinity; above 40 mg/L koi would gasp.',
                 'pH and KH ' . self::ago($ph[0]->daysAgo),
             )

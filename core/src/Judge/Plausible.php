@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Ironwort\Core\Judge;
 
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Water\Carbonate;
+use Ironwort\Core\Words\Message;
 
 /**
  * What a round of readings makes one ask: far from the last, or hardly possible together. Asked, never refused.
@@ -32,7 +34,7 @@ final readonly class Plausible
      * @param  array<string, Reading>  $typed  by parameter
      * @param  array<string, Reading>  $last  what the book had before
      * @param  bool  $softened  whether the water it is filled from comes through a softener
-     * @return array<string, string> a question by parameter
+     * @return array<string, Message> a question by parameter
      */
     public static function ask(array $typed, array $last, ?float $saturationPct, bool $softened = false): array
     {
@@ -42,11 +44,11 @@ final readonly class Plausible
             $far = self::FAR[$key] ?? null;
             if ($before !== null && $far !== null && abs($reading->value - $before->value) > $far) {
                 $unit = $reading->parameter->symbol();
-                $asks[$key] =
-                    'The last was ' .
-                    Format::number($reading->parameter->shown($before->value), 3) .
-                    ($unit === null ? '' : " {$unit}") .
-                    '. Is this right?';
+                $asks[$key] = Message::of('judge.asks_far_from_last', [
+                    'last' =>
+                        Format::number($reading->parameter->shown($before->value), 3) .
+                        ($unit === null ? '' : " {$unit}"),
+                ]);
             }
         }
         $value = static fn(Parameter $parameter): ?float => isset($typed[$parameter->value])
@@ -60,13 +62,10 @@ final readonly class Plausible
             $value(Parameter::Nitrate) !== null &&
             $value(Parameter::Nitrate) < 0.5
         ) {
-            $asks['no2_n_mg_l'] = 'So much nitrite with neither ammonia nor nitrate is hardly possible: read it again.';
+            $asks['no2_n_mg_l'] = Message::of('judge.asks_nitrite_alone');
         }
         if ($saturationPct !== null && isset($typed['do_mg_l']) && $saturationPct > 150) {
-            $asks['do_mg_l'] =
-                'That is ' .
-                Format::number($saturationPct, 3) .
-                ' % of what the water can hold. Is the probe dry, or the temperature wrong?';
+            $asks['do_mg_l'] = Message::of('judge.asks_oxygen_over', ['pct' => Format::number($saturationPct, 3)]);
         }
         if (
             !$softened &&
@@ -74,17 +73,15 @@ final readonly class Plausible
             $value(Parameter::Hardness) !== null &&
             $value(Parameter::Alkalinity) > 1.5 * $value(Parameter::Hardness) + 18
         ) {
-            $asks['alkalinity_mg_l'] =
-                'KH stands far above GH. That is so behind a softener, and none is on the shelf ' .
-                'for this water: was one of them misread?';
+            $asks['alkalinity_mg_l'] = Message::of('judge.asks_kh_above_gh');
         }
         if ($value(Parameter::Ph) !== null && $value(Parameter::Alkalinity) !== null) {
-            $co2 = (new Carbonate($value(Parameter::Temperature) ?? 20.0, $value(Parameter::Alkalinity)))->co2(
-                $value(Parameter::Ph),
-            );
+            $co2 = (new Carbonate(
+                $value(Parameter::Temperature) ?? AssumedWater::TEMPERATURE_C,
+                $value(Parameter::Alkalinity),
+            ))->co2($value(Parameter::Ph));
             if ($co2 > 60) {
-                $asks['ph'] =
-                    'With this KH that would mean ' . Format::number($co2, 2) . ' mg/L of CO₂. Read pH and KH again.';
+                $asks['ph'] = Message::of('judge.asks_carbon_dioxide', ['co2' => Format::number($co2, 2)]);
             }
         }
 

@@ -16,6 +16,7 @@ final readonly class Catalogue
         'fish' => FishWords::TEXTS,
         'flow' => FlowWords::TEXTS,
         'incident' => IncidentWords::TEXTS,
+        'judge' => JudgeWords::TEXTS,
         'loop' => LoopWords::TEXTS,
         'model' => ModelWords::TEXTS,
         'units' => UnitsWords::TEXTS,

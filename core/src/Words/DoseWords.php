@@ -53,6 +53,9 @@ final readonly class DoseWords
         'own_zeolite_out' => 'Take the zeolite out.',
         'own_with_another' => 'Something else is in the water: read both labels, or change water and wait.',
         'same_by_another' => '{who} booked the same {ago}: {text}. Book this only if it was given as well.',
+        'bound_ammonia' =>
+            'There is a binder in the water: ammonia kits read what is bound as if it burned. Go by the fish, ' .
+            'by pH, and by whether the reading falls from day to day.',
         'over_ceiling' =>
             '{name} stands at about {level}, over {ceiling}. Change half the water now, and run all the air there is.',
         'met_in_water' =>

@@ -34,7 +34,7 @@ final class AdviceTest extends TestCase
         return implode(
             ' ',
             array_map(
-                static fn(Advice $advice): string => $advice->text,
+                static fn(Advice $advice): string => "{$advice->message->code}: {$advice->message->text}",
                 Advice::of($courses, Library::shipped()->limits(), 'adult', $source),
             ),
         );
@@ -47,12 +47,18 @@ final class AdviceTest extends TestCase
 
     public function test_nitrite_is_expected_after_ammonia_until_it_was_tested_and_found_low(): void
     {
-        self::assertStringContainsString('expect nitrite now', $this->said(['tan_mg_l' => [[0, 0.1], [12, 1.5]]]));
+        self::assertStringContainsString(
+            'judge.advice_nitrite_to_come',
+            $this->said(['tan_mg_l' => [[0, 0.1], [12, 1.5]]]),
+        );
         self::assertStringNotContainsString(
-            'expect nitrite',
+            'judge.advice_nitrite_to_come',
             $this->said(['tan_mg_l' => [[0, 0.1], [12, 1.5]], 'no2_n_mg_l' => [[0, 0.02]]]),
         );
-        self::assertStringNotContainsString('expect nitrite', $this->said(['tan_mg_l' => [[0, 0.1], [60, 1.5]]]));
+        self::assertStringNotContainsString(
+            'judge.advice_nitrite_to_come',
+            $this->said(['tan_mg_l' => [[0, 0.1], [60, 1.5]]]),
+        );
     }
 
     public function test_kh_that_falls_is_followed_to_the_week_it_runs_out(): void
@@ -70,7 +76,7 @@ final class AdviceTest extends TestCase
     public function test_oxygen_at_noon_ammonia_without_ph_and_absurd_carbon_dioxide_are_named(): void
     {
         self::assertStringContainsString(
-            'lowest at dawn',
+            'judge.advice_oxygen_at_dawn',
             $this->said(['do_mg_l' => [[1, 8, 13.5]], 'temp_c' => [[1, 22]]]),
         );
         self::assertSame('', $this->said(['do_mg_l' => [[1, 8, 13.5], [3, 7, 5.5]], 'temp_c' => [[1, 22]]]));
@@ -80,23 +86,29 @@ final class AdviceTest extends TestCase
             'in cold water noon will do',
         );
         self::assertStringContainsString(
-            'anyone’s guess',
+            'judge.advice_ammonia_without_ph',
             $this->said(['tan_mg_l' => [[0, 0.4]], 'ph' => [[5, 7.8]], 'temp_c' => [[0, 18]]]),
         );
         self::assertStringContainsString(
-            'CO₂',
+            'judge.advice_absurd_carbon_dioxide',
             $this->said(['ph' => [[0, 6.5]], 'alkalinity_mg_l' => [[0, 200]], 'temp_c' => [[0, 18]]]),
         );
     }
 
     public function test_nitrate_is_held_against_the_source_and_nitrite_against_the_salt(): void
     {
-        self::assertStringContainsString('cannot bring it below', $this->said(['no3_n_mg_l' => [[0, 9]]], 8.0));
-        self::assertStringContainsString('bring it down towards that', $this->said(['no3_n_mg_l' => [[0, 9]]], 1.0));
+        self::assertStringContainsString(
+            'judge.advice_nitrate_of_the_source',
+            $this->said(['no3_n_mg_l' => [[0, 9]]], 8.0),
+        );
+        self::assertStringContainsString(
+            'judge.advice_nitrate_by_changes',
+            $this->said(['no3_n_mg_l' => [[0, 9]]], 1.0),
+        );
         // 0.5 mg/L asks for 5 mg/L of chloride: 8.2 mg/L of salt.
         self::assertStringContainsString('0.0082 g/L of salt would', $this->said(['no2_n_mg_l' => [[0, 0.5]]]));
         self::assertStringContainsString(
-            'keeps most of the nitrite out',
+            'judge.advice_chloride_shields',
             $this->said(['no2_n_mg_l' => [[0, 0.5]], 'salinity_g_l' => [[2, 1.0]]]),
         );
     }
@@ -246,7 +258,7 @@ final class AdviceTest extends TestCase
         );
         self::assertStringContainsString(
             'The last was 7.4',
-            Plausible::ask($read(['ph' => '8.6']), $read(['ph' => '7.4']), null)['ph'],
+            Plausible::ask($read(['ph' => '8.6']), $read(['ph' => '7.4']), null)['ph']->text,
         );
         self::assertArrayHasKey(
             'no2_n_mg_l',

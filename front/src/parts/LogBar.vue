@@ -143,7 +143,7 @@ function toTheLine() {
       </p>
       <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
       <p v-for="(ask, parameter) in understood.data.value?.asks ?? {}" :key="parameter" class="ask">
-        {{ ask }}
+        {{ ask.text }}
       </p>
       <ul
         v-if="

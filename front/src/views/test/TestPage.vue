@@ -132,7 +132,7 @@ const derived = computed(() =>
       (s.parameter === 'co2_mg_l' && strip('ph')),
   ),
 )
-const asks = computed<Record<string, string>>(() =>
+const asks = computed<Record<string, { text: string }>>(() =>
   asked.value === '{}' ? {} : (meaning.data.value?.asks ?? {}),
 )
 const shelf = useShelf()
@@ -169,7 +169,7 @@ function submit(): void {
         v-model="draft.readings[parameter.id]"
         :parameter="parameter"
         :strip="strip(parameter.id)"
-        :ask="filled[parameter.id] ? asks[parameter.id] : undefined"
+        :ask="filled[parameter.id] ? asks[parameter.id]?.text : undefined"
         :steps="steps(parameter.id)"
         :error="errors[`readings.${parameter.id}`]"
       />
