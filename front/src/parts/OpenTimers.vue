@@ -93,7 +93,7 @@ function duration(minutes: number): string {
           ><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template
         ></RouterLink
       >
-      <span v-if="says(timer)"> · {{ says(timer) }}</span>
+      <span v-if="says(timer)">· {{ says(timer) }}</span>
       <button
         v-if="timer.kind === 'bath' && session.data.value?.person?.writes"
         type="button"
