@@ -79,10 +79,13 @@ use Ironwort\Core\Words\Message;
  *
  * A calculator is made when it is asked for, and so loads nothing but what it needs itself.
  */
-final readonly class Registry
+final class Registry
 {
+    /** @var array<string, Calculator> those that were asked for: their tables are read once */
+    private array $made = [];
+
     /** @param  array<string, \Closure(): Calculator>  $makers  by the name of the calculator, in their order */
-    private function __construct(private array $makers) {}
+    private function __construct(private readonly array $makers) {}
 
     public static function standard(Library $library): self
     {
@@ -166,13 +169,17 @@ final readonly class Registry
     /** @throws UnknownCalculator */
     public function named(string $name): Calculator
     {
-        return isset($this->makers[$name]) ? $this->makers[$name]() : throw UnknownCalculator::named($name);
+        $make = $this->makers[$name] ?? throw UnknownCalculator::named($name);
+
+        return $this->made[$name] ??= $make();
     }
 
     /** @return array<string, Calculator> by name */
     public function all(): array
     {
-        return array_map(static fn(\Closure $make): Calculator => $make(), $this->makers);
+        $names = array_keys($this->makers);
+
+        return array_combine($names, array_map($this->named(...), $names));
     }
 
     /**
