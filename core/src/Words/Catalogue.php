@@ -8,20 +8,20 @@ namespace Ironwort\Core\Words;
 final readonly class Catalogue
 {
     private const SUBJECTS = [
-        'aeration' => AerationWords::TEXTS,
-        'calc' => CalcWords::TEXTS,
-        'dose' => DoseWords::TEXTS,
-        'exchange' => ExchangeWords::TEXTS,
-        'filter' => FilterWords::TEXTS,
-        'fish' => FishWords::TEXTS,
-        'flow' => FlowWords::TEXTS,
-        'incident' => IncidentWords::TEXTS,
-        'judge' => JudgeWords::TEXTS,
-        'loop' => LoopWords::TEXTS,
-        'model' => ModelWords::TEXTS,
-        'units' => UnitsWords::TEXTS,
-        'vessel' => VesselWords::TEXTS,
-        'water' => WaterWords::TEXTS,
+        'aeration',
+        'calc',
+        'dose',
+        'exchange',
+        'filter',
+        'fish',
+        'flow',
+        'incident',
+        'judge',
+        'loop',
+        'model',
+        'units',
+        'vessel',
+        'water',
     ];
 
     /**
@@ -32,7 +32,7 @@ final readonly class Catalogue
     public static function text(string $code, array $values = []): string
     {
         [$subject, $name] = [...explode('.', $code, 2), ''];
-        $text = self::SUBJECTS[$subject][$name] ?? throw new \LogicException("No words stand for {$code}.");
+        $text = self::texts($subject)[$name] ?? throw new \LogicException("No words stand for {$code}.");
         $braces = array_map(static fn(string $key): string => '{' . $key . '}', array_keys($values));
         $said = str_replace($braces, array_map(strval(...), array_values($values)), $text);
 
@@ -45,12 +45,38 @@ final readonly class Catalogue
     public static function all(): array
     {
         $all = [];
-        foreach (self::SUBJECTS as $subject => $texts) {
-            foreach ($texts as $name => $text) {
+        foreach (self::SUBJECTS as $subject) {
+            foreach (self::texts($subject) as $name => $text) {
                 $all["{$subject}.{$name}"] = $text;
             }
         }
 
         return $all;
+    }
+
+    /**
+     * The words of one subject; those of the others are not loaded for them.
+     *
+     * @return array<string, string>
+     */
+    private static function texts(string $subject): array
+    {
+        return match ($subject) {
+            'aeration' => AerationWords::TEXTS,
+            'calc' => CalcWords::TEXTS,
+            'dose' => DoseWords::TEXTS,
+            'exchange' => ExchangeWords::TEXTS,
+            'filter' => FilterWords::TEXTS,
+            'fish' => FishWords::TEXTS,
+            'flow' => FlowWords::TEXTS,
+            'incident' => IncidentWords::TEXTS,
+            'judge' => JudgeWords::TEXTS,
+            'loop' => LoopWords::TEXTS,
+            'model' => ModelWords::TEXTS,
+            'units' => UnitsWords::TEXTS,
+            'vessel' => VesselWords::TEXTS,
+            'water' => WaterWords::TEXTS,
+            default => [],
+        };
     }
 }
