@@ -43,7 +43,7 @@ final class FactTest extends TestCase
         return $this->putJson('/api/systems/long-vat/doses/' . strtoupper((string) Str::ulid()), $dose);
     }
 
-    /** @return array{?string, ?string} the word of the system and the worst thing, alike on every page that shows them */
+    /** @return array{?string, ?string} the word of the system and its worst thing, alike on every page */
     private function state(): array
     {
         $page = $this->getJson('/api/systems/long-vat')->assertOk()->json('water');

@@ -8,6 +8,7 @@ use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Given;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Water\Carbonate;
 
 /**
@@ -143,7 +144,7 @@ final readonly class WaterMix
     private function carbonate(): Carbonate
     {
         return new Carbonate(
-            $this->values['temp_c'] ?? 20.0,
+            $this->values['temp_c'] ?? AssumedWater::TEMPERATURE_C,
             $this->values['alkalinity_mg_l'] ?? 0.0,
             $this->values['salinity_g_l'] ?? 0.0,
         );

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Water\BufferCalculator;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Words\Message;
@@ -22,7 +23,7 @@ final readonly class AcidAnswer
     public static function steps(Situation $now): array
     {
         $alkalinity = $now->reading('alkalinity_mg_l');
-        $temp = $now->reading('temp_c') ?? 18.0;
+        $temp = $now->reading('temp_c') ?? AssumedWater::TEMPERATURE_C;
         $tan = $now->reading('tan_mg_l');
         // Aired water with KH comes back to about 8.2, whatever it was before.
         $then =
@@ -50,10 +51,16 @@ final readonly class AcidAnswer
                 ? [
                     AnswerStep::to(
                         Cause::Acid,
-                        Message::of('incident.acid_ammonia_first', [
-                            'tan' => Format::number((float) $tan, 2),
-                            'then' => Format::number((float) $then, 2),
-                        ]),
+                        Message::of(
+                            $now->reading('temp_c') === null
+                                ? 'incident.acid_ammonia_first_assumed'
+                                : 'incident.acid_ammonia_first',
+                            [
+                                'tan' => Format::number((float) $tan, 2),
+                                'then' => Format::number((float) $then, 2),
+                                'temp' => Format::number($temp),
+                            ],
+                        ),
                         'Buffered as it is, it would burn them.',
                         'water',
                     ),

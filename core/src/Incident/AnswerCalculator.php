@@ -18,6 +18,7 @@ use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Interval;
+use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Words\Message;
 
 /**
@@ -121,6 +122,14 @@ final readonly class AnswerCalculator implements Calculator
         if ($free !== null) {
             $work->note(Message::of('incident.answer_un_ionised_ammonia_mg', ['free' => Format::number($free, 2)]));
         }
+        if (!isset($water['ph'], $water['temp_c'])) {
+            $work->note(
+                Message::of('incident.answer_water_assumed', [
+                    'ph' => Format::number($water['ph'] ?? AssumedWater::PH),
+                    'temp' => Format::number($water['temp_c'] ?? AssumedWater::TEMPERATURE_C),
+                ]),
+            );
+        }
         foreach ($answer->tests as $test) {
             $work->watch(Message::of('incident.answer_known_test', ['test' => $test]));
         }
@@ -153,8 +162,8 @@ final readonly class AnswerCalculator implements Calculator
         $allowed = AllowedAmmonia::of(
             $this->limits,
             $stage,
-            $water['ph'] ?? 7.5,
-            $water['temp_c'] ?? 18.0,
+            $water['ph'] ?? AssumedWater::PH,
+            $water['temp_c'] ?? AssumedWater::TEMPERATURE_C,
             $water['salinity_g_l'] ?? 0.0,
         );
         $watch = fn(Parameter $of): float => $this->limits->for($stage, $of)->above->watch ?? INF;

@@ -13,6 +13,11 @@ final readonly class IncidentWords
         'answer_known_test' => '{test} is not known: test it.',
         'acid_bicarbonate' => 'Bicarbonate, dissolved, over an hour: 2 dKH now and no more today.',
         'acid_test_ammonia' => 'Test ammonia before anything is buffered.',
+        'answer_water_assumed' =>
+            'Not all of pH and temperature is known: ammonia is judged as at pH {ph} and {temp} °C.',
+        'acid_ammonia_first_assumed' =>
+            'Change water for the ammonia first: {tan} mg/L would be {then} un-ionised at pH 8.2, ' .
+            'at an assumed {temp} °C.',
         'acid_ammonia_first' => 'Change water for the ammonia first: {tan} mg/L would be {then} un-ionised at pH 8.2.',
         'acid_air' => 'Break the surface: air drives off the carbon dioxide that holds pH down.',
         'acid_tests' => 'pH and KH tomorrow, then another 2 dKH, up to 6 dKH; less feed until then.',

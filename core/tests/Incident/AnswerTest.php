@@ -28,6 +28,7 @@ final class AnswerTest extends TestCase
     {
         $has = [
             'source' => ['tan_mg_l' => 0.0, 'no2_n_mg_l' => 0.0, 'no3_n_mg_l' => 2.0, 'alkalinity_mg_l' => 120.0],
+            'unknown' => [],
             'zeoliteIn' => false,
             'fragile' => false,
             'treatment' => null,
@@ -38,7 +39,10 @@ final class AnswerTest extends TestCase
 
         return new Situation(
             volumeL: 10000.0,
-            water: ['ph' => 7.6, 'temp_c' => 20.0, 'do_mg_l' => 8.0, ...$water],
+            water: array_diff_key(
+                ['ph' => 7.6, 'temp_c' => 20.0, 'do_mg_l' => 8.0, ...$water],
+                array_flip($has['unknown']),
+            ),
             states: $states,
             source: $has['source'],
             chloramine: false,
@@ -286,6 +290,11 @@ final class AnswerTest extends TestCase
             'incident.acid_ammonia_first: Change water for the ammonia first: 1.5 mg/L would be 0.0',
             $burning,
         );
+        // Nobody measured how warm it is: reckoned at 20 °C, and said so.
+        $unmeasured = $this->in(['tan_mg_l' => 1.5, 'ph' => 6.3, 'alkalinity_mg_l' => 20], $states, [
+            'unknown' => ['temp_c'],
+        ]);
+        self::assertStringContainsString('incident.acid_ammonia_first_assumed', $this->told($unmeasured));
     }
 
     public function test_signs_of_too_little_oxygen_where_there_is_plenty_come_of_something_else(): void
