@@ -250,7 +250,11 @@ const print = () => window.print()
             :unit="found.unit_given"
             :error="give.errors.value.given_amount"
           />
-          <FormField v-slot="{ id }" label="When (now, if left empty)" :error="give.errors.value.given_at"
+          <FormField
+            v-slot="{ id }"
+            class="wide"
+            label="When (now, if left empty)"
+            :error="give.errors.value.given_at"
             ><input :id="id" v-model="already.at" class="inline" type="datetime-local"
           /></FormField>
           <NButton :loading="give.pending.value" @click="send({ done: true })">Book it as given</NButton>
