@@ -9,67 +9,35 @@ use App\Models\Note;
 use App\Models\Photo;
 use App\Models\System;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Str;
-use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Judge\Rounds;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The book of a system: its entries, its score, words beside numbers, and CSV out and in. */
 final class BookController extends Controller
 {
-    private const LONGEST_YEARS = 11;
-
-    public function show(Request $request, System $system, BookReport $book): JsonResponse
+    public function show(SpanRequest $request, System $system, BookReport $book): JsonResponse
     {
-        $kinds = $request->query('kinds');
-        $before = $request->query('before');
-
-        return new JsonResponse(
-            $book->of(
-                $system,
-                is_string($kinds) && $kinds !== '' ? explode(',', $kinds) : BookReport::KINDS,
-                is_string($before) && $before !== '' ? self::time($before, 'before') : null,
-            ),
-        );
+        return new JsonResponse($book->of($system, $request->kinds(), $request->before()));
     }
 
-    public function score(Request $request, System $system, Score $score): JsonResponse
+    public function score(SpanRequest $request, System $system, ScoreReport $score): JsonResponse
     {
-        [$from, $to] = $this->span($request);
-        $pixels = $request->query('pixels');
+        [$from, $to] = $request->span();
 
-        return new JsonResponse($score->of($system, $from, $to, is_numeric($pixels) ? (int) $pixels : 800));
+        return new JsonResponse($score->of($system, $from, $to, $request->pixels()));
     }
 
-    public function note(Request $request, System $system, string $id): JsonResponse
+    public function note(NoteRequest $request, System $system, string $id): JsonResponse
     {
-        /** @var array{words?: ?string, seen?: list<string>} $given */
-        $given = $request->validate(
-            [
-                'words' => ['nullable', 'string', 'max:1000'],
-                'seen' => ['array', 'max:20'],
-                'seen.*' => ['string', 'in:' . implode(',', Rounds::seen())],
-            ],
-            ['words.max' => 'A note has at most 1,000 characters.'],
-        );
-        $words = trim($given['words'] ?? '');
-        if ($words === '' && ($given['seen'] ?? []) === [] && $request->input('photo') !== null) {
-            $words = 'A picture.';
-        }
-        if ($words === '' && ($given['seen'] ?? []) === []) {
-            throw BadInput::at('words', 'Write something, or pick what you see.');
-        }
-        $photo = $this->photo($request);
+        $words = $request->words();
+        $photo = $request->photo();
         Note::query()->firstOrCreate(
             ['id' => strtoupper($id)],
             [
                 'words' => $words,
-                'seen' => $given['seen'] ?? [],
+                'seen' => $request->seen(),
                 'taken_at' => Carbon::now(),
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,
@@ -107,44 +75,14 @@ final class BookController extends Controller
         return new JsonResponse(['id' => strtoupper($id)]);
     }
 
-    /** What a probe sends: a parameter in its canonical unit, and points of time and value. */
-    public function probe(Request $request, System $system, ProbeBook $probes): JsonResponse
+    public function probe(ProbeRequest $request, System $system, ProbeBook $probes): JsonResponse
     {
-        $key = $request->input('parameter');
-        $parameter = is_string($key) ? Parameter::tryFrom($key) : null;
-        if ($parameter === null || !in_array($parameter, ProbeBook::PARAMETERS, true)) {
-            throw BadInput::at('parameter', 'Probes send temp_c, do_mg_l, ph, redox_mv or salinity_g_l.');
-        }
-        $given = $request->input('points');
-        if (!is_array($given) || $given === [] || count($given) > 50000) {
-            throw BadInput::at('points', 'One to 50,000 points are expected, each as [time, value].');
-        }
-        [$least, $most] = $parameter->possible();
-        $points = [];
-        foreach (array_values($given) as $i => $point) {
-            $value = is_array($point) ? $point[1] ?? null : null;
-            if (
-                !is_array($point) ||
-                !is_string($point[0] ?? null) ||
-                !(is_int($value) || is_float($value)) ||
-                $value < $least ||
-                $value > $most
-            ) {
-                throw BadInput::at("points.{$i}", "A point is a time as text and a value from {$least} to {$most}.");
-            }
-            $at = self::time($point[0], "points.{$i}");
-            if ($at->isAfter(now()->addMinutes(2))) {
-                throw BadInput::at("points.{$i}", 'This time is still to come.');
-            }
-            $points[] = [(float) $at->format('U.u'), (float) $value];
-        }
-
-        return new JsonResponse(['kept' => $probes->keep($system, $parameter, $points)]);
+        return new JsonResponse(['kept' => $probes->keep($system, $request->parameter(), $request->points())]);
     }
 
-    public function csv(Request $request, System $system, ReadingsCsv $csv): StreamedResponse
+    public function csv(SpanRequest $request, System $system, ReadingsCsv $csv): StreamedResponse
     {
-        [$from, $to] = $this->span($request);
+        [$from, $to] = $request->span();
 
         return response()->streamDownload(
             static function () use ($csv, $system, $from, $to): void {
@@ -158,35 +96,30 @@ final class BookController extends Controller
     }
 
     /** What a CSV would bring, column by column and row by row. Nothing is kept. */
-    public function preview(Request $request, System $system, ReadingsCsv $csv): JsonResponse
+    public function preview(CsvRequest $request, System $system, ReadingsCsv $csv): JsonResponse
     {
         $system->unsetRelations();
 
-        return new JsonResponse($csv->preview($system, $this->text($request), $this->mapping($request)));
+        return new JsonResponse($csv->preview($system, $request->csv(), $request->columns())->toArray());
     }
 
     /** All of it or none. */
-    public function import(Request $request, System $system, ReadingsCsv $csv): JsonResponse
+    public function import(CsvRequest $request, System $system, ReadingsCsv $csv): JsonResponse
     {
         $system->unsetRelations();
-
-        $key = $request->input('progress');
+        $key = $request->progress();
         $told = Cache::store('file');
-        $tell =
-            is_string($key) && Str::isUlid($key)
-                ? static fn(float $done): bool => $told->put("import-{$key}", $done, 3600)
-                : null;
 
         return new JsonResponse(
             $csv->import(
                 $system,
                 $this->person($request),
-                $this->text($request),
-                $this->mapping($request),
-                $tell === null
+                $request->csv(),
+                $request->columns(),
+                $key === null
                     ? null
-                    : static function (float $done) use ($tell): void {
-                        $tell($done);
+                    : static function (float $done) use ($told, $key): void {
+                        $told->put("import-{$key}", $done, 3600);
                     },
             ),
         );
@@ -196,80 +129,5 @@ final class BookController extends Controller
     public function progress(string $id): JsonResponse
     {
         return new JsonResponse(['done' => Cache::store('file')->get("import-{$id}")]);
-    }
-
-    /** @return ?array{type: string, picture: string} */
-    private function photo(Request $request): ?array
-    {
-        $sent = $request->input('photo');
-        if (!is_string($sent) || $sent === '') {
-            return null;
-        }
-        $bytes = base64_decode((string) preg_replace('/^data:[a-z\/]+;base64,/', '', $sent), true);
-        if ($bytes === false || strlen($bytes) > Photo::MOST_BYTES) {
-            throw BadInput::at('photo', $bytes === false ? 'This is no picture.' : 'The picture is larger than 4 MB.');
-        }
-        foreach (Photo::KINDS as $begins => $type) {
-            if (str_starts_with($bytes, $begins)) {
-                return ['type' => $type, 'picture' => base64_encode($bytes)];
-            }
-        }
-        throw BadInput::at('photo', 'A picture is a JPEG, PNG or WebP.');
-    }
-
-    private function text(Request $request): string
-    {
-        $text = $request->input('csv');
-
-        return is_string($text) && trim($text) !== ''
-            ? $text
-            : throw BadInput::at('csv', 'Choose a file with readings in it.');
-    }
-
-    /** @return ?array<int, array{parameter: string, unit: ?string}> by column */
-    private function mapping(Request $request): ?array
-    {
-        $given = $request->input('columns');
-        if (!is_array($given)) {
-            return null;
-        }
-        $mapping = [];
-        foreach ($given as $i => $column) {
-            $mapping[(int) $i] = [
-                'parameter' => is_array($column) && is_string($column['parameter'] ?? null) ? $column['parameter'] : '',
-                'unit' =>
-                    is_array($column) && is_string($column['unit'] ?? null) && $column['unit'] !== ''
-                        ? $column['unit']
-                        : null,
-            ];
-        }
-
-        return $mapping;
-    }
-
-    /** @return array{Carbon, Carbon} */
-    private function span(Request $request): array
-    {
-        $from = $request->query('from');
-        $to = $request->query('to');
-        $end = is_string($to) && $to !== '' ? self::time($to, 'to') : Carbon::now();
-        $start = is_string($from) && $from !== '' ? self::time($from, 'from') : $end->copy()->subDays(90);
-        if ($start >= $end) {
-            throw BadInput::at('from', 'It begins after it ends.');
-        }
-        if ($start->diffInYears($end) > self::LONGEST_YEARS) {
-            throw BadInput::at('from', 'That is more than ' . self::LONGEST_YEARS . ' years.');
-        }
-
-        return [$start, $end];
-    }
-
-    private static function time(string $text, string $key): Carbon
-    {
-        try {
-            return Carbon::parse($text)->utc();
-        } catch (\Exception) {
-            throw BadInput::at($key, 'Write the time as 2026-05-31T07:10.');
-        }
     }
 }

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Book;
 
 use App\Models\Age;
+use App\Models\Visit;
+use App\Readings\VisitResource;
 use Illuminate\Support\Carbon;
 
 /** One entry of the book: what was tested, fed, seen or done, by whom and when. */
 final readonly class BookEntry
 {
     /**
-     * @param  ?array<string, mixed>  $visit  its readings, as the contract has a visit
-     * @param  ?array<string, mixed>  $corrected  the visit it was written in place of
+     * @param  ?Visit  $visit  its readings
+     * @param  ?Visit  $corrected  the one it was written in place of
      */
     public function __construct(
         public string $id,
@@ -20,8 +22,8 @@ final readonly class BookEntry
         public Carbon $at,
         public ?string $by,
         public string $text,
-        public ?array $visit = null,
-        public ?array $corrected = null,
+        public ?Visit $visit = null,
+        public ?Visit $corrected = null,
         public bool $photo = false,
     ) {}
 
@@ -31,7 +33,7 @@ final readonly class BookEntry
         return $this->at->toIso8601ZuluString() . $this->id;
     }
 
-    /** @return array<string, mixed> as the contract has it */
+    /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
@@ -41,8 +43,8 @@ final readonly class BookEntry
             'age' => Age::of($this->at),
             'by' => $this->by,
             'text' => $this->text,
-            'visit' => $this->visit,
-            'corrected' => $this->corrected,
+            'visit' => $this->visit === null ? null : VisitResource::of($this->visit),
+            'corrected' => $this->corrected === null ? null : VisitResource::of($this->corrected),
             'photo' => $this->photo,
         ];
     }

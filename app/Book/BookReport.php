@@ -16,7 +16,6 @@ use App\Models\System;
 use App\Models\Visit;
 use App\Models\VolumeChoice;
 use App\Models\WaterChange;
-use App\Readings\VisitResource;
 use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
@@ -130,8 +129,8 @@ final readonly class BookReport
                 $visit->taken_at,
                 $visit->user?->name,
                 $bound($visit),
-                VisitResource::of($visit),
-                $visit->corrects === null ? null : VisitResource::of($visit->corrects),
+                $visit,
+                $visit->corrects,
             ),
         );
     }

@@ -10,6 +10,7 @@ use App\Models\Age;
 use App\Models\System;
 use App\Models\Visit;
 use App\Readings\LatestWater;
+use App\Readings\Strip;
 use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
 use App\Readings\WithdrawVisit;
@@ -19,7 +20,6 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Book\LogFault;
 use Ironwort\Core\Book\LogLine;
-use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
 
@@ -28,7 +28,7 @@ final class LogController extends Controller
 {
     public function __construct(private readonly KeepLine $lines) {}
 
-    public function meaning(Request $request, System $system, WaterMeaning $meaning): JsonResponse
+    public function meaning(LineRequest $request, System $system, WaterMeaning $meaning): JsonResponse
     {
         $line = $this->line($request, $system);
         $readings = KeepLine::readings($line);
@@ -36,18 +36,20 @@ final class LogController extends Controller
 
         return new JsonResponse([
             'readings' => array_values(
-                array_filter(
-                    $understood['strips'],
-                    static fn(array $strip): bool => (is_string($strip['parameter']) &&
-                        isset($readings[$strip['parameter']])) ||
-                        self::follows($strip['parameter'], $readings),
+                array_map(
+                    static fn(Strip $strip): array => $strip->toArray(),
+                    array_filter(
+                        $understood->strips,
+                        static fn(Strip $strip): bool => isset($readings[$strip->reading->parameter->value]) ||
+                            self::follows($strip->reading->parameter, $readings),
+                    ),
                 ),
             ),
             'taken_at' =>
                 $line->time === null
                     ? null
                     : KeepLine::when($line->time, $system->site->timezone)->toIso8601ZuluString(),
-            'asks' => $understood['asks'],
+            'asks' => $understood->toArray()['asks'],
             'place' => $line->place,
             'feed_g' => $line->feedG,
             'change_l' => $line->changeL,
@@ -66,12 +68,9 @@ final class LogController extends Controller
     }
 
     /** @param  array<string, Reading>  $typed */
-    private static function follows(mixed $parameter, array $typed): bool
+    private static function follows(Parameter $parameter, array $typed): bool
     {
-        return array_filter(
-            Parameter::tryFrom(is_string($parameter) ? $parameter : '')?->follows() ?? [],
-            static fn(Parameter $of): bool => isset($typed[$of->value]),
-        ) !== [];
+        return array_filter($parameter->follows(), static fn(Parameter $of): bool => isset($typed[$of->value])) !== [];
     }
 
     /** Takes back all that one line booked: readings, feed, words and a change, which share its key. */
@@ -104,12 +103,10 @@ final class LogController extends Controller
         return response()->noContent();
     }
 
-    public function store(Request $request, System $system): JsonResponse
+    public function store(LineRequest $request, System $system): JsonResponse
     {
-        /** @var array{id: string} $given */
-        $given = $request->validate(['id' => ['required', 'ulid']]);
         $line = $this->line($request, $system);
-        $id = strtoupper($given['id']);
+        $id = $request->id();
         $visit = $this->lines->keep($system, $this->person($request), $id, $line);
         $besides = array_keys(
             array_filter([
@@ -143,14 +140,10 @@ final class LogController extends Controller
         );
     }
 
-    private function line(Request $request, System $system): LogLine
+    private function line(LineRequest $request, System $system): LogLine
     {
-        $text = $request->input('line');
-        if (!is_string($text) || mb_strlen($text) > 500) {
-            throw BadInput::at('line', 'One line of at most 500 characters is expected.');
-        }
         $system->unsetRelations();
 
-        return $this->lines->read($system, $text);
+        return $this->lines->read($system, $request->line());
     }
 }

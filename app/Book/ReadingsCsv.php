@@ -26,8 +26,6 @@ use Ironwort\Core\Measure\Unit;
  */
 final readonly class ReadingsCsv
 {
-    private const SHOWN_ROWS = 20;
-
     private const MOST_ROWS = 200000;
 
     private const CHUNK = 500;
@@ -83,11 +81,8 @@ final readonly class ReadingsCsv
         }
     }
 
-    /**
-     * @param  ?array<int, array{parameter: string, unit: ?string}>  $mapping
-     * @return array<string, mixed>
-     */
-    public function preview(System $system, string $text, ?array $mapping): array
+    /** @param  ?array<int, array{parameter: string, unit: ?string}>  $mapping */
+    public function preview(System $system, string $text, ?array $mapping): CsvPreview
     {
         $table = CsvTable::read($text);
         $mapping ??= $this->guess($table->head);
@@ -98,31 +93,14 @@ final readonly class ReadingsCsv
             [$visits, $errors, $known] = [[], ['the file' => implode(' ', $bad->errors)], 0];
         }
 
-        return [
-            'columns' => array_map(
-                static fn(int $i, string $head): array => [
-                    'head' => $head,
-                    'parameter' => $mapping[$i]['parameter'] ?? '',
-                    'unit' => $mapping[$i]['unit'] ?? null,
-                ],
-                array_keys($table->head),
-                $table->head,
-            ),
-            'rows' => array_slice($table->rows, 0, self::SHOWN_ROWS),
-            'count' => count($visits),
-            'readings' => array_sum(array_map(static fn(array $visit): int => count($visit['readings']), $visits)),
-            'known' => $known,
-            'errors' => array_slice(
-                array_map(
-                    static fn(string $at, string $message): array => ['at' => $at, 'message' => $message],
-                    array_keys($errors),
-                    array_values($errors),
-                ),
-                0,
-                50,
-            ),
-            'error_count' => count($errors),
-        ];
+        return new CsvPreview(
+            table: $table,
+            mapping: $mapping,
+            visits: count($visits),
+            readings: array_sum(array_map(static fn(array $visit): int => count($visit['readings']), $visits)),
+            known: $known,
+            errors: $errors,
+        );
     }
 
     /**

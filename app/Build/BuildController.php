@@ -89,14 +89,14 @@ final class BuildController extends Controller
     }
 
     /** Takes a part out of service, or back in; what the book says of it stays. */
-    public function retire(Request $request, System $system, string $kind, string $id, RemovePart $parts): JsonResponse
-    {
-        /** @var array{retired: bool} $given */
-        $given = $request->validate(
-            ['retired' => ['required', 'boolean']],
-            ['retired.required' => 'Say whether it is retired.'],
-        );
-        $parts->retire($system, $kind, $id, $given['retired']);
+    public function retire(
+        RetireRequest $request,
+        System $system,
+        string $kind,
+        string $id,
+        RemovePart $parts,
+    ): JsonResponse {
+        $parts->retire($system, $kind, $id, $request->retired());
 
         return $this->build($system);
     }

@@ -8,6 +8,9 @@ namespace App\Build;
  * Builds to start from. Every measure in them is a common one and is there to be changed.
  *
  * Common practice, no source: 4 inch drains, a rim 100 mm above the water, turnover about once an hour.
+ *
+ * @phpstan-type Plan array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
+ *     pumps?: list<array<string, mixed>>, lines?: list<array<array-key, mixed>>}
  */
 final readonly class BuildTemplates
 {
@@ -23,11 +26,7 @@ final readonly class BuildTemplates
         ];
     }
 
-    /**
-     * @return array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
-     *     pumps?: list<array<string,
-     *     mixed>>, lines?: list<array<array-key, mixed>>}
-     */
+    /** @return Plan columns of each part */
     public static function plan(string $id): array
     {
         return match ($id) {
@@ -76,8 +75,7 @@ final readonly class BuildTemplates
     }
 
     /**
-     * @return array{vessels: list<array<string, mixed>>, stages: list<array<string, mixed>>, pumps: list<array<string,
-     *     mixed>>, lines: list<array<array-key, mixed>>}
+     * @return Plan
      */
     private static function gravityLoop(): array
     {
@@ -160,8 +158,7 @@ final readonly class BuildTemplates
     }
 
     /**
-     * @return array{vessels: list<array<string, mixed>>, stages: list<array<string, mixed>>, pumps: list<array<string,
-     *     mixed>>, lines: list<array<array-key, mixed>>}
+     * @return Plan
      */
     private static function pumpBox(): array
     {
@@ -217,8 +214,7 @@ final readonly class BuildTemplates
     }
 
     /**
-     * @return array{vessels: list<array<string, mixed>>, stages: list<array<string, mixed>>, pumps: list<array<string,
-     *     mixed>>, lines: list<array<array-key, mixed>>}
+     * @return Plan
      */
     private static function pondBog(): array
     {
@@ -309,8 +305,7 @@ final readonly class BuildTemplates
     }
 
     /**
-     * @return array{vessels: list<array<string, mixed>>, stages: list<array<string, mixed>>, pumps: list<array<string,
-     *     mixed>>, lines: list<array<array-key, mixed>>}
+     * @return Plan
      */
     private static function quarantineBays(): array
     {

@@ -16,7 +16,7 @@ final readonly class LayBuild
 {
     /**
      * @param  array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
-     *     pumps?: list<array<string, mixed>>, lines?: list<array<array-key, mixed>>}  $plan
+     *     pumps?: list<array<string, mixed>>, lines?: list<array<array-key, mixed>>}  $plan  columns of each part
      */
     public function lay(System $system, array $plan): void
     {

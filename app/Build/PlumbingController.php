@@ -6,11 +6,9 @@ namespace App\Build;
 
 use App\Http\Controller;
 use App\Models\System;
-use App\Models\Vessel;
 use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Ironwort\Core\Calc\BadInput;
 
 /** The flows of a system as built, and taking them over into its capacity. */
 final class PlumbingController extends Controller
@@ -33,19 +31,11 @@ final class PlumbingController extends Controller
         return new JsonResponse($this->report->of($system, LatestWater::of($system)));
     }
 
-    public function shut(Request $request, System $system, string $id, ShutOffBay $bay): JsonResponse
+    public function shut(ShutRequest $request, System $system, string $id, ShutOffBay $bay): JsonResponse
     {
-        /** @var array{shut: bool} $given */
-        $given = $request->validate(
-            ['shut' => ['required', 'boolean']],
-            ['shut.required' => 'Say whether it is shut off.'],
-        );
         $system->unsetRelations();
-        $vessel = $system->vessels->firstWhere('id', strtoupper($id));
-        if (!($vessel instanceof Vessel)) {
-            throw BadInput::at('id', 'There is no such vessel here.');
-        }
-        if ($given['shut']) {
+        $vessel = $request->vessel($system);
+        if ($request->shut()) {
             $bay->shut($system, $vessel, $this->person($request));
         } else {
             $bay->open($system, $vessel);

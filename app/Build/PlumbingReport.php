@@ -14,6 +14,7 @@ use App\Models\Vessel;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
+use App\Volumes\ShutOffTime;
 use App\Volumes\ShutOffTimes;
 use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
@@ -116,7 +117,10 @@ final readonly class PlumbingReport
                 $loop->vessels,
             ),
             'network' => $flow?->rows,
-            'shut_off' => $this->shutOff->times($system, $water),
+            'shut_off' => array_map(
+                static fn(ShutOffTime $time): array => $time->toArray(),
+                $this->shutOff->times($system, $water),
+            ),
             'bodies' => array_map(static fn(WaterBody $body): array => $body->toArray(), $this->bodies->all($system)),
         ];
     }

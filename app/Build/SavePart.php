@@ -14,7 +14,7 @@ final readonly class SavePart
 {
     /**
      * @param  class-string<Part>  $class
-     * @param  array<string, mixed>  $columns
+     * @param  array<string, mixed>  $columns  columns of the part
      * @param  ?string  $seen  the version that whoever saves has looked at; null when it is new or nobody says
      *
      * @throws BadInput at `seen`

@@ -8,11 +8,9 @@ use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\System;
 use App\Readings\LatestWater;
-use Ironwort\Core\Calc\FigureRow;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\Carrying;
-use Ironwort\Core\Filter\Headroom;
 use Ironwort\Core\Filter\Limit;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
@@ -21,8 +19,6 @@ use Ironwort\Core\Measure\Format;
 /** Load of fish and feed against what the filter can take: today, when grown, and before what runs out first. */
 final readonly class CapacityReport
 {
-    private const NO_ROOM = ['limit' => '', 'feed_g_d' => 0.0, 'kg' => 0.0, 'fish' => 0.0];
-
     private const LIMITS = ['surface' => 'Surface', 'oxygen' => 'Oxygen', 'transport' => 'Flow'];
 
     public function __construct(
@@ -115,7 +111,7 @@ final readonly class CapacityReport
                     $of('Taken by walls and stones', 'walls_g_d', 'g N/d'),
                 ]),
             ),
-            room: $this->room($balance, $input, $origins),
+            room: new Room($balance, $input, $origins),
             steps: $balance->figures['steps'],
         );
     }
@@ -159,104 +155,27 @@ final readonly class CapacityReport
         );
     }
 
-    /**
-     * @param  array<string, mixed>  $input
-     * @param  list<Origin>  $origins
-     * @return array<string, mixed>
-     */
-    private function room(Result $balance, array $input, array $origins): array
-    {
-        $now = self::headroom($balance, 'headroom_now');
-        $grown = self::headroom($balance, 'headroom_grown');
-        $names = [
-            'ammonia' => 'Ammonia',
-            'unionised_ammonia' => 'Un-ionised ammonia',
-            'oxygen' => 'Oxygen',
-            'alkalinity' => 'KH in a week',
-            'nitrate' => 'Nitrate',
-        ];
-        $figure = fn(string $label, float $value, string $unit, string $key): array => (new Figure(
-            $label,
-            $value,
-            $unit,
-            'filter.balance',
-            $key,
-            $input,
-            $origins,
-        ))->toArray();
-        $first = Headroom::first($now) ?? self::NO_ROOM;
-        $firstGrown = Headroom::first($grown) ?? self::NO_ROOM;
-
-        return [
-            'length_cm' => is_numeric($input['length_cm']) ? (float) $input['length_cm'] : 50.0,
-            'fish_now' => $figure('Fish more at once', $first['fish'], 'fish', 'headroom_now'),
-            'fish_grown' => $figure('Fish more in steps', $firstGrown['fish'], 'fish', 'headroom_grown'),
-            'feed_now' => $figure('Feed more at once', $first['feed_g_d'], 'g/d', 'headroom_now'),
-            'feed_grown' => $figure('Feed more in steps', $firstGrown['feed_g_d'], 'g/d', 'headroom_grown'),
-            'first' => $names[$first['limit']] ?? '',
-            'first_grown' => $names[$firstGrown['limit']] ?? '',
-            'limits' => array_map(
-                static fn(array $one, array $other): array => [
-                    'limit' => $one['limit'],
-                    'name' => $names[$one['limit']] ?? $one['limit'],
-                    'feed_now' => $one['feed_g_d'],
-                    'fish_now' => $one['fish'],
-                    'feed_grown' => $other['feed_g_d'],
-                    'fish_grown' => $other['fish'],
-                ],
-                $now,
-                $grown,
-            ),
-        ];
-    }
-
-    /** @return list<array{limit: string, feed_g_d: float, kg: float, fish: float}> */
-    private static function headroom(Result $balance, string $key): array
-    {
-        return array_map(
-            static fn(FigureRow $row): array => [
-                'limit' => $row->text('limit'),
-                'feed_g_d' => $row->number('feed_g_d'),
-                'kg' => $row->number('kg'),
-                'fish' => $row->number('fish'),
-            ],
-            $balance->rows($key),
-        );
-    }
-
-    /** @return list<array<string, mixed>> */
+    /** @return list<StageCapacity> */
     private function stages(System $system, Result $result, Result $balance, Carrying $carrying): array
     {
-        $figures = $result->figures['stages'];
         $off = [];
         foreach ($balance->rows('stages_off') as $row) {
-            $off[(int) $row->number('stage')] = [
-                'tan_mg_l' => $row->numberOrNull('tan_mg_l'),
-                'no2_n_mg_l' => $row->numberOrNull('no2_n_mg_l'),
-                'spare_pct' => $row->numberOrNull('spare_pct'),
-            ];
+            $off[(int) $row->number('stage')] = $row;
         }
-        $rows = [];
+        $figures = $result->rows('stages');
+        $stages = [];
         foreach ($system->stages->values() as $i => $stage) {
-            $row = is_array($figures) && is_array($figures[$i] ?? null) ? $figures[$i] : [];
-            $rows[] = [
-                'id' => $stage->id,
-                'name' => $stage->name,
-                'kind' => $this->kinds->get($stage->kind)->name,
-                'nitrifies' => $this->kinds->get($stage->kind)->nitrifies(),
-                'area_m2' => $row['area_m2'] ?? 0.0,
-                'area_rate_g_m2_d' => $row['area_rate_g_m2_d'] ?? 0.0,
-                'surface_limit_g_d' => $row['surface_limit_g_d'] ?? 0.0,
-                'oxygen_limit_g_d' => $row['oxygen_limit_g_d'] ?? 0.0,
-                'transport_limit_g_d' => $row['transport_limit_g_d'] ?? 0.0,
-                'capacity_g_d' => $row['capacity_g_d'] ?? 0.0,
-                'limiting' => $row['limiting'] ?? 'surface',
-                'off' => $off[$i] ?? null,
-                'share' => $this->kinds->get($stage->kind)->nitrifies() ? $carrying->share() : 0.0,
-            ];
+            $kind = $this->kinds->get($stage->kind);
+            $stages[] = new StageCapacity(
+                stage: $stage,
+                kind: $kind,
+                row: $figures[$i],
+                off: $off[$i] ?? null,
+                share: $kind->nitrifies() ? $carrying->share() : 0.0,
+            );
         }
 
-        return $rows;
+        return $stages;
     }
 
     private function unit(string $key): ?string

@@ -22,9 +22,9 @@ final readonly class CapacityVerdict
      * @param  ?Figure  $capacity  today; null without a filter
      * @param  ?Figure  $grown  what it could take when all its surface lives
      * @param  array<string, Figure>  $limits  by what limits: surface, oxygen, transport
-     * @param  list<array<string, mixed>>  $stages  as the contract has them
+     * @param  list<StageCapacity>  $stages
      * @param  list<Figure>  $settles  where the water settles under this load
-     * @param  ?array<string, mixed>  $room  for more fish and feed, as the contract has it
+     * @param  ?Room  $room  for more fish and feed; null without a filter
      */
     private function __construct(
         public array $conditions,
@@ -36,7 +36,7 @@ final readonly class CapacityVerdict
         public string $sentence,
         public array $stages,
         public array $settles,
-        public ?array $room,
+        public ?Room $room,
         public mixed $steps,
     ) {}
 
@@ -63,9 +63,8 @@ final readonly class CapacityVerdict
     /**
      * @param  list<array{origin: Origin, unit: ?string}>  $conditions
      * @param  array<string, Figure>  $limits
-     * @param  list<array<string, mixed>>  $stages
+     * @param  list<StageCapacity>  $stages
      * @param  list<Figure>  $settles
-     * @param  array<string, mixed>  $room
      */
     public static function of(
         array $conditions,
@@ -77,7 +76,7 @@ final readonly class CapacityVerdict
         string $sentence,
         array $stages,
         array $settles,
-        array $room,
+        Room $room,
         mixed $steps,
     ): self {
         return new self(
@@ -101,7 +100,7 @@ final readonly class CapacityVerdict
         return $this->capacity === null ? 0.0 : $this->capacity->value - $this->load->value;
     }
 
-    /** @return array<string, mixed> as the contract has it */
+    /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
@@ -120,9 +119,9 @@ final readonly class CapacityVerdict
             'shortest' => $this->carrying?->shortest->value,
             'state' => $this->carrying?->state->value,
             'sentence' => $this->sentence,
-            'stages' => $this->stages,
+            'stages' => array_map(static fn(StageCapacity $stage): array => $stage->toArray(), $this->stages),
             'settles' => array_map(static fn(Figure $figure): array => $figure->toArray(), $this->settles),
-            'room' => $this->room,
+            'room' => $this->room?->toArray(),
             'steps' => $this->steps,
         ];
     }

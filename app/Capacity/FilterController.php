@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Capacity;
 
-use App\Forms\Day;
 use App\Forms\TypedInputs;
 use App\Http\Controller;
 use App\Models\FilterTest;
@@ -17,7 +16,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Catalogue\Registry;
@@ -30,15 +28,15 @@ final class FilterController extends Controller
 {
     public function __construct(private readonly FilterReport $report, private readonly CapacityReport $capacity) {}
 
-    public function show(Request $request, System $system): JsonResponse
+    public function show(CapacityRequest $request, System $system): JsonResponse
     {
-        return new JsonResponse(
-            $this->report->of(
-                $system->unsetRelations(),
-                LatestWater::of($system),
-                CapacityController::conditions($request),
-            ),
-        );
+        return $this->standing($system, $request->conditions());
+    }
+
+    /** @param  array<string, string>  $typed */
+    private function standing(System $system, array $typed = []): JsonResponse
+    {
+        return new JsonResponse($this->report->of($system->unsetRelations(), LatestWater::of($system), $typed));
     }
 
     /** Ammonia before and after the filter, kept with what was expected of it then. */
@@ -65,7 +63,7 @@ final class FilterController extends Controller
             ],
         );
 
-        return $this->show($request, $system);
+        return $this->standing($system);
     }
 
     /** What the readings of the last weeks say the filter took, kept with what was expected of it in that water. */
@@ -74,7 +72,8 @@ final class FilterController extends Controller
         if (!FilterTest::query()->whereKey(strtoupper($id))->exists()) {
             $run = $runs->of($system, LatestWater::of($system));
             FilterTest::query()->create([
-                ...$run,
+                'run' => $run->input,
+                'expected_g_d' => $run->expectedGD,
                 'id' => strtoupper($id),
                 'tested_at' => Carbon::now(),
                 'site_id' => $system->site_id,
@@ -83,16 +82,13 @@ final class FilterController extends Controller
             ]);
         }
 
-        return $this->show($request, $system);
+        return $this->standing($system);
     }
 
     /** Believes one measurement in place of the estimate, or none. */
-    public function believe(Request $request, System $system): JsonResponse
+    public function believe(BelieveRequest $request, System $system): JsonResponse
     {
-        $id = $request->input('test');
-        if ($id !== null && !FilterTest::query()->where('system_id', $system->id)->whereKey($id)->exists()) {
-            throw BadInput::at('test', 'There is no such measurement here.');
-        }
+        $id = $request->test($system);
         DB::transaction(static function () use ($system, $id): void {
             FilterTest::query()
                 ->where('system_id', $system->id)
@@ -105,36 +101,30 @@ final class FilterController extends Controller
             }
         });
 
-        return $this->show($request, $system);
+        return $this->standing($system);
     }
 
-    public function setback(Request $request, System $system, string $id): JsonResponse
+    public function setback(SetbackRequest $request, System $system, string $id): JsonResponse
     {
-        $values = (new TypedInputs([
-            Input::choice('kind', 'What happened', Setback::KINDS),
-            Input::number('lost_pct', 'Bacteria lost', '%', 0, 100),
-        ]))->read($request->all());
         $system->load('site');
         Setback::query()->firstOrCreate(
             ['id' => strtoupper($id)],
             [
-                ...$values,
-                'happened_on' =>
-                    Day::read($request->all(), 'happened_on') ?? now($system->site->timezone)->toDateString(),
+                ...$request->columns($system),
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,
                 'user_id' => $this->person($request)->id,
             ],
         );
 
-        return $this->show($request, $system);
+        return $this->standing($system);
     }
 
     public function removeSetback(Request $request, System $system, string $id): JsonResponse
     {
         Setback::query()->where('system_id', $system->id)->whereKey(strtoupper($id))->delete();
 
-        return $this->show($request, $system);
+        return $this->standing($system);
     }
 
     /** Flushed or cleaned today; or seen to be so far fouled. */
@@ -154,7 +144,7 @@ final class FilterController extends Controller
             )
             ->save();
 
-        return $this->show($request, $system);
+        return $this->standing($system);
     }
 
     public function whatIfs(System $system): JsonResponse
@@ -177,40 +167,22 @@ final class FilterController extends Controller
                 'capacity' => $capacity?->capacity?->toArray(),
                 'grown' => $capacity?->grown?->toArray(),
                 'settles' => $shown['settles'] ?? [],
-                'room' => $capacity?->room,
+                'room' => $capacity?->room?->toArray(),
             ];
         }
 
         return new JsonResponse($rows);
     }
 
-    public function keepWhatIf(Request $request, System $system, string $id): JsonResponse
+    public function keepWhatIf(WhatIfRequest $request, System $system, string $id): JsonResponse
     {
-        /** @var array{name: string} $given */
-        $given = $request->validate(
-            [
-                'name' => [
-                    'required',
-                    'string',
-                    'max:60',
-                    Rule::unique('what_ifs', 'name')->where('system_id', $system->id)->ignore(strtoupper($id)),
-                ],
-            ],
-            ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.'],
-        );
-        $changes = array_filter(
-            CapacityController::conditions($request),
-            static fn(string $text): bool => trim($text) !== '',
-        );
-        if ($changes === []) {
-            throw BadInput::at('name', 'Change something first.');
-        }
+        $changes = $request->changes();
         $loaded = $system->unsetRelations();
         $this->capacity->read($loaded, LatestWater::of($loaded), $changes);
         WhatIf::query()->updateOrCreate(
             ['id' => strtoupper($id)],
             [
-                'name' => $given['name'],
+                'name' => $request->string('name')->toString(),
                 'changes' => $changes,
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,

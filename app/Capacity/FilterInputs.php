@@ -81,7 +81,7 @@ final readonly class FilterInputs
     /**
      * The rows of the stages, fouled as the last service and the keeper's eye tell.
      *
-     * @return list<array<string, mixed>>
+     * @return list<array<string, mixed>> input of `filter.balance`
      */
     public function stages(System $system, Conditions $conditions, CapacityWhatIf $whatIf): array
     {

@@ -29,11 +29,9 @@ final readonly class FilterRun
     ) {}
 
     /**
-     * @return array{run: array<string, mixed>, expected_g_d: float}
-     *
      * @throws BadInput at `readings` when the book does not say enough
      */
-    public function of(System $system, LatestWater $water): array
+    public function of(System $system, LatestWater $water): MeasuredRun
     {
         $from = Carbon::now()->subDays(self::DAYS);
         /** @var Collection<int, Reading> $readings */
@@ -87,7 +85,7 @@ final readonly class FilterRun
             believing: false,
         );
 
-        return ['run' => $input, 'expected_g_d' => $expected->capacity->value ?? 0.0];
+        return new MeasuredRun($input, $expected->capacity->value ?? 0.0);
     }
 
     private static function changed(System $system, Carbon $from): float

@@ -45,15 +45,12 @@ final class CourseController extends Controller
         return $this->show($system);
     }
 
-    public function stop(Request $request, System $system, string $course): JsonResponse
+    public function stop(StopCourseRequest $request, System $system, string $course): JsonResponse
     {
         $found = $this->course($system, $course);
-        $reason = $request->input('reason');
-        if (!is_string($reason) || trim($reason) === '') {
-            throw BadInput::at('reason', 'Say why it ends: done, or what went wrong.');
-        }
+        $reason = $request->reason();
         if ($found->ended_at === null) {
-            $found->fill(['ended_at' => Carbon::now(), 'end_reason' => mb_substr(trim($reason), 0, 200)])->save();
+            $found->fill(['ended_at' => Carbon::now(), 'end_reason' => $reason])->save();
         }
 
         return $this->show($system);

@@ -30,6 +30,7 @@ use Ironwort\Core\Dose\StandingLevel;
 use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Dose\ZeoliteCalculator;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
 
@@ -421,12 +422,12 @@ final readonly class CourseReport
             ->map(static fn(Stage $stage): ?float => $stage->since?->diffInDays(Carbon::now()))
             ->filter(static fn(?float $days): bool => $days !== null)
             ->min();
-        $state = $this->meaning->of($system, $water)['state'];
+        $state = $this->meaning->of($system, $water)->state;
 
         return Culture::says(
             is_string($last) ? Carbon::parse($last)->diffInDays(Carbon::now()) : null,
             is_float($youngest) ? $youngest : ($system->life_stage === 'starting' ? 0.0 : null),
-            $state === 'emergency',
+            $state === State::Emergency,
         );
     }
 }

@@ -17,7 +17,6 @@ use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Ironwort\Core\Calc\BadInput;
 
 /** The fish of a system: measuring them, moving them, losing them, feeding them. */
 final class FishController extends Controller
@@ -67,7 +66,7 @@ final class FishController extends Controller
     }
 
     public function leave(
-        Request $request,
+        LeaveRequest $request,
         System $system,
         string $group,
         string $kind,
@@ -76,15 +75,7 @@ final class FishController extends Controller
     ): JsonResponse {
         $found = $this->group($system, $group);
         $leaving = $this->fish->leaving($system, $request->all(), $found->count);
-        $to = null;
-        if ($kind === 'moved') {
-            $slug = $request->input('to');
-            $to =
-                System::query()
-                    ->where('site_id', $system->site_id)
-                    ->where('slug', is_string($slug) ? $slug : '')
-                    ->first() ?? throw BadInput::at('to', 'Say where they go.');
-        }
+        $to = $request->to($system);
         $leave->leave(strtoupper($id), $found, $kind, $leaving, $this->person($request), $to);
 
         return $this->show($system->refresh());

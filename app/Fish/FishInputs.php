@@ -64,7 +64,7 @@ final readonly class FishInputs
     }
 
     /**
-     * @param  array<string, mixed>  $values  `length_cm`, `weight_g`, `condition`, any of them
+     * @param  array<string, mixed>  $values  as typed: `length_cm`, `weight_g`, `condition`
      * @return array{length_cm: float, weight_g: ?float, condition: float}
      *
      * @throws BadInput

@@ -15,7 +15,7 @@ use Ironwort\Core\Measure\Format;
 final readonly class Figure
 {
     /**
-     * @param  array<string, mixed>  $input
+     * @param  array<string, mixed>  $input  of `calc`
      * @param  list<Origin>  $origins
      * @param  list<Figure>  $parts
      */

@@ -18,7 +18,7 @@ final class TypedFields
 
     /**
      * @param  list<Input>  $fields
-     * @return array<string, mixed>
+     * @return array<string, mixed> what was typed, by key of the field
      */
     public function read(array $fields): array
     {

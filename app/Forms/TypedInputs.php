@@ -22,7 +22,7 @@ final readonly class TypedInputs
 
     /**
      * @param  array<array-key, mixed>  $typed
-     * @return array<string, mixed>
+     * @return array<string, mixed> what was typed, by key of the field
      *
      * @throws BadInput
      */

@@ -41,7 +41,7 @@ final class FilterTest extends Part
         return $this->run === null ? 'filter.single_pass' : 'filter.from_readings';
     }
 
-    /** @return array<string, mixed> input of its calculator */
+    /** @return array<string, mixed> input of `filter.single_pass` or `filter.from_readings` */
     public function calculation(): array
     {
         return $this->run ?? [

@@ -102,7 +102,7 @@ final readonly class BookVisit
     /**
      * @param  array<string, Reading>  $readings  by parameter
      * @param  array<string, array{typed?: ?string, unit?: ?string}>  $typed  by parameter
-     * @return list<array<string, mixed>> rows of the readings of one visit
+     * @return list<array<string, mixed>> columns of the readings of one visit
      */
     public static function rows(string $visit, System $system, Carbon $takenAt, array $readings, array $typed): array
     {

@@ -4,24 +4,17 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
-use App\Forms\TypedInputs;
 use App\Http\Controller;
 use App\Models\OwnLimit;
 use App\Models\SchoolChoice;
 use App\Models\System;
 use App\Models\TestPlan;
-use App\Models\WaterSource;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Judge\Bounds;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\School;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Judge\Topic;
-use Ironwort\Core\Judge\TypedReading;
-use Ironwort\Core\Judge\UnreadableReading;
 
 /**
  * What a system is judged by, where it is filled from and how often it is tested: limits, schools and intervals of
@@ -72,26 +65,15 @@ final class LimitController extends Controller
         ]);
     }
 
-    public function put(Request $request, System $system, string $parameter, LimitsInForce $judging): JsonResponse
+    public function put(OwnLimitRequest $request, System $system, LimitsInForce $judging): JsonResponse
     {
-        $of =
-            Parameter::tryFrom($parameter) ??
-            throw BadInput::at('parameter', 'This is not something that is judged here.');
-        $reason = $request->input('reason');
-        if (!is_string($reason) || trim($reason) === '') {
-            throw BadInput::at('reason', 'Say why it is other than usual.');
-        }
-        $sides = ['below' => self::side($request, $of, 'below', -1), 'above' => self::side($request, $of, 'above', 1)];
-        if ($sides['below'] === null && $sides['above'] === null) {
-            throw BadInput::at('above.watch', 'Give at least one limit.');
-        }
         OwnLimit::query()->updateOrCreate(
-            ['system_id' => $system->id, 'parameter' => $of->value],
+            ['system_id' => $system->id, 'parameter' => $request->parameter()->value],
             [
-                ...$sides,
+                'reason' => $request->reason(),
+                ...$request->sides(),
                 'site_id' => $system->site_id,
                 'user_id' => $this->person($request)->id,
-                'reason' => mb_substr(trim($reason), 0, 200),
             ],
         );
 
@@ -107,26 +89,21 @@ final class LimitController extends Controller
 
     /** The school a system follows in one topic, or back to what is usual. */
     public function putSchool(
-        Request $request,
+        SchoolRequest $request,
         System $system,
-        string $topic,
         LimitsInForce $judging,
         SchoolTable $schools,
     ): JsonResponse {
-        $of = $schools->topics[$topic] ?? throw BadInput::at('school', 'This is nothing keepers differ in here.');
-        $school = $request->input('school');
-        if (!is_string($school) || !isset($of->schools[$school])) {
-            throw BadInput::at('school', 'There is no such school.');
-        }
-        $reason = $request->input('reason');
-        if ($school === array_key_first($of->schools)) {
-            SchoolChoice::query()->where('system_id', $system->id)->where('topic', $topic)->delete();
+        $topic = $request->topic($schools);
+        $school = $request->school($topic);
+        if ($school === array_key_first($topic->schools)) {
+            SchoolChoice::query()->where('system_id', $system->id)->where('topic', $topic->id)->delete();
         } else {
             SchoolChoice::query()->updateOrCreate(
-                ['system_id' => $system->id, 'topic' => $topic],
+                ['system_id' => $system->id, 'topic' => $topic->id],
                 [
                     'school' => $school,
-                    'reason' => is_string($reason) && trim($reason) !== '' ? mb_substr(trim($reason), 0, 200) : null,
+                    'reason' => $request->reason(),
                     'site_id' => $system->site_id,
                     'user_id' => $this->person($request)->id,
                 ],
@@ -162,68 +139,23 @@ final class LimitController extends Controller
         );
     }
 
-    public function putPlan(Request $request, System $system, string $parameter, LimitsInForce $judging): JsonResponse
+    public function putPlan(TestPlanRequest $request, System $system, LimitsInForce $judging): JsonResponse
     {
-        $of =
-            Parameter::tryFrom($parameter) ??
-            throw BadInput::at('parameter', 'This is not something that is tested here.');
-        if ($request->input('way') === 'usual') {
-            TestPlan::query()->where('system_id', $system->id)->where('parameter', $of->value)->delete();
+        $of = ['system_id' => $system->id, 'parameter' => $request->parameter()->value];
+        if ($request->usual()) {
+            TestPlan::query()->where($of)->delete();
         } else {
-            $values =
-                $request->input('way') === 'never'
-                    ? []
-                    : (new TypedInputs([Input::number('every_h', 'Every', 'h', 1, 8784)]))->read($request->all());
-            TestPlan::query()->updateOrCreate(
-                ['system_id' => $system->id, 'parameter' => $of->value],
-                ['site_id' => $system->site_id, 'every_h' => $values['every_h'] ?? null],
-            );
+            TestPlan::query()->updateOrCreate($of, ['site_id' => $system->site_id, 'every_h' => $request->everyH()]);
         }
 
         return $this->show($system, $judging);
     }
 
-    public function putSource(Request $request, System $system, LimitsInForce $judging): JsonResponse
+    public function putSource(SourceRequest $request, System $system, LimitsInForce $judging): JsonResponse
     {
-        $id = $request->input('water');
-        if (
-            $id !== null &&
-            $id !== '' &&
-            !WaterSource::query()->where('site_id', $system->site_id)->where('id', $id)->exists()
-        ) {
-            throw BadInput::at('water', 'There is no such water.');
-        }
-        $system->water_id = is_string($id) && $id !== '' ? $id : null;
+        $system->water_id = $request->source($system);
         $system->save();
 
         return $this->show($system, $judging);
-    }
-
-    /** @return ?array{watch: float, act: float, emergency: float} canonical */
-    private static function side(Request $request, Parameter $parameter, string $side, int $sign): ?array
-    {
-        $given = $request->input($side);
-        $typed = is_array($given)
-            ? array_map(static fn(mixed $value): string => is_string($value) ? trim($value) : '', $given)
-            : [];
-        if (implode('', $typed) === '') {
-            return null;
-        }
-        $values = [];
-        foreach (['watch', 'act', 'emergency'] as $state) {
-            try {
-                $values[$state] = TypedReading::read($parameter, $typed[$state] ?? '', null)->value;
-            } catch (UnreadableReading $fault) {
-                throw BadInput::at("{$side}.{$state}", $fault->getMessage());
-            }
-        }
-        if (
-            $sign * $values['watch'] > $sign * $values['act'] ||
-            $sign * $values['act'] > $sign * $values['emergency']
-        ) {
-            throw BadInput::at("{$side}.act", 'Watch comes before act, and act before emergency.');
-        }
-
-        return $values;
     }
 }

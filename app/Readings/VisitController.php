@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
-use App\Forms\VesselChoice;
 use App\Http\Controller;
 use App\Models\Kit;
 use App\Models\System;
@@ -43,7 +42,7 @@ final class VisitController extends Controller
         $typed = new ReadTypedReadings(VisitRequest::rows($request), Kit::inUse($system->site));
 
         return new JsonResponse([
-            ...$meaning->of($system, LatestWater::of($system), $typed->readings),
+            ...$meaning->of($system, LatestWater::of($system), $typed->readings)->toArray(),
             'errors' => (object) $typed->errors,
         ]);
     }
@@ -61,27 +60,13 @@ final class VisitController extends Controller
             $request->takenAt($system->site->timezone),
             $typed->readings,
             $typed->rows,
-            VesselChoice::vessel($system, $request->input('vessel_id')),
-            $this->corrected($request, $system),
+            $request->vessel($system),
+            $request->corrected($system),
             $request->spot(),
         );
         $visit->load(['readings', 'user', 'vessel']);
 
         return new JsonResponse(VisitResource::of($visit), $visit->wasRecentlyCreated ? 201 : 200);
-    }
-
-    /** The visit that this one is written in place of; it stays in the book, out of sight. */
-    private function corrected(Request $request, System $system): ?Visit
-    {
-        $id = $request->input('corrects');
-        if ($id === null || $id === '') {
-            return null;
-        }
-
-        $query = Visit::query()->where('system_id', $system->id)->where('id', $id);
-        $query->whereNull('withdrawn_at');
-
-        return $query->first() ?? throw BadInput::at('corrects', 'That visit was corrected or taken back meanwhile.');
     }
 
     public function destroy(Request $request, string $visit, WithdrawVisit $withdraw): Response

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
+use App\Forms\VesselChoice;
+use App\Models\System;
+use App\Models\Visit;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -65,6 +69,34 @@ final class VisitRequest extends FormRequest
         } catch (\Exception) {
             throw BadInput::at('taken_at', 'There is no such day or time.');
         }
+    }
+
+    /**
+     * The bay it was taken in; null for the whole system.
+     *
+     * @throws BadInput at `vessel_id`
+     */
+    public function vessel(System $system): ?string
+    {
+        return VesselChoice::vessel($system, $this->input('vessel_id'));
+    }
+
+    /**
+     * The visit that this one is written in place of; it stays in the book, out of sight.
+     *
+     * @throws BadInput at `corrects`
+     */
+    public function corrected(System $system): ?Visit
+    {
+        $id = $this->input('corrects');
+        if (!is_string($id) || $id === '') {
+            return null;
+        }
+        /** @var Builder<Visit> $query */
+        $query = Visit::query()->where('system_id', $system->id)->where('id', $id);
+
+        return $query->whereNull('withdrawn_at')->first() ??
+            throw BadInput::at('corrects', 'That visit was corrected or taken back meanwhile.');
     }
 
     /** @return array<string, array{typed?: ?string, unit?: ?string}> */

@@ -6,7 +6,6 @@ namespace App\Readings;
 
 use App\Forms\Figure;
 use App\Forms\Origin;
-use App\Models\Age;
 use App\Models\Reading as Entry;
 use App\Models\System;
 use App\Models\WaterSource;
@@ -15,8 +14,6 @@ use Ironwort\Core\Judge\Limits;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Plausible;
 use Ironwort\Core\Judge\Reading;
-use Ironwort\Core\Judge\Sentence;
-use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
 
@@ -29,11 +26,8 @@ final readonly class WaterMeaning
 {
     public function __construct(private LimitsInForce $limits) {}
 
-    /**
-     * @param  array<string, Reading>  $typed  by parameter
-     * @return array{strips: list<array<string, mixed>>, asks: object, state: ?string, worst: ?string}
-     */
-    public function of(System $system, LatestWater $booked, array $typed = []): array
+    /** @param  array<string, Reading>  $typed  by parameter */
+    public function of(System $system, LatestWater $booked, array $typed = []): Meaning
     {
         $strips = [];
         $salt = $this->salt($booked, $typed);
@@ -41,20 +35,28 @@ final readonly class WaterMeaning
             $entry = $booked->get($parameter);
             $reading = $typed[$parameter->value] ?? $entry?->judged();
             if ($reading !== null) {
-                $strips[] = [
-                    $reading,
-                    $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, null, $salt),
-                ];
+                $strips[] = $this->strip($system, $reading, isset($typed[$parameter->value]) ? null : $entry, $salt);
             }
         }
         foreach ($this->derived($system, $booked, $typed) as [$reading, $figure]) {
-            $strips[] = [$reading, $this->strip($system, $reading, null, $figure)];
+            $strips[] = $this->strip($system, $reading, null, $salt, $figure);
         }
 
+        return new Meaning($strips, $this->asks($system, $booked, $typed, $strips));
+    }
+
+    /**
+     * @param  array<string, Reading>  $typed
+     * @param  list<Strip>  $strips
+     * @return array<string, Message>
+     */
+    private function asks(System $system, LatestWater $booked, array $typed, array $strips): array
+    {
         $saturation = null;
         $last = [];
-        foreach ($strips as [$reading]) {
-            $saturation = $reading->parameter === Parameter::OxygenSaturation ? $reading->value : $saturation;
+        foreach ($strips as $strip) {
+            $saturation =
+                $strip->reading->parameter === Parameter::OxygenSaturation ? $strip->reading->value : $saturation;
         }
         foreach (array_keys($typed) as $key) {
             $entry = $booked->get(Parameter::from($key));
@@ -63,39 +65,13 @@ final readonly class WaterMeaning
             }
         }
 
-        return [
-            'strips' => array_column($strips, 1),
-            'asks' => (object) array_map(
-                static fn(Message $ask): array => $ask->toArray(),
-                Plausible::ask(
-                    $typed,
-                    $last,
-                    $saturation,
-                    $system->water_id !== null &&
-                        WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists(),
-                ),
-            ),
-            ...$this->worst($system, array_column($strips, 0), $salt),
-        ];
-    }
-
-    /**
-     * @param  list<Reading>  $readings
-     * @return array{state: ?string, worst: ?string}
-     */
-    private function worst(System $system, array $readings, float $salt): array
-    {
-        $worst = null;
-        $sentence = null;
-        foreach ($readings as $reading) {
-            $verdict = $this->limits->for($system, $reading->parameter)->shielded($salt)->judge($reading->interval);
-            if ($worst === null || $verdict->state->worseThan($worst)) {
-                $worst = $verdict->state;
-                $sentence = $verdict->state === State::Good ? null : Sentence::of($reading, $verdict);
-            }
-        }
-
-        return ['state' => $worst?->value, 'worst' => $sentence];
+        return Plausible::ask(
+            $typed,
+            $last,
+            $saturation,
+            $system->water_id !== null &&
+                WaterSource::query()->where('id', $system->water_id)->where('softened', true)->exists(),
+        );
     }
 
     /**
@@ -209,38 +185,11 @@ final readonly class WaterMeaning
         return $derived;
     }
 
-    /** @return array<string, mixed> */
-    private function strip(System $system, Reading $reading, ?Entry $entry, ?Figure $figure, float $salt = 0.0): array
+    private function strip(System $system, Reading $reading, ?Entry $entry, float $salt, ?Figure $figure = null): Strip
     {
-        $parameter = $reading->parameter;
-        $limits = $this->limits->for($system, $parameter)->shielded($salt);
-        $verdict = $limits->judge($reading->interval);
-        $shown = $parameter->shown(...);
+        $limits = $this->limits->for($system, $reading->parameter)->shielded($salt);
 
-        return [
-            'parameter' => $parameter->value,
-            'name' => $parameter->name(),
-            'unit' => $parameter->symbol(),
-            'text' => Format::number($shown($reading->value), 3),
-            'low' => $shown($reading->interval->low),
-            'high' => $shown($reading->interval->high),
-            'scale' => ['from' => $shown($limits->scaleFrom), 'to' => $shown($limits->scaleTo)],
-            'bands' => array_map(
-                static fn(array $band): array => [
-                    'from' => $shown($band['from']),
-                    'to' => $shown($band['to']),
-                    'state' => $band['state']->value,
-                ],
-                $limits->bands(),
-            ),
-            'state' => $verdict->state->value,
-            'sentence' => Sentence::of($reading, $verdict),
-            'passed' => Sentence::passed($reading, $verdict),
-            'taken_at' => $entry?->taken_at->toIso8601ZuluString(),
-            'age' => $entry === null ? null : Age::of($entry->taken_at),
-            'by' => $entry?->visit->user?->name,
-            'figure' => $figure?->toArray(),
-        ];
+        return new Strip($reading, $limits->judge($reading->interval), $limits, $entry, $figure);
     }
 
     /**

@@ -30,14 +30,14 @@ final class TimerController extends Controller
             foreach ($cutOff->times($system, LatestWater::of($system)) as $time) {
                 $timers[] = [
                     'kind' => 'shut_off',
-                    'id' => $time['vessel_id'],
+                    'id' => $time->vesselId,
                     'planned' => null,
                     'by' => null,
                     'system' => $system->slug,
                     'system_name' => $system->name,
-                    'name' => $time['name'],
-                    'since' => $time['since'],
-                    'minutes' => $time['minutes'],
+                    'name' => $time->name,
+                    'since' => $time->since->toIso8601ZuluString(),
+                    'minutes' => $time->minutes(),
                 ];
             }
         }

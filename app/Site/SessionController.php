@@ -34,24 +34,19 @@ final class SessionController extends Controller
         return new JsonResponse(['person' => null, 'demo' => $demo ? DemoSeeder::logins() : []]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(SignInRequest $request): JsonResponse
     {
-        /** @var array{email: string, password: string} $given */
-        $given = $request->validate(
-            ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
-            ['email.required' => 'Type your e-mail address.', 'password.required' => 'Type your password.'],
-        );
-        $throttle = 'sign-in:' . sha1(Str::lower($given['email']) . '|' . $request->ip());
+        $throttle = 'sign-in:' . sha1(Str::lower($request->email()) . '|' . $request->ip());
         if (RateLimiter::tooManyAttempts($throttle, self::TRIES_A_MINUTE)) {
             $wait = RateLimiter::availableIn($throttle);
             throw ValidationException::withMessages([
                 'password' => "Too many tries. Wait {$wait} seconds and try again.",
             ])->status(429);
         }
-        $email = Str::lower(trim($given['email']));
+        $email = Str::lower(trim($request->email()));
         $signedIn = Auth::attempt([
             static fn(Builder $query) => $query->whereRaw('lower(email) = ?', [$email]),
-            'password' => $given['password'],
+            'password' => $request->password(),
         ]);
         if (!$signedIn) {
             RateLimiter::hit($throttle, 60);

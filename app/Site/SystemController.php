@@ -20,6 +20,7 @@ use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
 use App\State\SystemState;
 use App\Volumes\LoopSums;
+use App\Volumes\ShutOffTime;
 use App\Volumes\ShutOffTimes;
 use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
@@ -30,7 +31,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use Ironwort\Core\Judge\LimitTable;
 
 /** The systems of a site: the list beside every page, and one system whole. */
@@ -113,7 +113,11 @@ final class SystemController extends Controller
             'life_stage' => $system->life_stage,
             'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
             'life_stage_name' => $limits->stages[$system->life_stage],
-            'water' => [...$this->meaning->of($system, $water), 'state' => $state, 'worst' => $standing->worst],
+            'water' => [
+                ...$this->meaning->of($system, $water)->toArray(),
+                'state' => $state,
+                'worst' => $standing->worst,
+            ],
             'advice' => $advice->of($system),
             'schedule' => $this->tests->of(
                 $system,
@@ -123,7 +127,10 @@ final class SystemController extends Controller
             ),
             'volume' => $volumes->inUse($system)->toArray(),
             'bodies' => array_map(static fn(WaterBody $body): array => $body->toArray(), $bodies->all($system)),
-            'shut_off' => $shutOff->times($system, $water),
+            'shut_off' => array_map(
+                static fn(ShutOffTime $time): array => $time->toArray(),
+                $shutOff->times($system, $water),
+            ),
             'biomass' => $report->biomass($system)->toArray(),
             'fish_count' => $system->fish->sum(static fn(FishGroup $group): int => $group->count),
             'capacity' => $capacity->of($system, $water)->toArray(),
@@ -140,35 +147,14 @@ final class SystemController extends Controller
         ]);
     }
 
-    public function store(Request $request, LimitTable $limits, LayBuild $build): JsonResponse
+    public function store(SystemRequest $request, LayBuild $build): JsonResponse
     {
         $person = $this->person($request);
-        /** @var array{name: string, kind: string, life_stage: string, template?: ?string} $given */
-        $given = $request->validate(
-            [
-                'name' => [
-                    'required',
-                    'string',
-                    'max:60',
-                    Rule::unique('systems', 'name')->where('site_id', $person->site_id),
-                ],
-                'kind' => ['required', Rule::in(System::KINDS)],
-                'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
-                'template' => ['nullable', Rule::in(array_keys(BuildTemplates::names()))],
-            ],
-            [
-                'name.required' => 'Give the system a name.',
-                'name.unique' => 'There is a system of this name already.',
-                'kind.required' => 'Say what it is for.',
-                'life_stage.required' => 'Say whose limits hold here.',
-            ],
-        );
-        $template = $given['template'] ?? '';
-        unset($given['template']);
+        $template = $request->template();
         $system = new System([
-            ...$given,
+            ...$request->columns(),
             'site_id' => $person->site_id,
-            'slug' => $this->slug($person->site_id, $given['name']),
+            'slug' => $this->slug($person->site_id, $request->name()),
             'position' => 1000,
         ]);
         DB::transaction(static function () use ($system, $template, $build): void {
@@ -180,14 +166,9 @@ final class SystemController extends Controller
     }
 
     /** Puts a system to sleep, or wakes it. Asleep it raises no alarm; its filter starves meanwhile. */
-    public function sleep(Request $request, System $system): JsonResponse
+    public function sleep(SleepRequest $request, System $system): JsonResponse
     {
-        /** @var array{asleep: bool} $given */
-        $given = $request->validate(
-            ['asleep' => ['required', 'boolean']],
-            ['asleep.required' => 'Say whether it sleeps.'],
-        );
-        $system->asleep_since = $given['asleep'] ? $system->asleep_since ?? Carbon::now() : null;
+        $system->asleep_since = $request->asleep() ? $system->asleep_since ?? Carbon::now() : null;
         $system->save();
 
         return new JsonResponse(['asleep' => $system->asleep_since !== null]);

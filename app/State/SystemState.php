@@ -21,7 +21,6 @@ use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Dose\Present;
 use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Judge\State;
 
 /** How a system stands: by its readings, and by what was given to its water. Every page reads it here. */
 final readonly class SystemState
@@ -40,8 +39,8 @@ final readonly class SystemState
     /** @param  ?list<string>  $dosed  ids of systems with anything in their water, where it was looked up for many */
     public function of(System $system, LatestWater $water, ?array $dosed = null): StateOfSystem
     {
-        ['state' => $word, 'worst' => $worst] = $this->meaning->of($system, $water);
-        $state = $word === null ? null : State::from($word);
+        $meaning = $this->meaning->of($system, $water);
+        $state = $meaning->state;
         $dangers = in_array($system->id, $dosed ?? self::dosed(collect([$system])), true)
             ? $this->dangers($system, $water)
             : [];
@@ -50,7 +49,7 @@ final readonly class SystemState
             return new StateOfSystem($first->state, $first->message->text, $dangers);
         }
 
-        return new StateOfSystem($state, $worst, $dangers);
+        return new StateOfSystem($state, $meaning->worst, $dangers);
     }
 
     /**

@@ -70,10 +70,10 @@ final readonly class TroubleReport
         $reckoned = array_intersect_key($this->expected->now($system, $water), $fresh);
         $values = [...array_map(static fn($reading): float => $reading->value, $fresh), ...$reckoned];
         $states = $shown = [];
-        foreach ($this->meaning->of($system, $water)['strips'] as $strip) {
-            $key = is_string($strip['parameter'] ?? null) ? $strip['parameter'] : '';
-            if (isset($fresh[self::DERIVED[$key] ?? $key]) && is_string($strip['state'] ?? null)) {
-                $states[$key] = State::from($strip['state']);
+        foreach ($this->meaning->of($system, $water)->strips as $strip) {
+            $key = $strip->reading->parameter->value;
+            if (isset($fresh[self::DERIVED[$key] ?? $key])) {
+                $states[$key] = $strip->verdict->state;
             }
         }
         foreach ($fresh as $key => $reading) {

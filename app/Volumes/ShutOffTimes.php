@@ -6,7 +6,6 @@ namespace App\Volumes;
 
 use App\Forms\Figure;
 use App\Forms\Origin;
-use App\Models\Age;
 use App\Models\FishGroup;
 use App\Models\Line;
 use App\Models\Pump;
@@ -20,7 +19,6 @@ use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 
 /** How long each bay that is shut off has been so, and how long its fish may stay. */
@@ -36,7 +34,7 @@ final readonly class ShutOffTimes
     /**
      * How long each bay has been shut, and how long its fish may stay so.
      *
-     * @return list<array<string, mixed>>
+     * @return list<ShutOffTime>
      */
     public function times(System $system, LatestWater $water): array
     {
@@ -45,24 +43,13 @@ final readonly class ShutOffTimes
             $shut = $system->shutOffs->first(static fn(ShutOff $shutOff): bool => $shutOff->vessel_id === $vessel->id);
             $since = $shut instanceof ShutOff ? $shut->shut_at : $this->latestChange($system, $vessel);
             $volume = $this->bodies->find($system, $vessel->id)->volumeL;
-            $limit = $this->limit($system, $vessel, $volume, $water);
-            $minutes = $limit->value > 0 ? $limit->value : null;
-            $gone = $since->diffInMinutes(Carbon::now());
-            $rows[] = [
-                'vessel_id' => $vessel->id,
-                'name' => $vessel->name,
-                'volume_l' => $volume,
-                'since' => $since->toIso8601ZuluString(),
-                'age' => Age::of($since),
-                'minutes' => $minutes,
-                'limit' => $minutes === null ? null : $limit->toArray(),
-                'state' => match (true) {
-                    $minutes === null => State::Watch->value,
-                    $gone >= $minutes => State::Emergency->value,
-                    $gone >= 0.5 * $minutes => State::Act->value,
-                    default => State::Watch->value,
-                },
-            ];
+            $rows[] = new ShutOffTime(
+                $vessel->id,
+                $vessel->name,
+                $volume,
+                $since,
+                $this->limit($system, $vessel, $volume, $water),
+            );
         }
 
         return $rows;

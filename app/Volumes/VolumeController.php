@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Volumes;
 
-use App\Forms\TypedInputs;
 use App\Http\Controller;
 use App\Models\System;
 use App\Models\VolumeChoice;
 use App\Models\VolumeMeasure;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Catalogue\Registry;
 
@@ -25,16 +22,10 @@ final class VolumeController extends Controller
         return $this->answer($system);
     }
 
-    public function put(Request $request, System $system, string $id, Registry $registry): JsonResponse
+    public function put(VolumeMeasureRequest $request, System $system, string $id, Registry $registry): JsonResponse
     {
-        /** @var array{method: string} $given */
-        $given = $request->validate(
-            ['method' => ['required', Rule::in(array_keys(VolumeMeasure::CALCULATORS))]],
-            ['method.required' => 'Say how it was measured.'],
-        );
-        $calculator = VolumeMeasure::CALCULATORS[$given['method']];
-        $input = (new TypedInputs($registry->named($calculator)->inputs()))->read($request->except(['method']));
-        $result = $registry->run($calculator, $input);
+        $input = $request->reading($registry);
+        $result = $registry->run($request->calculator(), $input);
         $id = strtoupper($id);
         VolumeMeasure::query()->firstOrCreate(
             ['id' => $id],
@@ -42,7 +33,7 @@ final class VolumeController extends Controller
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,
                 'user_id' => $this->person($request)->id,
-                'method' => $given['method'],
+                'method' => $request->measuredBy(),
                 'input' => $input,
                 'volume_l' => $result->number('volume_l'),
                 'low_l' => $result->number('low_l'),
@@ -54,20 +45,9 @@ final class VolumeController extends Controller
     }
 
     /** Doses go by this figure from now on; what they went by before stays in the book. */
-    public function choose(Request $request, System $system, LoopSums $systems): JsonResponse
+    public function choose(VolumeChoiceRequest $request, System $system, LoopSums $systems): JsonResponse
     {
-        /** @var array{measure?: ?string} $given */
-        $given = $request->validate(
-            [
-                'measure' => [
-                    'nullable',
-                    'string',
-                    Rule::exists('volume_measures', 'id')->where('system_id', $system->id),
-                ],
-            ],
-            ['measure.exists' => 'There is no such measurement here.'],
-        );
-        $measure = isset($given['measure']) ? VolumeMeasure::query()->find($given['measure']) : null;
+        $measure = $request->measure() === null ? null : VolumeMeasure::query()->find($request->measure());
         $volume = $measure === null ? $systems->volume($system->unsetRelations())->value : $measure->volume_l;
         if ($volume <= 0) {
             throw BadInput::at('measure', 'There is no vessel yet to take the geometry of.');

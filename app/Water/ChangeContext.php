@@ -34,7 +34,7 @@ final readonly class ChangeContext
         private Residuals $residuals,
     ) {}
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<SchoolOverWeeks> */
     public function schools(System $system, TwoWaters $waters, float $made, ?float $price): array
     {
         $keep = array_intersect_key(
@@ -56,26 +56,8 @@ final readonly class ChangeContext
         ];
         $follows = $this->judging->following($system)->in('exchange')->id;
         $rows = $this->registry->run('exchange.schools', $input)->rows('schools');
-        $say = static fn(Parameter $parameter, ?float $value): ?string => $value === null
-            ? null
-            : TwoWaters::number($parameter, $value);
 
-        return array_map(
-            static fn(FigureRow $row): array => [
-                'id' => $row->text('id'),
-                'name' => $row->text('name'),
-                'followed' => $row->text('id') === $follows,
-                'pct_week' => $row->numberOrNull('pct_week'),
-                'water_l' => $row->numberOrNull('water_l'),
-                'cost' => $row->numberOrNull('cost'),
-                'nitrate' => $say(Parameter::Nitrate, $row->numberOrNull('no3_n_mg_l')),
-                'kh' => $say(Parameter::Alkalinity, $row->numberOrNull('alkalinity_mg_l')),
-                'gh' => $say(Parameter::Hardness, $row->numberOrNull('hardness_mg_l')),
-                'temp_drop_c' => $row->numberOrNull('temp_drop_c'),
-                'nitrate_jump' => $say(Parameter::Nitrate, $row->numberOrNull('nitrate_jump_mg_l')),
-            ],
-            $rows,
-        );
+        return array_map(static fn(FigureRow $row): SchoolOverWeeks => new SchoolOverWeeks($row, $follows), $rows);
     }
 
     /** What plants and bog take of the nitrate now, g N/d. */

@@ -38,7 +38,7 @@ final readonly class WaterReport
         private ExpectedWater $expected,
         private PumpOffTime $pumpOff,
         private ChangeAmount $amount,
-        private Programme $programme,
+        private ProgrammeReport $programme,
         private TrickleReport $trickle,
         private PutBack $putBack,
         private ChangeContext $sides,
@@ -96,7 +96,7 @@ final readonly class WaterReport
             'rows' => array_values($rows),
             'goals' => array_values(
                 $ready
-                    ? [...$goals, ['id' => Programme::DOSED, 'name' => 'What was dosed', 'unit' => '% left']]
+                    ? [...$goals, ['id' => ProgrammeReport::DOSED, 'name' => 'What was dosed', 'unit' => '% left']]
                     : $goals,
             ),
             'bodies' => array_map(static fn(WaterBody $one): array => $one->choice(), $bodies),
@@ -106,11 +106,14 @@ final readonly class WaterReport
             'trickle' => $ready ? $this->trickle->of($system, $waters, $typed, $made) : null,
             'running' => $this->trickle->running($system),
             'schools' => $ready
-                ? $this->sides->schools(
-                    $system,
-                    $waters,
-                    $made,
-                    $typed->number(Input::number('price_m3', 'Price of water', 'per m³', 0, 1000)),
+                ? array_map(
+                    static fn(SchoolOverWeeks $school): array => $school->toArray(),
+                    $this->sides->schools(
+                        $system,
+                        $waters,
+                        $made,
+                        $typed->number(Input::number('price_m3', 'Price of water', 'per m³', 0, 1000)),
+                    ),
                 )
                 : [],
             'minimum' => $waters->volume > 0 ? $this->sides->minimum($system, $waters->volume) : null,

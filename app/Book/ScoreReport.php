@@ -17,7 +17,7 @@ use Ironwort\Core\Judge\Parameter;
  * Readings that fall on one pixel are one point: their mean, from the lowest of their low ends to the
  * highest of their high ends. The database does the drawing in, so that what is stored does not travel.
  */
-final readonly class Score
+final readonly class ScoreReport
 {
     /** Never more points a strip than this. */
     public const MOST_POINTS = 2000;

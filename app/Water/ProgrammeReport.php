@@ -19,7 +19,7 @@ use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 
 /** The fewest safe changes to a goal, by the way water comes: hose, buckets, or a vat that was treated and warmed. */
-final readonly class Programme
+final readonly class ProgrammeReport
 {
     /** A goal beside the readings: how much is to be left of what was dosed, percent. */
     public const DOSED = 'dosed';
@@ -145,17 +145,13 @@ final readonly class Programme
     /** @return array{ammonia: State, nitrate: State} the worse of total and un-ionised ammonia */
     private function states(System $system, LatestWater $water): array
     {
-        $of = [];
-        foreach ($this->meaning->of($system, $water)['strips'] as $strip) {
-            $of[is_string($strip['parameter']) ? $strip['parameter'] : ''] =
-                State::tryFrom(is_string($strip['state']) ? $strip['state'] : '') ?? State::Good;
-        }
-        $total = $of['tan_mg_l'] ?? State::Good;
-        $burns = $of['nh3_n_mg_l'] ?? State::Good;
+        $meaning = $this->meaning->of($system, $water);
+        $total = $meaning->of(Parameter::Ammonia);
+        $burns = $meaning->of(Parameter::UnionisedAmmonia);
 
         return [
             'ammonia' => $burns->worseThan($total) ? $burns : $total,
-            'nitrate' => $of['no3_n_mg_l'] ?? State::Good,
+            'nitrate' => $meaning->of(Parameter::Nitrate),
         ];
     }
 

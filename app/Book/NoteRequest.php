@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Book;
+
+use App\Models\Photo;
+use Illuminate\Foundation\Http\FormRequest;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Judge\Rounds;
+
+/** Words beside the numbers, what was seen, and a picture: at least one of them. */
+final class NoteRequest extends FormRequest
+{
+    private const MOST_SEEN = 20;
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'words' => ['nullable', 'string', 'max:1000'],
+            'seen' => ['array', 'max:' . self::MOST_SEEN],
+            'seen.*' => ['string', 'in:' . implode(',', Rounds::seen())],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['words.max' => 'A note has at most 1,000 characters.'];
+    }
+
+    /** @throws BadInput at `words` where nothing was said, seen or shown */
+    public function words(): string
+    {
+        $words = $this->string('words')->trim()->toString();
+
+        return match (true) {
+            $words !== '' || $this->seen() !== [] => $words,
+            $this->input('photo') !== null => 'A picture.',
+            default => throw BadInput::at('words', 'Write something, or pick what you see.'),
+        };
+    }
+
+    /** @return list<string> */
+    public function seen(): array
+    {
+        return array_values(array_filter((array) $this->input('seen', []), is_string(...)));
+    }
+
+    /**
+     * @return ?array{type: string, picture: string}
+     *
+     * @throws BadInput at `photo`
+     */
+    public function photo(): ?array
+    {
+        $sent = $this->input('photo');
+        if (!is_string($sent) || $sent === '') {
+            return null;
+        }
+        $bytes = base64_decode((string) preg_replace('/^data:[a-z\/]+;base64,/', '', $sent), true);
+        if ($bytes === false || strlen($bytes) > Photo::MOST_BYTES) {
+            throw BadInput::at('photo', $bytes === false ? 'This is no picture.' : 'The picture is larger than 4 MB.');
+        }
+        foreach (Photo::KINDS as $begins => $type) {
+            if (str_starts_with($bytes, $begins)) {
+                return ['type' => $type, 'picture' => base64_encode($bytes)];
+            }
+        }
+        throw BadInput::at('photo', 'A picture is a JPEG, PNG or WebP.');
+    }
+}
