@@ -147,7 +147,7 @@ final readonly class TroubleReport
                 static fn(AnswerStep $step): array => [
                     'code' => $step->do->code,
                     'do' => $step->do->text,
-                    'why' => $step->why,
+                    'why' => $step->why?->toArray(),
                     'page' => $step->page,
                     'caution' => $step->caution?->text,
                     'measure' =>

@@ -137,7 +137,7 @@ final readonly class ProgrammeReport
                         'flow' => $figure('As a trickle', 'trickle_l_min', 'L/min'),
                     ]
                     : null,
-            'rule' => $goal === Parameter::Ammonia || $goal === Parameter::Nitrate ? $rule->says : null,
+            'rule' => $goal === Parameter::Ammonia || $goal === Parameter::Nitrate ? $rule->says?->text : null,
             'limits' => self::limits($limits),
         ];
     }

@@ -122,7 +122,7 @@ final class TroubleTest extends TestCase
         $trouble = $this->trouble();
         self::assertStringContainsString('Test again first', (string) $trouble['changed']);
         self::assertSame('0.5 mg/L as N', array_column($trouble['readings'], 'text', 'name')['Ammonia']);
-        self::assertStringContainsString('It leaves 0.25 mg/L', $trouble['causes'][0]['steps'][0]['why']);
+        self::assertStringContainsString('0.25 mg/L', $trouble['causes'][0]['steps'][0]['why']['text']);
     }
 
     public function test_old_readings_are_not_gone_by_and_what_is_missing_is_asked_for(): void

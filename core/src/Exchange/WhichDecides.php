@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Exchange;
 
 use Ironwort\Core\Judge\State;
+use Ironwort\Core\Words\Message;
 
 /**
  * Which reading decides the size of a change when ammonia asks for a large one and nitrate for small steps.
@@ -16,22 +17,18 @@ use Ironwort\Core\Judge\State;
  */
 final readonly class WhichDecides
 {
-    private function __construct(public bool $nitrateGivesWay, public ?string $says) {}
+    private function __construct(public bool $nitrateGivesWay, public ?Message $says) {}
 
     public static function of(State $ammonia, State $nitrate): self
     {
         $acts = !State::Act->worseThan($ammonia);
 
         return match (true) {
-            $acts && $nitrate !== State::Good => new self(
-                true,
-                'Ammonia decides: it asks for a large change now, and nitrate’s limit of a day ' .
-                    'gives way to it. Afterwards nitrate is brought down in its own steps.',
-            ),
-            $acts => new self(true, 'Ammonia decides: it asks for a large change now.'),
+            $acts && $nitrate !== State::Good => new self(true, Message::of('exchange.decides_ammonia_over_nitrate')),
+            $acts => new self(true, Message::of('exchange.decides_ammonia')),
             $nitrate !== State::Good && $ammonia !== State::Good => new self(
                 false,
-                'Ammonia is only watched, so nitrate keeps its steps.',
+                Message::of('exchange.decides_nitrate_keeps'),
             ),
             default => new self(false, null),
         };

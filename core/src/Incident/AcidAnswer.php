@@ -32,7 +32,7 @@ final readonly class AcidAnswer
         $buffer = AnswerStep::to(
             Cause::Acid,
             Message::of('incident.acid_bicarbonate'),
-            'A fast rise of pH shocks, and turns harmless ammonium to ammonia.',
+            Message::of('incident.acid_why_fast_rise_ph_shocks'),
             'buffer',
         );
 
@@ -42,7 +42,7 @@ final readonly class AcidAnswer
                     AnswerStep::to(
                         Cause::Acid,
                         Message::of('incident.acid_test_ammonia'),
-                        'At this pH it is harmless; at a higher one it may not be.',
+                        Message::of('incident.acid_why_ph_harmless_higher_may'),
                         'test',
                     ),
                 ]
@@ -61,7 +61,7 @@ final readonly class AcidAnswer
                                 'temp' => Format::number($temp),
                             ],
                         ),
-                        'Buffered as it is, it would burn them.',
+                        Message::of('incident.acid_why_buffered_would_burn'),
                         'water',
                     ),
                 ]
@@ -71,7 +71,7 @@ final readonly class AcidAnswer
                     AnswerStep::to(
                         Cause::Acid,
                         Message::of('incident.acid_test_kh'),
-                        'How much buffer follows from it.',
+                        Message::of('incident.acid_why_how_much_buffer_follows'),
                         'test',
                     ),
                 ]
@@ -99,8 +99,8 @@ final readonly class AcidAnswer
                 Cause::Acid,
                 Message::of('incident.acid_tests'),
                 $now->state('alkalinity_mg_l') === State::Emergency
-                    ? 'Without KH the filter stands still, and ammonia follows.'
-                    : '',
+                    ? Message::of('incident.acid_why_without_kh_filter_stands')
+                    : null,
                 'test',
             ),
         ];

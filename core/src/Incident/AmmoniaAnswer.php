@@ -56,7 +56,7 @@ final readonly class AmmoniaAnswer
                     AnswerStep::to(
                         Cause::Ammonia,
                         Message::of('incident.ammonia_dead_filter_first'),
-                        'It is where the ammonia comes from.',
+                        Message::of('incident.ammonia_why_ammonia_comes'),
                     ),
                 ]
                 : [],
@@ -65,21 +65,20 @@ final readonly class AmmoniaAnswer
             AnswerStep::to(
                 Cause::Ammonia,
                 self::feed($now, $severe),
-                'What is not fed is not made. ' .
-                    ($now->tanGD > 0
-                        ? 'They give ' . Format::number($now->tanGD, 2) . ' g of ammonia a day as fed.'
-                        : ''),
+                $now->tanGD > 0
+                    ? Message::of('incident.ammonia_why_fed_made_weighed', ['tan' => Format::number($now->tanGD, 2)])
+                    : Message::of('incident.ammonia_why_fed_made'),
             ),
             AnswerStep::to(
                 Cause::Ammonia,
                 $severe ? Message::of('incident.ammonia_new_start') : Message::of('incident.ammonia_live_media'),
-                'Once is rarely enough, and again after each large change.',
+                Message::of('incident.ammonia_why_once_rarely_enough_again'),
                 'dose',
             ),
             AnswerStep::to(
                 Cause::Ammonia,
                 Message::of('incident.ammonia_tests'),
-                'As pH rises, the same ammonia burns more. Nitrite comes one to three weeks after.',
+                Message::of('incident.ammonia_why_ph_rises_same_ammonia'),
                 'test',
             ),
             AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_find_cause')),
@@ -99,13 +98,12 @@ final readonly class AmmoniaAnswer
                         Message::of('incident.ammonia_no_change_with_this_water', [
                             'tan_mg_l' => Format::number($now->source['tan_mg_l'] ?? 0.0, 2),
                         ]),
-                        'Bind, or fetch another.',
+                        Message::of('incident.ammonia_why_bind_fetch_another'),
                     ),
                 ]
                 : [];
         }
         $litres = ($pct / 100) * $now->volumeL;
-        $decides = WhichDecides::of($now->ammonia(), $now->state('no3_n_mg_l'))->says;
         $days =
             $severe || $after <= $now->tanLimit
                 ? 1
@@ -119,21 +117,25 @@ final readonly class AmmoniaAnswer
                     'pct' => Format::number($pct, 2),
                     'days' => $days,
                 ]),
-                trim(
-                    ($now->treatment === null
-                        ? ''
-                        : "It takes as much of the {$now->treatment} with it: the Course page says what " .
-                            'to put back. ') .
-                        ($severe ? 'Binder and resin are swamped until it is changed. ' : '') .
-                        'It leaves ' .
-                        Format::number($after, 2) .
-                        ' mg/L. ' .
-                        ($decides ?? ''),
-                ),
+                self::leaves($now, $severe, $after),
                 'water',
                 $severe ? Message::of('incident.ammonia_new_water_treated') : null,
             )->changing($pct),
         ];
+    }
+
+    /** What a change leaves, and which of two goals it goes by. */
+    private static function leaves(Situation $now, bool $severe, float $after): Message
+    {
+        $left = Message::of($severe ? 'incident.ammonia_why_swamped' : 'incident.ammonia_why_leaves', [
+            'after' => Format::number($after, 2),
+        ]);
+        $decides = WhichDecides::of($now->ammonia(), $now->state('no3_n_mg_l'))->says;
+        $said = $decides === null ? $left : $left->followedBy($decides);
+
+        return $now->treatment === null
+            ? $said
+            : Message::of('incident.ammonia_why_takes_treatment', ['treatment' => $now->treatment])->followedBy($said);
     }
 
     /** @return list<AnswerStep> */
@@ -145,7 +147,7 @@ final readonly class AmmoniaAnswer
         $step = AnswerStep::to(
             Cause::Ammonia,
             Message::of('incident.ammonia_binder'),
-            'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.',
+            Message::of('incident.ammonia_why_holds_ammonia_harmless_day'),
             'dose',
             $now->treatment === null
                 ? null
@@ -157,7 +159,7 @@ final readonly class AmmoniaAnswer
                 ? AnswerStep::to(
                     Cause::Ammonia,
                     Message::of('incident.ammonia_binder_by_label'),
-                    'None stands on the shelf list.',
+                    Message::of('incident.ammonia_why_none_stands_shelf_list'),
                     'dose',
                 )
                 : $step->weighing(
@@ -184,14 +186,13 @@ final readonly class AmmoniaAnswer
             ];
         }
         if ($now->zeoliteIn) {
-            return [AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_zeolite_is_in'), '', 'dose')];
+            return [AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_zeolite_is_in'), page: 'dose')];
         }
         if ($salt >= self::ZEOLITE_SALT_G_L) {
             return [
                 AnswerStep::to(
                     Cause::Ammonia,
                     Message::of('incident.ammonia_no_zeolite_with_salt', ['salt' => Format::number($salt, 2)]),
-                    '',
                 ),
             ];
         }
@@ -213,7 +214,7 @@ final readonly class AmmoniaAnswer
                 AnswerStep::to(
                     Cause::Ammonia,
                     Message::of('incident.ammonia_zeolite'),
-                    'It takes ammonia out for good, and fills.',
+                    Message::of('incident.ammonia_why_takes_ammonia_good_fills'),
                     'dose',
                 )->weighing($worked, 'g'),
             ];

@@ -17,7 +17,7 @@ final readonly class AnswerStep
     private function __construct(
         public Cause $cause,
         public Message $do,
-        public string $why,
+        public ?Message $why,
         public ?array $amount,
         public ?string $page,
         public ?Message $caution,
@@ -27,7 +27,7 @@ final readonly class AnswerStep
     public static function to(
         Cause $cause,
         Message $do,
-        string $why = '',
+        ?Message $why = null,
         ?string $page = null,
         ?Message $caution = null,
     ): self {

@@ -22,8 +22,8 @@ final readonly class ChlorineAnswer
             Cause::Chlorine,
             Message::of('incident.chlorine_conditioner'),
             $now->reading('chlorine_mg_l') === null
-                ? 'Reckoned as if all of it held what the tap does: too much of it does no harm.'
-                : 'For the chlorine that was read.',
+                ? Message::of('incident.chlorine_why_reckoned_held_tap_does')
+                : Message::of('incident.chlorine_why_chlorine_read'),
             'water',
         );
         $input = [
@@ -36,13 +36,13 @@ final readonly class ChlorineAnswer
             AnswerStep::to(
                 Cause::Chlorine,
                 Message::of('incident.chlorine_shut_water_off'),
-                'Chlorine burns gills and kills filter bacteria.',
+                Message::of('incident.chlorine_why_chlorine_burns_gills_kills'),
             ),
             match (true) {
                 $chlorine === null || $chlorine <= 0 => AnswerStep::to(
                     Cause::Chlorine,
                     Message::of('incident.chlorine_conditioner_by_label'),
-                    'Nobody has tested the tap for chlorine.',
+                    Message::of('incident.chlorine_why_nobody_tested_tap_chlorine'),
                     'water',
                 ),
                 $now->conditioner !== null => $take->weighing(
@@ -61,7 +61,7 @@ final readonly class ChlorineAnswer
             AnswerStep::to(
                 Cause::Chlorine,
                 Message::of('incident.chlorine_tests'),
-                'It is out when the kit shows none twice.',
+                Message::of('incident.chlorine_why_kit_shows_none_twice'),
                 'test',
             ),
             AnswerStep::to(
@@ -69,8 +69,7 @@ final readonly class ChlorineAnswer
                 $now->chloramine
                     ? Message::of('incident.chlorine_ammonia_after_chloramine')
                     : Message::of('incident.chlorine_ammonia_after'),
-                '',
-                'test',
+                page: 'test',
             ),
         ];
     }

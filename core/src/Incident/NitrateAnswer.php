@@ -32,7 +32,7 @@ final readonly class NitrateAnswer
                         'source' => $said($source),
                         'no3_limit' => $said($now->no3Limit),
                     ]),
-                    'Blend it with one that holds less, or plant.',
+                    Message::of('incident.nitrate_why_blend_holds_less_plant'),
                     'water',
                 ),
                 ...self::feed($now),
@@ -44,10 +44,10 @@ final readonly class NitrateAnswer
                     Cause::Nitrate,
                     Message::of('incident.nitrate_changed_above', ['nitrate' => $said($nitrate)]),
                     $nitrate > $now->no3Limit
-                        ? 'From tomorrow down in steps of its own, no more than ' .
-                            $said(Shock::A_DAY['no3_n_mg_l']) .
-                            ' a day.'
-                        : 'Then see that less is made, or more changed each week.',
+                        ? Message::of('incident.nitrate_why_tomorrow_steps_own_day', [
+                            'no3_n_mg_l' => $said(Shock::A_DAY['no3_n_mg_l']),
+                        ])
+                        : Message::of('incident.nitrate_why_then_see_less_made'),
                     'water',
                 ),
                 ...self::feed($now),
@@ -66,7 +66,7 @@ final readonly class NitrateAnswer
                     AnswerStep::to(
                         Cause::Nitrate,
                         Message::of('incident.nitrate_test_tap'),
-                        'Changes cannot go below it. Reckoned here as if it held none.',
+                        Message::of('incident.nitrate_why_changes_cannot_go_below'),
                         'test',
                     ),
                 ]
@@ -84,7 +84,9 @@ final readonly class NitrateAnswer
                                 'days' => $days,
                             ],
                         ),
-                        'A fall of more than ' . $said(Shock::A_DAY['no3_n_mg_l']) . ' a day shocks.',
+                        Message::of('incident.nitrate_why_fall_day_shocks', [
+                            'no3_n_mg_l' => $said(Shock::A_DAY['no3_n_mg_l']),
+                        ]),
                         'water',
                     ),
                 ],
@@ -92,7 +94,7 @@ final readonly class NitrateAnswer
             AnswerStep::to(
                 Cause::Nitrate,
                 Message::of('incident.nitrate_find_cause'),
-                'It poisons over weeks: one or two ail first, the young worst.',
+                Message::of('incident.nitrate_why_poisons_over_weeks_two'),
                 'water',
             ),
         ];

@@ -43,7 +43,9 @@ final readonly class NitriteAnswer
                         Message::of('incident.nitrite_changed_above', [
                             'nitrite' => Format::number($nitrite, 2),
                         ]),
-                        $nitrite > $now->no2Limit ? 'Another tomorrow, as large as today’s reading asks.' : '',
+                        $nitrite > $now->no2Limit
+                            ? Message::of('incident.nitrite_why_another_tomorrow_large_todays')
+                            : null,
                     ),
                 ]
                 : [],
@@ -56,7 +58,7 @@ final readonly class NitriteAnswer
                             'pct' => Format::about(($pct / 100) * $now->volumeL),
                             'pct2' => Format::number($pct, 2),
                         ]),
-                        'It leaves ' . Format::number($after, 2) . ' mg/L.',
+                        Message::of('incident.nitrite_why_leaves', ['after' => Format::number($after, 2)]),
                         'water',
                     )->changing($pct),
                 ],
@@ -66,7 +68,7 @@ final readonly class NitriteAnswer
                     AnswerStep::to(
                         Cause::Nitrite,
                         Message::of('incident.nitrite_no_salt_with_zeolite'),
-                        'Salt makes it let go of its ammonia.',
+                        Message::of('incident.nitrite_why_salt_makes_let_go'),
                         'dose',
                     ),
                 ],
@@ -74,7 +76,7 @@ final readonly class NitriteAnswer
                     AnswerStep::to(
                         Cause::Nitrite,
                         Message::of('incident.nitrite_salt'),
-                        'Chloride keeps nitrite out of the gills. The chloride of the tap is not counted.',
+                        Message::of('incident.nitrite_why_chloride_keeps_nitrite_gills'),
                         'dose',
                     )->weighing($guard, 'g'),
                 ],
@@ -82,21 +84,21 @@ final readonly class NitriteAnswer
                     AnswerStep::to(
                         Cause::Nitrite,
                         Message::of('incident.nitrite_salt_enough'),
-                        'Chloride keeps nitrite out of the gills.',
+                        Message::of('incident.nitrite_why_chloride_keeps_nitrite_gills_2'),
                     ),
                 ],
             },
             AnswerStep::to(
                 Cause::Nitrite,
                 Message::of('incident.nitrite_air'),
-                'Brown blood carries less oxygen: fish suffocate in water that has enough.',
+                Message::of('incident.nitrite_why_brown_blood_carries_less'),
             ),
             AnswerStep::to(
                 Cause::Nitrite,
                 Message::of($now->feedTold ? 'incident.nitrite_live_media' : 'incident.nitrite_half_feed_live_media'),
-                'What takes nitrite grows more slowly than what makes it.',
+                Message::of('incident.nitrite_why_takes_nitrite_grows_slowly'),
             ),
-            AnswerStep::to(Cause::Nitrite, Message::of('incident.nitrite_tests'), '', 'test'),
+            AnswerStep::to(Cause::Nitrite, Message::of('incident.nitrite_tests'), page: 'test'),
         ];
     }
 }

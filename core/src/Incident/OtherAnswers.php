@@ -19,18 +19,22 @@ final readonly class OtherAnswers
             AnswerStep::to(
                 Cause::Heat,
                 Message::of('incident.heat_shade'),
-                'Warm water holds little oxygen, and fish want more.',
+                Message::of('incident.other_why_warm_water_holds_little'),
             ),
             AnswerStep::to(
                 Cause::Heat,
                 Message::of('incident.heat_cooler_water', [
                     'temp_c' => Format::number(Shock::A_DAY['temp_c']),
                 ]),
-                '',
-                'water',
+                page: 'water',
             ),
-            AnswerStep::to(Cause::Heat, Message::of('incident.heat_feed_early'), ''),
-            AnswerStep::to(Cause::Heat, Message::of('incident.heat_oxygen_at_dawn'), 'It is lowest then.', 'test'),
+            AnswerStep::to(Cause::Heat, Message::of('incident.heat_feed_early')),
+            AnswerStep::to(
+                Cause::Heat,
+                Message::of('incident.heat_oxygen_at_dawn'),
+                Message::of('incident.other_why_lowest_then'),
+                'test',
+            ),
         ];
     }
 
@@ -43,18 +47,24 @@ final readonly class OtherAnswers
             AnswerStep::to(
                 Cause::Shock,
                 Message::of('incident.shock_compare'),
-                'New fish in very different water can die within a day while residents look well.',
+                Message::of('incident.other_why_new_fish_very_different'),
                 'test',
             ),
             AnswerStep::to(
                 Cause::Shock,
                 Message::of('incident.shock_between'),
                 $nitrate === null
-                    ? ''
-                    : 'Nitrate stands at ' . Format::number(Parameter::Nitrate->shown($nitrate), 2) . ' mg/L here.',
+                    ? null
+                    : Message::of('incident.shock_why_nitrate_stands', [
+                        'nitrate' => Format::number(Parameter::Nitrate->shown($nitrate), 2),
+                    ]),
                 'water',
             ),
-            AnswerStep::to(Cause::Shock, Message::of('incident.shock_rest'), 'New fish jump.'),
+            AnswerStep::to(
+                Cause::Shock,
+                Message::of('incident.shock_rest'),
+                Message::of('incident.other_why_new_fish_jump'),
+            ),
         ];
     }
 
@@ -71,7 +81,7 @@ final readonly class OtherAnswers
                     AnswerStep::to(
                         Cause::Sickness,
                         Message::of('incident.sickness_oxygen_reads_well', ['gasp_at' => Format::number($gaspAt, 2)]),
-                        'Air on all the same, and test oxygen again.',
+                        Message::of('incident.other_why_air_same_test_oxygen'),
                         'test',
                     ),
                 ],
@@ -80,17 +90,17 @@ final readonly class OtherAnswers
                 $waterIsGood
                     ? Message::of('incident.sickness_look_at_fish')
                     : Message::of('incident.sickness_water_first'),
-                'Treated for the wrong thing they are hurt twice.',
+                Message::of('incident.other_why_treated_wrong_thing_hurt'),
             ),
             AnswerStep::to(
                 Cause::Sickness,
                 Message::of('incident.sickness_look_closer'),
-                'Spring and the weeks after an incident are the worst.',
+                Message::of('incident.other_why_spring_weeks_after_incident'),
             ),
             AnswerStep::to(
                 Cause::Sickness,
                 Message::of('incident.sickness_treat'),
-                'Koi count as fish that may be eaten.',
+                Message::of('incident.other_why_koi_count_fish_may'),
                 'dose',
             ),
         ];
@@ -103,7 +113,7 @@ final readonly class OtherAnswers
             AnswerStep::to(
                 Cause::Bloom,
                 Message::of('incident.bloom_nothing'),
-                'Oxygen at dawn all the same: algae take it by night.',
+                Message::of('incident.other_why_oxygen_dawn_same_algae'),
                 'test',
             ),
         ];

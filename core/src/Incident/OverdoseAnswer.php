@@ -36,16 +36,21 @@ final readonly class OverdoseAnswer
                 AnswerStep::to(
                     $cause,
                     Message::of('incident.overdose_ammonia_tests'),
-                    'What it has let go of is in the water already.',
+                    Message::of('incident.overdose_why_let_go_water_already'),
                     'test',
                 ),
             ];
     }
 
     /** @param  array<int, Danger>  $dangers */
-    private static function said(array $dangers): string
+    private static function said(array $dangers): ?Message
     {
-        return implode(' ', array_map(static fn(Danger $danger): string => $danger->message->text, $dangers));
+        $said = null;
+        foreach ($dangers as $danger) {
+            $said = $said === null ? $danger->message : $said->followedBy($danger->message);
+        }
+
+        return $said;
     }
 
     /**
@@ -61,19 +66,24 @@ final readonly class OverdoseAnswer
             AnswerStep::to(
                 $cause,
                 Message::of('incident.overdose_change'),
-                'A change takes out whatever it is, and nothing else does so at once.',
+                Message::of('incident.overdose_why_change_takes_whatever_nothing'),
                 'water',
                 Message::of('incident.overdose_new_water'),
             )->changing(50.0),
             AnswerStep::to(
                 $cause,
                 Message::of('incident.overdose_neutralise'),
-                'Carbon holds dyes and most medicines.',
+                Message::of('incident.overdose_why_carbon_holds_dyes_most'),
                 'dose',
                 Message::of('incident.overdose_gloves'),
             ),
-            AnswerStep::to($cause, Message::of('incident.overdose_no_second'), ''),
-            AnswerStep::to($cause, Message::of('incident.overdose_tests'), 'The filter may be hurt.', 'test'),
+            AnswerStep::to($cause, Message::of('incident.overdose_no_second')),
+            AnswerStep::to(
+                $cause,
+                Message::of('incident.overdose_tests'),
+                Message::of('incident.overdose_why_filter_may_hurt'),
+                'test',
+            ),
         ];
     }
 }

@@ -26,10 +26,8 @@ final readonly class OxygenAnswer
             Cause::Oxygen,
             Message::of('incident.oxygen_spray'),
             $chlorine > 0
-                ? 'This water has chlorine: straight from the hose is still better than dead ' .
-                    'fish. Thiosulfate or conditioner goes in with it, for so much to each 1,000 ' .
-                    'L; stop when they breathe easier.'
-                : 'Water that falls brings oxygen in, and drives carbon dioxide off.',
+                ? Message::of('incident.oxygen_why_water_chlorine_straight_hose')
+                : Message::of('incident.oxygen_why_water_falls_brings_oxygen'),
             'water',
         );
 
@@ -38,8 +36,10 @@ final readonly class OxygenAnswer
                 Cause::Oxygen,
                 Message::of('incident.oxygen_air'),
                 $oxygen === null
-                    ? 'Oxygen comes before everything else.'
-                    : 'Oxygen stands at ' . Format::number($oxygen, 2) . ' mg/L; it comes before everything else.',
+                    ? Message::of('incident.oxygen_why_oxygen_comes_before_everything')
+                    : Message::of('incident.oxygen_why_oxygen_stands_mg_comes', [
+                        'oxygen' => Format::number($oxygen, 2),
+                    ]),
                 null,
                 Message::of('incident.oxygen_dry_hands'),
             ),
@@ -62,14 +62,14 @@ final readonly class OxygenAnswer
                 Message::of('incident.oxygen_no_feed', [
                     'value' => Format::number(max(6.0, $now->doLimit), 2),
                 ]),
-                'Fish that digest breathe twice as much.',
+                Message::of('incident.oxygen_why_fish_digest_breathe_twice'),
             ),
             ...$oxygen !== null && $oxygen < self::LAST_RESORT_MG_L
                 ? [
                     AnswerStep::to(
                         Cause::Oxygen,
                         Message::of('incident.oxygen_peroxide'),
-                        'The last resort: it burns gills above its cap, and helps for an hour.',
+                        Message::of('incident.oxygen_why_last_resort_burns_gills'),
                         'dose',
                         Message::of('incident.oxygen_peroxide_burns'),
                     ),
@@ -78,7 +78,7 @@ final readonly class OxygenAnswer
             AnswerStep::to(
                 Cause::Oxygen,
                 Message::of('incident.oxygen_tests'),
-                'Plants and algae give by day and take by night.',
+                Message::of('incident.oxygen_why_plants_algae_give_day'),
                 'test',
             ),
             AnswerStep::to(Cause::Oxygen, Message::of('incident.oxygen_find_cause')),

@@ -16,30 +16,30 @@ final readonly class StoppedFilterAnswer
             AnswerStep::to(
                 Cause::StoppedFilter,
                 Message::of('incident.stopped_filter_drain'),
-                'Without flow it uses up its oxygen within the hour, and then makes what poisons.',
+                Message::of('incident.stopped_filter_why_without_flow_uses_oxygen'),
                 null,
                 Message::of('incident.stopped_filter_not_onto_garden'),
             ),
             AnswerStep::to(
                 Cause::StoppedFilter,
                 Message::of('incident.stopped_filter_rinse'),
-                'What lives there still is worth more than what it is cleaned of.',
+                Message::of('incident.stopped_filter_why_lives_still_worth_cleaned'),
             ),
             AnswerStep::to(
                 Cause::StoppedFilter,
                 Message::of('incident.stopped_filter_pump_on'),
-                'A pump that was put right and not switched on kills.',
+                Message::of('incident.stopped_filter_why_pump_put_right_switched'),
             ),
             AnswerStep::to(
                 Cause::StoppedFilter,
                 Message::of('incident.stopped_filter_write_down'),
-                'Up to six hours a part, a day without flow nearly all of it: the reckoning goes on from there.',
+                Message::of('incident.stopped_filter_why_six_hours_part_day'),
                 'capacity',
             ),
             AnswerStep::to(
                 Cause::StoppedFilter,
                 Message::of('incident.stopped_filter_tests'),
-                'Ammonia shows within a day, nitrite one to three weeks later.',
+                Message::of('incident.stopped_filter_why_ammonia_shows_within_day'),
                 'test',
             ),
         ];

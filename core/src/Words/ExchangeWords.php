@@ -62,5 +62,10 @@ final readonly class ExchangeWords
         'plan_may_not_move' => '{name} may not move at all, and every change moves it: match the new water first.',
         'plan_test_before_each_change' =>
             'Test before each change: what the fish make meanwhile is not in these numbers.',
+        'decides_ammonia_over_nitrate' =>
+            'Ammonia decides: it asks for a large change now, and nitrate’s limit of a day gives way to it. ' .
+            'Afterwards nitrate is brought down in its own steps.',
+        'decides_ammonia' => 'Ammonia decides: it asks for a large change now.',
+        'decides_nitrate_keeps' => 'Ammonia is only watched, so nitrate keeps its steps.',
     ];
 }

@@ -123,5 +123,80 @@ final readonly class IncidentWords
         'nitrite_half_feed_live_media' => 'Half the feed; live media or culture; fish out where another loop has room.',
         'nitrate_change_one_day' => 'Change {litres} L, {pct} %, each day for 1 day.',
         'nitrate_change_each_day' => 'Change {litres} L, {pct} %, each day for {days} days.',
+        'acid_why_fast_rise_ph_shocks' => 'A fast rise of pH shocks, and turns harmless ammonium to ammonia.',
+        'acid_why_ph_harmless_higher_may' => 'At this pH it is harmless; at a higher one it may not be.',
+        'acid_why_buffered_would_burn' => 'Buffered as it is, it would burn them.',
+        'acid_why_how_much_buffer_follows' => 'How much buffer follows from it.',
+        'acid_why_without_kh_filter_stands' => 'Without KH the filter stands still, and ammonia follows.',
+        'ammonia_why_ammonia_comes' => 'It is where the ammonia comes from.',
+        'ammonia_why_once_rarely_enough_again' => 'Once is rarely enough, and again after each large change.',
+        'ammonia_why_ph_rises_same_ammonia' =>
+            'As pH rises, the same ammonia burns more. Nitrite comes one to three weeks after.',
+        'ammonia_why_bind_fetch_another' => 'Bind, or fetch another.',
+        'ammonia_why_holds_ammonia_harmless_day' =>
+            'It holds ammonia harmless for a day or two and removes none; kits that use strong lye go on showing it.',
+        'ammonia_why_none_stands_shelf_list' => 'None stands on the shelf list.',
+        'ammonia_why_takes_ammonia_good_fills' => 'It takes ammonia out for good, and fills.',
+        'chlorine_why_reckoned_held_tap_does' =>
+            'Reckoned as if all of it held what the tap does: too much of it does no harm.',
+        'chlorine_why_chlorine_read' => 'For the chlorine that was read.',
+        'chlorine_why_chlorine_burns_gills_kills' => 'Chlorine burns gills and kills filter bacteria.',
+        'chlorine_why_nobody_tested_tap_chlorine' => 'Nobody has tested the tap for chlorine.',
+        'chlorine_why_kit_shows_none_twice' => 'It is out when the kit shows none twice.',
+        'nitrate_why_blend_holds_less_plant' => 'Blend it with one that holds less, or plant.',
+        'nitrate_why_tomorrow_steps_own_day' =>
+            'From tomorrow down in steps of its own, no more than {no3_n_mg_l} a day.',
+        'nitrate_why_then_see_less_made' => 'Then see that less is made, or more changed each week.',
+        'nitrate_why_changes_cannot_go_below' => 'Changes cannot go below it. Reckoned here as if it held none.',
+        'nitrate_why_fall_day_shocks' => 'A fall of more than {no3_n_mg_l} a day shocks.',
+        'nitrate_why_poisons_over_weeks_two' => 'It poisons over weeks: one or two ail first, the young worst.',
+        'nitrite_why_another_tomorrow_large_todays' => 'Another tomorrow, as large as today’s reading asks.',
+        'nitrite_why_salt_makes_let_go' => 'Salt makes it let go of its ammonia.',
+        'nitrite_why_chloride_keeps_nitrite_gills' =>
+            'Chloride keeps nitrite out of the gills. The chloride of the tap is not counted.',
+        'nitrite_why_chloride_keeps_nitrite_gills_2' => 'Chloride keeps nitrite out of the gills.',
+        'nitrite_why_brown_blood_carries_less' =>
+            'Brown blood carries less oxygen: fish suffocate in water that has enough.',
+        'nitrite_why_takes_nitrite_grows_slowly' => 'What takes nitrite grows more slowly than what makes it.',
+        'other_why_warm_water_holds_little' => 'Warm water holds little oxygen, and fish want more.',
+        'other_why_lowest_then' => 'It is lowest then.',
+        'other_why_new_fish_very_different' =>
+            'New fish in very different water can die within a day while residents look well.',
+        'other_why_new_fish_jump' => 'New fish jump.',
+        'other_why_air_same_test_oxygen' => 'Air on all the same, and test oxygen again.',
+        'other_why_treated_wrong_thing_hurt' => 'Treated for the wrong thing they are hurt twice.',
+        'other_why_spring_weeks_after_incident' => 'Spring and the weeks after an incident are the worst.',
+        'other_why_koi_count_fish_may' => 'Koi count as fish that may be eaten.',
+        'other_why_oxygen_dawn_same_algae' => 'Oxygen at dawn all the same: algae take it by night.',
+        'overdose_why_let_go_water_already' => 'What it has let go of is in the water already.',
+        'overdose_why_change_takes_whatever_nothing' =>
+            'A change takes out whatever it is, and nothing else does so at once.',
+        'overdose_why_carbon_holds_dyes_most' => 'Carbon holds dyes and most medicines.',
+        'overdose_why_filter_may_hurt' => 'The filter may be hurt.',
+        'oxygen_why_water_chlorine_straight_hose' =>
+            'This water has chlorine: straight from the hose is still better than dead fish. Thiosulfate or conditioner goes in with it, for so much to each 1,000 L; stop when they breathe easier.',
+        'oxygen_why_water_falls_brings_oxygen' => 'Water that falls brings oxygen in, and drives carbon dioxide off.',
+        'oxygen_why_oxygen_comes_before_everything' => 'Oxygen comes before everything else.',
+        'oxygen_why_oxygen_stands_mg_comes' => 'Oxygen stands at {oxygen} mg/L; it comes before everything else.',
+        'oxygen_why_fish_digest_breathe_twice' => 'Fish that digest breathe twice as much.',
+        'oxygen_why_last_resort_burns_gills' => 'The last resort: it burns gills above its cap, and helps for an hour.',
+        'oxygen_why_plants_algae_give_day' => 'Plants and algae give by day and take by night.',
+        'stopped_filter_why_without_flow_uses_oxygen' =>
+            'Without flow it uses up its oxygen within the hour, and then makes what poisons.',
+        'stopped_filter_why_lives_still_worth_cleaned' =>
+            'What lives there still is worth more than what it is cleaned of.',
+        'stopped_filter_why_pump_put_right_switched' => 'A pump that was put right and not switched on kills.',
+        'stopped_filter_why_six_hours_part_day' =>
+            'Up to six hours a part, a day without flow nearly all of it: the reckoning goes on from there.',
+        'stopped_filter_why_ammonia_shows_within_day' =>
+            'Ammonia shows within a day, nitrite one to three weeks later.',
+        'ammonia_why_fed_made' => 'What is not fed is not made.',
+        'ammonia_why_fed_made_weighed' => 'What is not fed is not made. They give {tan} g of ammonia a day as fed.',
+        'ammonia_why_leaves' => 'It leaves {after} mg/L.',
+        'ammonia_why_swamped' => 'Binder and resin are swamped until it is changed. It leaves {after} mg/L.',
+        'ammonia_why_takes_treatment' =>
+            'It takes as much of the {treatment} with it: the Course page says what to put back.',
+        'nitrite_why_leaves' => 'It leaves {after} mg/L.',
+        'shock_why_nitrate_stands' => 'Nitrate stands at {nitrate} mg/L here.',
     ];
 }

@@ -68,7 +68,7 @@ final class AnswerTest extends TestCase
         return implode(
             ' | ',
             array_map(
-                static fn(AnswerStep $step): string => "{$step->do->code}: {$step->do->text} {$step->why}",
+                static fn(AnswerStep $step): string => "{$step->do->code}: {$step->do->text} {$step->why?->text}",
                 Answer::to($now, $seen)->steps,
             ),
         );

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { NInput } from 'naive-ui'
 import type { FieldErrors } from '@/api/types'
 import ChoiceField from '@/parts/ChoiceField.vue'
@@ -16,9 +17,28 @@ const props = defineProps<{
   errors: FieldErrors
   fewest: number
   add: string
+  /** What somebody else has saved meanwhile, where that stops a save. */
+  theirs?: Record<string, string>[]
 }>()
 const rows = defineModel<Record<string, string>[]>('rows', { required: true })
 
+const said = (all: Record<string, string>[]) =>
+  all
+    .map((row) =>
+      props.columns.map((column) => {
+        const value = row[column.key] ?? ''
+        return column.choices?.find((choice) => choice.value === value)?.label ?? value
+      }),
+    )
+    .filter((cells) => cells.some((cell) => cell !== ''))
+    .map((cells) => cells.join(' at '))
+    .join('; ')
+/** What stands in the book by now, beside what is typed, where the two differ. */
+const hint = computed(() =>
+  props.theirs === undefined || said(props.theirs) === said(rows.value)
+    ? undefined
+    : `theirs: ${said(props.theirs) || 'empty'}`,
+)
 const fault = (row: number, key: string) => props.errors[`${props.name}.${row}.${key}`]
 const fresh = () => rows.value.push(Object.fromEntries(props.columns.map((column) => [column.key, ''])))
 </script>
@@ -28,6 +48,7 @@ const fresh = () => rows.value.push(Object.fromEntries(props.columns.map((column
   <fieldset>
     <legend>{{ legend }}</legend>
     <p v-if="errors[name]" class="fault small" role="alert">{{ errors[name] }}</p>
+    <p v-if="hint" class="soft small">{{ hint }}</p>
     <div v-for="(row, i) in rows" :key="i" class="row">
       <span v-for="column in columns" :key="column.key">
         <ChoiceField

@@ -7,6 +7,8 @@ import type { FieldErrors } from '@/api/types'
 
 export type PartKind = 'vessels' | 'stages' | 'pumps' | 'lines' | 'fish'
 export type Typed = Record<string, string | null>
+/** Rows of the same fields, as points of a curve: each as it is typed. */
+export type TypedRows = Record<string, string>[]
 
 /**
  * Editing one kind of part: which one is open, what is typed for it, saving and removing.
@@ -20,12 +22,15 @@ export function usePart<Part extends { id: string; version: string }>(
   parts: () => Part[],
   /** A saved part as it is typed. */
   typed: (part: Part) => Typed,
+  /** Its rows as they are typed, where it has any. */
+  rows: (part: Part) => TypedRows = () => [],
 ) {
   const open = ref<string | null>(null)
   const form = reactive<Typed>({})
   const seen = ref<string>()
   /** What somebody else has saved meanwhile, by field, where that stops a save. */
   const theirs = ref<Typed>({})
+  const theirRows = ref<TypedRows>()
   const version = () => parts().find((part) => part.id === open.value)?.version
 
   function edit(part: Part | null): void {
@@ -34,6 +39,7 @@ export function usePart<Part extends { id: string; version: string }>(
     open.value = part?.id ?? ulid()
     seen.value = version()
     theirs.value = {}
+    theirRows.value = undefined
     save.reset()
     remove.reset()
     retire.reset()
@@ -66,6 +72,7 @@ export function usePart<Part extends { id: string; version: string }>(
       seen.value = version()
       const stored = parts().find((part) => part.id === open.value)
       theirs.value = stored ? { ...blank(), ...typed(stored) } : {}
+      theirRows.value = stored && rows(stored)
     },
   })
 
@@ -102,7 +109,7 @@ export function usePart<Part extends { id: string; version: string }>(
   /** Whether what is open was never saved. */
   const fresh = computed(() => !parts().some((part) => part.id === open.value))
 
-  return { open, form, theirs, fresh, edit, save, remove, retire, errors, trouble }
+  return { open, form, theirs, theirRows, fresh, edit, save, remove, retire, errors, trouble }
 }
 
 /** What the form shows of it, whatever kind of part it is. */

@@ -7,6 +7,8 @@ import RowsField from '@/parts/editor/RowsField.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
+const fittingsOf = (line: Line) =>
+  Object.entries(line.fittings ?? {}).map(([id, count]) => ({ id, count: String(count) }))
 const part = usePart(
   () => props.system.slug,
   'lines',
@@ -44,6 +46,7 @@ const part = usePart(
       three_way_id: line.three_way_id ?? '',
       ends_above_mm: line.ends_above_mm || null,
     }),
+  fittingsOf,
 )
 const { open, form, errors } = part
 const fittings = ref<Record<string, string>[]>([])
@@ -186,7 +189,7 @@ const columns = computed(() => [
 ])
 
 function edit(line: Line | null): void {
-  fittings.value = Object.entries(line?.fittings ?? {}).map(([id, count]) => ({ id, count: String(count) }))
+  fittings.value = line ? fittingsOf(line) : []
   if (!fittings.value.length) fittings.value.push({ id: '', count: '' })
   part.edit(line)
 }
@@ -218,6 +221,7 @@ function edit(line: Line | null): void {
           name="fittings"
           :columns="columns"
           :errors="errors"
+          :theirs="part.theirRows.value"
           :fewest="1"
           add="Another fitting"
         />

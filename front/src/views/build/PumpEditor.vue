@@ -7,6 +7,8 @@ import RowsField from '@/parts/editor/RowsField.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
+const curveOf = (pump: Pump) =>
+  (pump.curve ?? []).map((point) => ({ flow_l_h: String(point.flow_l_h), head_m: String(point.head_m) }))
 const part = usePart(
   () => props.system.slug,
   'pumps',
@@ -34,6 +36,7 @@ const part = usePart(
       vessel_id: pump.vessel_id ?? '',
       diffuser: pump.diffuser ?? '',
     }),
+  curveOf,
 )
 const { open, form, errors } = part
 const curve = ref<Record<string, string>[]>([])
@@ -100,10 +103,7 @@ const points = [
 ]
 
 function edit(pump: Pump | null): void {
-  curve.value = (pump?.curve ?? []).map((point) => ({
-    flow_l_h: String(point.flow_l_h),
-    head_m: String(point.head_m),
-  }))
+  curve.value = pump ? curveOf(pump) : []
   if (!pump) curve.value.push({ flow_l_h: '0', head_m: '' })
   while (curve.value.length < 3) curve.value.push({ flow_l_h: '', head_m: '' })
   part.edit(pump)
@@ -148,6 +148,7 @@ const line = (pump: Pump) => {
           name="curve"
           :columns="points"
           :errors="errors"
+          :theirs="part.theirRows.value"
           :fewest="2"
           add="Another point"
         />

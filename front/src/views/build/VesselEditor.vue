@@ -20,6 +20,8 @@ const measured = (vessel: Vessel | null) => {
   } & Record<string, number>
   return { stations: stations ?? [], lengths }
 }
+const stationsOf = (vessel: Vessel) =>
+  measured(vessel).stations.map((s) => ({ at_m: String(s.at_m), area_m2: String(s.area_m2) }))
 const part = usePart(
   () => props.system.slug,
   'vessels',
@@ -60,6 +62,7 @@ const part = usePart(
       invertebrates: word(vessel.invertebrates),
       ...measured(vessel).lengths,
     }),
+  stationsOf,
 )
 const stations = ref<Record<string, string>[]>([])
 const yesNo = [
@@ -156,10 +159,7 @@ const volume = useQuery({
 })
 
 function edit(vessel: Vessel | null): void {
-  stations.value = measured(vessel).stations.map((s) => ({
-    at_m: String(s.at_m),
-    area_m2: String(s.area_m2),
-  }))
+  stations.value = vessel ? stationsOf(vessel) : []
   while (stations.value.length < 3) stations.value.push({ at_m: '', area_m2: '' })
   part.edit(vessel)
 }
@@ -212,6 +212,7 @@ function save(): void {
           name="stations"
           :columns="sections"
           :errors="errors"
+          :theirs="part.theirRows.value"
           :fewest="2"
           add="Another section"
         />

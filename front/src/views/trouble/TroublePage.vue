@@ -86,7 +86,7 @@ const numbered = computed(() => {
             </p>
             <p v-if="step.caution" class="caution danger">{{ step.caution }}</p>
             <p v-if="step.why || step.figure" class="soft small">
-              {{ step.why }} <FigureButton v-if="step.figure" :figure="step.figure" />
+              {{ step.why?.text }} <FigureButton v-if="step.figure" :figure="step.figure" />
             </p>
           </div>
         </li>

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test'
-import type { Plumbing } from '../../front/src/api/types'
-import { layOut } from '../../front/src/parts/loop/loopLayout'
+import { expect, test } from 'vitest'
+import type { Plumbing } from '@/api/types'
+import { layOut } from './loopLayout'
 
 /** A loop of named parts: `v` vessels, `s` stages, `p` pumps, and lines written `from>to` with a flow. */
 function loop(

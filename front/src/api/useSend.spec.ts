@@ -1,0 +1,61 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount } from '@vue/test-utils'
+import { defineComponent, h } from 'vue'
+import { expect, test, vi } from 'vitest'
+import { Refusal } from './client'
+import { useSend } from './useSend'
+
+/** A form that is sent by `use.send`, kept alive by a page of its own. */
+function form(send: (input: string, key: string) => Promise<unknown>) {
+  let use!: ReturnType<typeof useSend<string>>
+  const page = defineComponent(() => {
+    use = useSend<string>(() => 'press-room', send)
+    return () => h('div')
+  })
+  mount(page, { global: { plugins: [[VueQueryPlugin, { queryClient: new QueryClient() }]] } })
+  return use
+}
+
+test('an answer that was lost is sent again under the same key, the next booking under another', async () => {
+  const keys: string[] = []
+  const send = vi.fn(async (_: string, key: string) => {
+    keys.push(key)
+    if (keys.length === 1) throw new Error('The line is dead.')
+  })
+  const use = form(send)
+
+  use.send('salt')
+  await flushPromises()
+  expect(use.trouble.value).toBe('The line is dead.')
+  use.send('salt')
+  await flushPromises()
+  use.send('salt')
+  await flushPromises()
+
+  expect(keys[1]).toBe(keys[0])
+  expect(keys[2]).not.toBe(keys[1])
+  expect(use.trouble.value).toBeNull()
+})
+
+test('what the server refuses stands at its fields and not in a line of its own', async () => {
+  const use = form(async () => {
+    throw new Refusal(422, 'Look at it again.', { amount: 'How much was given?' })
+  })
+
+  use.send('salt')
+  await flushPromises()
+
+  expect(use.errors.value).toEqual({ amount: 'How much was given?' })
+  expect(use.trouble.value).toBeNull()
+})
+
+test('a key that is taken by somebody else is said in a line, for it has no field', async () => {
+  const use = form(async () => {
+    throw new Refusal(422, 'Look at it again.', { id: 'This key is taken.' })
+  })
+
+  use.send('salt')
+  await flushPromises()
+
+  expect(use.trouble.value).toBe('This key is taken.')
+})
