@@ -123,7 +123,12 @@ final readonly class CourseReport
             $course->dose_mg_l,
             $this->left($system, $course, Carbon::now()),
             $this->left($system, $course, Carbon::now(), adsorbed: false),
-            StandingLevel::ceiling($this->agents->get($course->thing), $alkalinity) ?? $course->dose_mg_l,
+            StandingLevel::ceiling(
+                $this->agents->get($course->thing),
+                $alkalinity,
+                $water->get(Parameter::Ph)?->value,
+                $water->get(Parameter::Hardness)?->value,
+            ) ?? $course->dose_mg_l,
         );
 
         return ($short * $volume) / 1000 / $this->strength($course);

@@ -253,6 +253,7 @@ final readonly class Dosable
                         'max_step_mg_l',
                     ],
                     [
+                        'step_g' => ['First step', 'g'],
                         'dose_g' => ['In all', 'g'],
                         'ph_after' => ['pH right after', ''],
                         'nh3_n_after_mg_l' => ['Un-ionised then', 'mg/L as N'],

@@ -133,7 +133,12 @@ final readonly class DoseReport
             'order' =>
                 $dose->amount === null
                     ? []
-                    : OrderOfWork::of($agent, $dose->way, Message::texts($dose->judged->conditions)),
+                    : OrderOfWork::of(
+                        $agent,
+                        $dose->way,
+                        Message::texts($dose->judged->conditions),
+                        $dose->dosable->id,
+                    ),
             'course' =>
                 $agent !== null && $dose->way === 'prolonged' && $dose->amount !== null && is_float($temperature)
                     ? ['repeats' => $agent->repeats, 'every_d' => $agent->interval($temperature)]

@@ -105,6 +105,8 @@ final readonly class SystemState
                 $this->conflicts,
                 $this->agents,
                 $water->get(Parameter::Alkalinity)?->value,
+                $water->get(Parameter::Ph)?->value,
+                $water->get(Parameter::Hardness)?->value,
             );
     }
 

@@ -30,7 +30,7 @@ final class DoorsTest
         'Fish' => ['Calc', 'Data', 'Measure', 'Water'],
         'Flow' => ['Calc', 'Data', 'Measure', 'Numeric', 'Water'],
         'Judge' => ['Data', 'Measure', 'Water'],
-        'Dose' => ['Calc', 'Data', 'Judge', 'Measure', 'Water'],
+        'Dose' => ['Calc', 'Data', 'Judge', 'Measure', 'Numeric', 'Water'],
         'Aeration' => ['Calc', 'Data', 'Fish', 'Measure', 'Water'],
         'Exchange' => ['Calc', 'Fish', 'Judge', 'Measure', 'Water'],
         'Loop' => ['Calc', 'Flow', 'Judge', 'Measure', 'Water'],

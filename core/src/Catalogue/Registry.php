@@ -39,6 +39,7 @@ use Ironwort\Core\Exchange\TrickleCalculator;
 use Ironwort\Core\Filter\FilterBalanceCalculator;
 use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Filter\FromReadingsCalculator;
+use Ironwort\Core\Filter\IdleCalculator;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
 use Ironwort\Core\Filter\NoFilterCalculator;
 use Ironwort\Core\Filter\ReachCalculator;
@@ -136,6 +137,7 @@ final class Registry
                 $library->stageKinds(),
             ),
             'filter.single_pass' => static fn(): Calculator => new SinglePassCalculator(),
+            'filter.idle' => static fn(): Calculator => new IdleCalculator(),
             'filter.size' => static fn(): Calculator => new SizeCalculator($library->media(), $library->stageKinds()),
             'filter.solids' => static fn(): Calculator => new SolidsCalculator($library->stageKinds()),
             'filter.start_dose' => static fn(): Calculator => new StartDoseCalculator(),

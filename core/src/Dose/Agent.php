@@ -28,6 +28,7 @@ final readonly class Agent
         public bool $oxidiser,
         public bool $sparesFilter,
         public float $oxygenPerMgL,
+        public ?float $oxygenWithinH,
         public ?array $prolonged,
         public ?array $bath,
         public ?float $bathMin,
@@ -81,6 +82,7 @@ final readonly class Agent
             oxidiser: $row->flag('oxidiser'),
             sparesFilter: $row->flag('on_filter'),
             oxygenPerMgL: $row->number('oxygen_per_mg_l'),
+            oxygenWithinH: $row->numberOrNull('oxygen_within_h'),
             prolonged: $range('prolonged_mg_l'),
             bath: $range('bath_mg_l'),
             bathMin: $row->numberOrNull('bath_min'),
@@ -129,6 +131,28 @@ final readonly class Agent
             'dip' => $this->dipMin,
             default => null,
         };
+    }
+
+    /**
+     * Oxygen that a level of it takes while fish are in it, mg/L.
+     *
+     *     formalin at 250 µL/L for an hour  →  50 mg/L in 36 h, so 1.4
+     *
+     * @source uf-ifas-vm77  1 mg/L to 5 of formalin within 30 to 36 h; that it goes evenly is from memory
+     */
+    public function oxygenTaken(float $levelMgL, string $way): float
+    {
+        $minutes = $this->exposure($way);
+        $share =
+            $minutes === null || $this->oxygenWithinH === null ? 1.0 : min(1.0, $minutes / 60 / $this->oxygenWithinH);
+
+        return $this->oxygenPerMgL * $levelMgL * $share;
+    }
+
+    /** The share of a level that is gone by itself after so many hours; none of what nothing takes. */
+    public function fadesBy(float $hours): float
+    {
+        return $this->halfLifeH === null ? 0.0 : 1 - 2 ** (-$hours / $this->halfLifeH);
     }
 
     /** Days until the next dose of a course, by temperature. */

@@ -14,10 +14,15 @@ use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
 
 /**
- * A binder by the label of what stands on the shelf, for the ammonia that is there.
+ * A binder by the label of what stands on the shelf, for the ammonia that is there; never more than three labels.
+ *
+ *     10 mL for 200 L binds 1 mg/L; 1,000 L with 0.5 mg/L  →  25 mL;   with 8 mg/L  →  150 mL, which binds 3
  */
 final readonly class BinderCalculator implements Calculator
 {
+    /** So many times its label and no more. Common practice, no source. */
+    private const MOST_LABELS = 3.0;
+
     public function name(): string
     {
         return 'dose.binder';
@@ -42,14 +47,14 @@ final readonly class BinderCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('dose_ml', 'mL'), new Output('caps')];
+        return [new Output('dose_ml', 'mL'), new Output('caps'), new Output('binds_mg_l', 'mg/L as N')];
     }
 
     public function calculate(Given $given): Result
     {
+        $binds = min($given->number('tan_mg_l'), self::MOST_LABELS * $given->number('label_binds_mg_l'));
         $dose =
-            ((($given->number('label_ml') * $given->number('volume_l')) / $given->number('label_treats_l')) *
-                $given->number('tan_mg_l')) /
+            ((($given->number('label_ml') * $given->number('volume_l')) / $given->number('label_treats_l')) * $binds) /
             $given->number('label_binds_mg_l');
         $cap = $given->numberOrNull('cap_ml');
         $work = new Working();
@@ -60,18 +65,30 @@ final readonly class BinderCalculator implements Calculator
                 ' mL for ' .
                 Format::number($given->number('label_treats_l')) .
                 ' L, ' .
-                Format::number($given->number('tan_mg_l')) .
+                Format::number($binds) .
                 ' of ' .
                 Format::number($given->number('label_binds_mg_l')) .
                 ' mg/L',
             Format::number($dose, 4) . ' mL',
         );
         $work->cite('cp-binder');
+        if ($binds < $given->number('tan_mg_l')) {
+            $work->danger(
+                Message::of('dose.binder_three_labels', [
+                    'binds' => Format::number($binds, 2),
+                    'tan' => Format::number($given->number('tan_mg_l'), 2),
+                ]),
+            );
+        }
         if ($given->number('tan_mg_l') >= 2) {
             $work->danger(Message::of('dose.binder_level_binder_swamped_change'));
         }
         $work->note(Message::of('dose.binder_holds_ammonia_day_two'));
 
-        return $work->result(['dose_ml' => $dose, 'caps' => $cap === null ? null : $dose / $cap]);
+        return $work->result([
+            'dose_ml' => $dose,
+            'caps' => $cap === null ? null : $dose / $cap,
+            'binds_mg_l' => $binds,
+        ]);
     }
 }

@@ -11,15 +11,18 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Numeric\Root;
 use Ironwort\Core\Words\Message;
 
 /**
  * How full a charge of zeolite or ammonia resin is, the day it is full, and the brine that empties it.
  *
- * It takes what the fish make, no faster than the flow through it brings, until it holds what it can. Salt
- * shrinks what it holds, 1/(1 + S/0.15); each regeneration a tenth.
+ * It takes what the fish make and what stands in the water, no faster than the flow through it brings, until it holds
+ * what it can: taken(t) = P t + V (C₀ − C(t)), C → P/q at q/V. Salt shrinks what it holds, 1/(1 + S/0.15); each
+ * regeneration a tenth.
  *
  *     1,000 g of 1.5 mg N/g regenerated once, 0.15 g N/d  →  full after 9 days
+ *     the same with 1 mg/L standing in 1,000 L  →  after 2.3 days
  *
  * @source zeolite-regeneration-from-memory
  */
@@ -33,6 +36,9 @@ final readonly class ChargeCalculator implements Calculator
     private const BRINE_L_KG = 2.0;
 
     private const BRINE_G_L = 40.0;
+
+    /** A charge that lasts longer never fills. */
+    private const LOOKED_AHEAD_D = 1e5;
 
     public function name(): string
     {
@@ -55,6 +61,7 @@ final readonly class ChargeCalculator implements Calculator
             Input::number('production_g_d', 'Ammonia made', 'g N/d', 0, 1e5),
             Input::number('tan_mg_l', 'Total ammonia', 'mg/L as N', 0, 100)->optional(),
             Input::number('flow_l_h', 'Flow through it', 'L/h', 0, 1e7)->optional(),
+            Input::number('volume_l', 'Water it stands in', 'L', 0.1, 1e8)->optional(),
             Input::number('days_in', 'Days in', 'd', 0, 3650),
             Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40)->or(0.0),
         ];
@@ -82,9 +89,20 @@ final readonly class ChargeCalculator implements Calculator
         $tan = $given->numberOrNull('tan_mg_l');
         $flow = $given->numberOrNull('flow_l_h');
         $brings = $tan === null || $flow === null ? INF : (($flow * 24) / 1000) * $tan;
-        $takes = min($given->number('production_g_d'), $brings);
-        $used = min($holds, $takes * $given->number('days_in'));
-        $left = max(0.0, $holds - $takes * $given->number('days_in'));
+        $made = $given->number('production_g_d');
+        $steady = min($made, $brings);
+        $used = min($holds, $steady * $given->number('days_in'));
+        $left = max(0.0, $holds - $steady * $given->number('days_in'));
+        $stands = (($tan ?? 0.0) * ($given->numberOrNull('volume_l') ?? 0.0)) / 1000;
+        $taken = static fn(float $days): float => self::taken(
+            $days,
+            $stands,
+            $given->numberOrNull('volume_l') === null ? $steady : $made,
+            $flow === null || $given->numberOrNull('volume_l') === null
+                ? null
+                : (24 * $flow) / $given->number('volume_l'),
+        );
+        $takes = $taken(1.0);
         $work = new Working();
         $work->step(
             'What it holds now.',
@@ -100,16 +118,18 @@ final readonly class ChargeCalculator implements Calculator
             Format::number($holds) . ' g N',
         );
         $work->step(
-            'What it takes in a day: all that is made, or what the flow brings.',
-            'min(made, flow × TAN)',
-            Format::number($given->number('production_g_d')) .
-                ' g N/d' .
-                (is_finite($brings) ? ', ' . Format::number($brings) . ' g N/d' : ''),
+            'What it takes in the first day: of what is made and what stands in the water, all that the flow brings.',
+            'P t + V (C₀ − C(t))',
+            Format::number($made) .
+                ' g N/d made, ' .
+                Format::number($stands) .
+                ' g N standing' .
+                (is_finite($brings) ? ', ' . Format::number($brings) . ' g N/d brought' : ''),
             Format::number($takes) . ' g N/d',
         );
         $work->step(
             'Taken so far.',
-            'takes × days',
+            'made, no more than the flow brings, × days',
             Format::number($given->number('days_in')) . ' days',
             Format::number($used) . ' g N',
         );
@@ -129,9 +149,45 @@ final readonly class ChargeCalculator implements Calculator
             'used_g' => $used,
             'used_pct' => $holds > 0 ? (100 * $used) / $holds : 100.0,
             'takes_g_d' => $takes,
-            'full_in_d' => $takes > 0 ? $left / $takes : null,
+            'full_in_d' => self::fullIn($left, $taken),
             'brine_l' => (self::BRINE_L_KG * $mass) / 1000,
             'brine_salt_g' => ((self::BRINE_L_KG * $mass) / 1000) * self::BRINE_G_L,
         ]);
+    }
+
+    /**
+     * g N taken after so many days.
+     *
+     * @param  float  $stands  g N in the water at the start
+     * @param  float  $made  g N/d
+     * @param  ?float  $turns  of the water through the charge in a day; null where all is taken at once
+     */
+    private static function taken(float $days, float $stands, float $made, ?float $turns): float
+    {
+        if ($turns === null) {
+            return $stands + $made * $days;
+        }
+        if ($turns <= 0) {
+            return 0.0;
+        }
+        $settles = $made / $turns;
+
+        return max(0.0, $made * $days + ($stands - $settles) * (1 - exp(-$turns * $days)));
+    }
+
+    /**
+     * Days until so much more is taken; null where that never comes.
+     *
+     * @param  \Closure(float): float  $taken
+     */
+    private static function fullIn(float $left, \Closure $taken): ?float
+    {
+        if ($left <= $taken(0.0)) {
+            return 0.0;
+        }
+        $short = static fn(float $days): float => $left - $taken($days);
+        $far = Root::bracket($short, 1.0, self::LOOKED_AHEAD_D);
+
+        return $far === null ? null : Root::between($short, 0.0, $far, 1e-9);
     }
 }

@@ -14,7 +14,10 @@ final readonly class ConflictState
     /** From so much on there is salt in the water. */
     private const SALTED_G_L = 0.5;
 
-    /** @param  list<string>  $present  all that is in the water or the loop, once each */
+    /**
+     * @param  list<string>  $present  all that is in the water or the loop, once each
+     * @param  ?float  $leftMgL  of the agent that is to be given, where that is known
+     */
     private function __construct(
         public float $tempC,
         public ?float $ph,
@@ -22,6 +25,8 @@ final readonly class ConflictState
         public ?float $hardness,
         public ?float $oxygen,
         public array $present,
+        private ?float $leftMgL,
+        private float $salinityGL,
     ) {}
 
     /** @return list<Input> */
@@ -35,6 +40,7 @@ final readonly class ConflictState
             WaterInputs::salinity(),
             Input::number('do_mg_l', 'Oxygen', 'mg/L', 0, 30)->optional(),
             Input::choices('present', 'In the water or the loop', $conflicts->things())->optional(),
+            Input::number('left_mg_l', 'Of it left in the water', 'mg/L, µL/L for a liquid', 0, 100000)->optional(),
             Input::flag('carbon_in', 'Carbon in the loop')->or(false),
             Input::flag('zeolite_in', 'Zeolite in the loop')->or(false),
             Input::flag('uv_on', 'UV is on')->or(false),
@@ -60,6 +66,19 @@ final readonly class ConflictState
                     ...$given->number('salinity_g_l') >= self::SALTED_G_L ? ['salt'] : [],
                 ]),
             ),
+            leftMgL: $given->numberOrNull('left_mg_l'),
+            salinityGL: $given->number('salinity_g_l'),
         );
+    }
+
+    /** How much of an agent is in the water, mg/L (µL/L); null where nobody knows. Salt is known by its reading. */
+    public function left(string $thing): ?float
+    {
+        return match (true) {
+            $this->leftMgL !== null => $this->leftMgL,
+            $thing === 'salt' && $this->salinityGL > 0 => 1000 * $this->salinityGL,
+            in_array($thing, $this->present, true) => null,
+            default => 0.0,
+        };
     }
 }

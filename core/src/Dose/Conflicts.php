@@ -25,6 +25,7 @@ final readonly class Conflicts
         'carbon',
         'uv',
         'seeding_filter',
+        self::OWN,
         ...self::LIVING,
     ];
 
@@ -32,7 +33,20 @@ final readonly class Conflicts
     public const LIVING = ['plants', 'invertebrates'];
 
     /** Agents that take oxygen, or the fish's breath. */
-    private const OXYGEN_HUNGRY = ['formalin', 'potassium_permanganate', 'chloramine_t', 'copper_sulfate'];
+    private const OXYGEN_HUNGRY = [
+        'formalin',
+        'potassium_permanganate',
+        'chloramine_t',
+        'copper_sulfate',
+        'hydrogen_peroxide',
+        self::OWN,
+    ];
+
+    /** An agent of one's own, of which nothing is known but its label. */
+    public const OWN = 'own';
+
+    /** Above this permanganate burns gills at the dose that is usual. */
+    public const PERMANGANATE_PH = 8.5;
 
     /** Things that are given to water rather than against a sickness. */
     private const NOT_TREATMENTS = ['salt', 'binder', 'thiosulfate', 'bicarbonate', 'chlorine'];
@@ -69,9 +83,24 @@ final readonly class Conflicts
         $others = array_values(array_filter($state->present, static fn(string $one): bool => $one !== $thing));
 
         return Judged::by([
+            ...$this->sameAgain($thing, $state),
             ...array_map(fn(string $other): Meeting => $this->pair($thing, $other)->with($other), $others),
             ...$this->water($thing, $state),
         ]);
+    }
+
+    /**
+     * A treatment that is in the water already, nobody knows how much of it: a dose on top is not worked out blind.
+     *
+     * @return list<Meeting>
+     */
+    private function sameAgain(string $thing, ConflictState $state): array
+    {
+        $agent = $thing === self::OWN || isset($this->agents->agents[$thing]);
+
+        return $agent && in_array($thing, $state->present, true) && $state->left($thing) === null
+            ? [Meeting::refused('same_agent_in_water')]
+            : [];
     }
 
     /** @return list<Meeting> what the water itself says to an agent */
@@ -84,6 +113,12 @@ final readonly class Conflicts
                 ],
                 $agent === 'copper_sulfate' && $state->alkalinity < 50 => [Meeting::refused('copper_in_soft_water')],
                 $agent === 'chloramine_t' => self::chloramineT($state->ph, $state->hardness),
+                $agent === 'potassium_permanganate' && $state->ph === null => [
+                    Meeting::onCondition('permanganate_ph_unknown'),
+                ],
+                $agent === 'potassium_permanganate' && $state->ph > self::PERMANGANATE_PH => [
+                    Meeting::refused('permanganate_in_alkaline_water', ['ph' => Format::number((float) $state->ph, 2)]),
+                ],
                 default => [],
             },
             ...in_array($agent, self::OXYGEN_HUNGRY, true) ? self::breath($state->tempC, $state->oxygen) : [],
@@ -150,7 +185,7 @@ final readonly class Conflicts
 
     private function condition(string $one, string $other): ?string
     {
-        $treatment = isset($this->agents->agents[$one]) && !in_array($one, self::NOT_TREATMENTS, true);
+        $treatment = $this->treats($one);
 
         return match (true) {
             $other === 'carbon' && ($treatment || $one === 'binder') => 'carbon_out',
@@ -159,13 +194,15 @@ final readonly class Conflicts
             $other === 'seeding_filter' && $treatment => 'bypass_seeded_filter',
             $other === 'binder' && $treatment => 'binder_apart',
             $other === 'chlorine' && $treatment => 'chlorine_out',
-            $one !== $other &&
-                $treatment &&
-                isset($this->agents->agents[$other]) &&
-                !in_array($other, self::NOT_TREATMENTS, true)
-                => 'two_medicines',
+            $one !== $other && $treatment && $this->treats($other) => 'two_medicines',
             default => null,
         };
+    }
+
+    private function treats(string $thing): bool
+    {
+        return $thing === self::OWN ||
+            (isset($this->agents->agents[$thing]) && !in_array($thing, self::NOT_TREATMENTS, true));
     }
 
     private function oxidises(string $thing): bool

@@ -27,7 +27,7 @@ final readonly class Danger
     /**
      * @param  list<Present>  $present
      * @param  bool  $zeolite  whether zeolite or resin hangs in the loop
-     * @param  ?float  $alkalinityMgL  as tested; copper goes by it
+     * @param  ?float  $alkalinityMgL  as tested; copper goes by it, chloramine-T by pH and hardness
      * @return list<self> the worst first
      */
     public static function of(
@@ -36,11 +36,16 @@ final readonly class Danger
         Conflicts $conflicts,
         AgentTable $agents,
         ?float $alkalinityMgL,
+        ?float $ph = null,
+        ?float $hardnessMgL = null,
     ): array {
         $found = [];
         foreach ($present as $one) {
             $agent = $agents->agents[$one->thing] ?? null;
-            $ceiling = $agent === null ? null : StandingLevel::ceiling($agent, $alkalinityMgL ?? self::unknown($agent));
+            $ceiling =
+                $agent === null
+                    ? null
+                    : StandingLevel::ceiling($agent, $alkalinityMgL ?? self::unknown($agent), $ph, $hardnessMgL);
             if ($one->mgL !== null && $ceiling !== null && !StandingLevel::fits($one->mgL, 0.0, $ceiling)) {
                 $found[] = self::over($one, $one->mgL, $ceiling, $agent->unit === 'mL' ? 'µL/L' : 'mg/L');
             }

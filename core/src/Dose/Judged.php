@@ -43,6 +43,16 @@ final readonly class Judged
         return new self($this->refusals, [...$this->conditions, ...array_values($more)], $this->pairs);
     }
 
+    /** Both of them together. */
+    public function and(self $other): self
+    {
+        return new self(
+            [...$this->refusals, ...$other->refusals],
+            [...$this->conditions, ...$other->conditions],
+            [...$this->pairs, ...$other->pairs],
+        );
+    }
+
     public function isRefused(): bool
     {
         return $this->refusals !== [];

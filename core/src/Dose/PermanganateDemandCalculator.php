@@ -12,15 +12,27 @@ use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\WaterInputs;
 use Ironwort\Core\Words\Message;
 
 /**
  * What the water itself takes of permanganate, from samples that stay pink or turn brown in 15 minutes.
  *
+ * It lies between the strongest that turned brown and the weakest that stayed pink. The two must stand within 1 mg/L
+ * of one another, and the lower of them is taken: what is given above the demand is what burns.
+ *
+ *     brown at 3, pink at 4 mg/L  →  demand 3, so 5 mg/L
+ *
  * @source uf-ifas-permanganate
  */
 final readonly class PermanganateDemandCalculator implements Calculator
 {
+    /** How far the samples may stand apart, mg/L. Common practice, no source. */
+    private const BRACKET_MG_L = 1.0;
+
+    /** What is left to work on the fish, mg/L. */
+    private const ABOVE_MG_L = 2.0;
+
     public function name(): string
     {
         return 'dose.permanganate_demand';
@@ -44,12 +56,19 @@ final readonly class PermanganateDemandCalculator implements Calculator
             Input::number('brown_mg_l', 'Most that turned brown in 15 min', 'mg/L', 0.1, 30)->optional(),
             Input::number('pink_mg_l', 'Least that stayed pink', 'mg/L', 0.1, 30)->optional(),
             Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
+            WaterInputs::ph()->optional(),
         ];
     }
 
     public function outputs(): array
     {
-        return [new Output('demand_mg_l', 'mg/L'), new Output('dose_mg_l', 'mg/L'), new Output('dose_g', 'g')];
+        return [
+            new Output('demand_mg_l', 'mg/L'),
+            new Output('dose_mg_l', 'mg/L'),
+            new Output('dose_g', 'g'),
+            new Output('refused'),
+            new Output('codes'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -67,38 +86,38 @@ final readonly class PermanganateDemandCalculator implements Calculator
                 $key === 'pink_mg_l' ? ($pink[] = $given->number($key)) : ($brown[] = $given->number($key));
             }
         }
-        if ($pink === [] && $brown === []) {
-            throw BadInput::at('pink_mg_l', 'What is the least that stayed pink for a quarter of an hour?');
-        }
-        if ($pink === []) {
-            throw BadInput::at(
-                'samples',
-                'None stayed pink: the water takes more than the strongest sample. Clean it ' .
-                    'first; so dirty a water is not treated.',
-            );
-        }
-        if ($brown !== [] && max($brown) >= min($pink)) {
-            throw BadInput::at(
-                'samples',
-                'A stronger sample turned brown where a weaker stayed pink: do the test again.',
-            );
-        }
-        // The weakest that stays pink holds the demand; the strongest that does not is less than it.
-        $demand = min($pink);
+        $this->bracketed($pink, $brown);
+        $demand = max($brown);
         $work = new Working();
         $work->step(
-            'The weakest sample that is still pink holds the demand.',
-            'min pink',
-            implode(', ', array_map(static fn(float $dose): string => Format::number($dose), $pink)) . ' mg/L pink',
-            Format::number($demand) . ' mg/L at most',
+            'The strongest that turned brown; the weakest that stayed pink stands within 1 mg/L above it.',
+            'max brown',
+            Format::number($demand) . ' mg/L brown, ' . Format::number(min($pink)) . ' mg/L pink',
+            Format::number($demand) . ' mg/L at least',
         );
-        if ($demand > 6) {
-            $work->danger(Message::of('dose.permanganate_demand_mg_taken_dirt_permanganate'));
-            $work->cite('uf-ifas-permanganate');
+        $work->cite('uf-ifas-permanganate', 'dose-conflicts');
+        $ph = $given->numberOrNull('ph');
+        $refusal = match (true) {
+            $demand > TreatmentCalculator::MOST_DEMAND_MG_L => Message::of(
+                'dose.permanganate_demand_mg_taken_dirt_permanganate',
+            ),
+            $ph !== null && $ph > Conflicts::PERMANGANATE_PH => Message::of('dose.permanganate_in_alkaline_water', [
+                'ph' => Format::number($ph, 2),
+            ]),
+            default => null,
+        };
+        if ($refusal !== null) {
+            $work->danger($refusal);
 
-            return $work->result(['demand_mg_l' => $demand, 'dose_mg_l' => null, 'dose_g' => null]);
+            return $work->result([
+                'demand_mg_l' => $demand,
+                'dose_mg_l' => null,
+                'dose_g' => null,
+                'refused' => true,
+                'codes' => [$refusal->code],
+            ]);
         }
-        $dose = $demand + 2;
+        $dose = $demand + self::ABOVE_MG_L;
         $work->step(
             'Two above it, to work for some hours.',
             'demand + 2',
@@ -111,13 +130,59 @@ final readonly class PermanganateDemandCalculator implements Calculator
             Format::number($given->number('volume_l'), 5) . ' L',
             Format::number(($dose * $given->number('volume_l')) / 1000, 4) . ' g',
         );
-        $work->cite('uf-ifas-permanganate', 'dose-conflicts');
         $work->danger(Message::of('dose.permanganate_demand_never_formalin_another_oxidiser'));
 
         return $work->result([
             'demand_mg_l' => $demand,
             'dose_mg_l' => $dose,
             'dose_g' => ($dose * $given->number('volume_l')) / 1000,
+            'refused' => false,
+            'codes' => [],
         ]);
+    }
+
+    /**
+     * @param  list<float>  $pink
+     * @param  list<float>  $brown
+     *
+     * @phpstan-assert non-empty-list<float> $pink
+     * @phpstan-assert non-empty-list<float> $brown
+     *
+     * @throws BadInput where the samples do not tell the demand from both sides
+     */
+    private function bracketed(array $pink, array $brown): void
+    {
+        if ($pink === [] && $brown === []) {
+            throw BadInput::at('pink_mg_l', 'What is the least that stayed pink for a quarter of an hour?');
+        }
+        if ($pink === []) {
+            throw BadInput::at(
+                'samples',
+                'None stayed pink: the water takes more than the strongest sample. Clean it ' .
+                    'first; so dirty a water is not treated.',
+            );
+        }
+        if ($brown === []) {
+            throw BadInput::at(
+                'brown_mg_l',
+                'All stayed pink: the water may take far less. Try weaker samples until one turns brown.',
+            );
+        }
+        if (max($brown) >= min($pink)) {
+            throw BadInput::at(
+                'samples',
+                'A stronger sample turned brown where a weaker stayed pink: do the test again.',
+            );
+        }
+        if (min($pink) - max($brown) > self::BRACKET_MG_L + 1e-9) {
+            throw BadInput::at(
+                'pink_mg_l',
+                'Brown at ' .
+                    Format::number(max($brown)) .
+                    ' and pink at ' .
+                    Format::number(min($pink)) .
+                    ' mg/L stand too far apart: try one in between, until they are within 1 mg/L.',
+            );
+        }
     }
 }

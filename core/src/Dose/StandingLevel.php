@@ -20,16 +20,29 @@ final readonly class StandingLevel
     private const ALKALINITY_PER_COPPER = 100.0;
 
     /**
-     * @param  ?float  $alkalinityMgL  as tested; null where nobody did
+     * Copper goes by alkalinity, chloramine-T by pH and hardness; where these are not known, copper has no room at all
+     * and chloramine-T only its own ceiling.
+     *
+     * @param  ?float  $alkalinityMgL  as tested, like pH and hardness; null where nobody did
      * @return ?float null for an agent that is not left in the water
      */
-    public static function ceiling(Agent $agent, ?float $alkalinityMgL): ?float
-    {
+    public static function ceiling(
+        Agent $agent,
+        ?float $alkalinityMgL,
+        ?float $ph = null,
+        ?float $hardnessMgL = null,
+    ): ?float {
         $most = $agent->prolonged[1] ?? null;
 
-        return $most !== null && $agent->id === 'copper_sulfate'
-            ? min($most, ($alkalinityMgL ?? 0.0) / self::ALKALINITY_PER_COPPER)
-            : $most;
+        return match (true) {
+            $most === null => null,
+            $agent->id === 'copper_sulfate' => min($most, ($alkalinityMgL ?? 0.0) / self::ALKALINITY_PER_COPPER),
+            $agent->id === 'chloramine_t' && $ph !== null && $hardnessMgL !== null => min(
+                $most,
+                ChloramineT::dose($ph, $hardnessMgL),
+            ),
+            default => $most,
+        };
     }
 
     /**
@@ -51,6 +64,6 @@ final readonly class StandingLevel
      */
     public static function topUp(float $level, float $left, float $mostLeft, float $ceiling): float
     {
-        return max(0.0, min($level - $left, max($ceiling, $level) - $mostLeft));
+        return max(0.0, min($level - $left, $ceiling - $mostLeft));
     }
 }

@@ -23,6 +23,9 @@ final readonly class ZeoliteCalculator implements Calculator
     /** What a gram of zeolite is taken to hold where its data sheet says nothing, mg N. */
     public const CAPACITY_MG_N_PER_G = 1.5;
 
+    /** Less than this of ammonia above the goal is nothing, mg/L as N. */
+    private const TOLD_APART_MG_L = 0.001;
+
     public function name(): string
     {
         return 'dose.zeolite';
@@ -55,9 +58,9 @@ final readonly class ZeoliteCalculator implements Calculator
     {
         $salt = $given->number('salinity_g_l');
         $capacity = $given->number('capacity_mg_n_per_g') / (1 + $salt / 0.15);
-        $mass =
-            (max(0.0, $given->number('tan_mg_l') - $given->number('target_mg_l')) * $given->number('volume_l')) /
-            $capacity;
+        $over = $given->number('tan_mg_l') - $given->number('target_mg_l');
+        // What a kit cannot tell from the goal is at it.
+        $mass = $over < self::TOLD_APART_MG_L ? 0.0 : ($over * $given->number('volume_l')) / $capacity;
         $made = $given->number('production_g_d');
         $work = new Working();
         $work->step(

@@ -18,7 +18,8 @@ use Ironwort\Core\Words\Message;
  * Thiosulfate for the chlorine in new water, and the ammonia that chloramine leaves.
  *
  * Two of thiosulfate take one of chlorine, to tetrathionate: 7.0 g of the pentahydrate a gram of chlorine, no
- * safety factor. Monochloramine leaves 0.1975 g of ammonia nitrogen a gram of chlorine.
+ * safety factor. Monochloramine leaves 0.1975 g of ammonia nitrogen a gram of chlorine. A conditioner is never less
+ * than its label for the new water, and more where there is more chlorine than the label holds.
  *
  * @source thiosulfate-stoichiometry
  */
@@ -68,7 +69,7 @@ final readonly class DechlorinateCalculator implements Calculator
             $label[0] === null || $label[1] === null
                 ? null
                 : (($label[0] * $given->number('volume_l')) / $label[1]) *
-                    ($strength === null ? 1.0 : $chlorine / $strength);
+                    ($strength === null ? 1.0 : max(1.0, $chlorine / $strength));
         $work = new Working();
         $work->step(
             'Chlorine in the new water.',

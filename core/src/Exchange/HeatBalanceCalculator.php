@@ -61,6 +61,7 @@ final readonly class HeatBalanceCalculator implements Calculator
             Input::number('source_temp_c', 'Temperature of the new water', '°C', 0, 60)->optional(),
             Input::number('coil_m2', 'Coil that warms it, outside', 'm²', 0, 100)->or(0.0),
             Input::number('heater_w', 'Heater', 'W', 0, 1e6)->optional(),
+            Input::number('to_c', 'Until it stands at, unheated', '°C', 0, 40)->optional(),
         ];
     }
 
@@ -79,6 +80,7 @@ final readonly class HeatBalanceCalculator implements Calculator
             new Output('without_heater_c', '°C'),
             new Output('falls_c_h', '°C/h'),
             new Output('kwh_d', 'kWh'),
+            new Output('hours_to_c', 'h'),
         ];
     }
 
@@ -101,7 +103,10 @@ final readonly class HeatBalanceCalculator implements Calculator
         ];
         $needed = array_sum($lost);
         $all = $walls + $surface + $carries;
-        $rests = $all > 0 ? (($walls + $surface) * $air + $carries * $in) / $all : $temp;
+        // Water at rest stays at nothing until it has frozen.
+        $rests = $all > 0 ? max(0.0, (($walls + $surface) * $air + $carries * $in) / $all) : $temp;
+        $target = $given->numberOrNull('to_c');
+        $hours = $target === null ? null : self::hours($given->number('volume_l'), $temp, $target, $rests, $all);
         $heater = $given->numberOrNull('heater_w');
 
         $work = new Working();
@@ -167,6 +172,23 @@ final readonly class HeatBalanceCalculator implements Calculator
             'without_heater_c' => $rests,
             'falls_c_h' => (max(0.0, $needed) * 3600) / (self::HEAT_J_L * $given->number('volume_l')),
             'kwh_d' => 0.024 * max(0.0, $needed),
+            'hours_to_c' => $hours,
         ]);
+    }
+
+    /**
+     * Hours until unheated water stands at a temperature, under air that stays as it is: τ ln((T₀ − Teq)/(T − Teq)).
+     *
+     * @param  float  $rests  °C it comes to rest at
+     * @param  float  $perK  W/K in all
+     * @return ?float null where it never does
+     */
+    private static function hours(float $volumeL, float $from, float $to, float $rests, float $perK): ?float
+    {
+        if ($perK <= 0 || ($from - $rests) * ($to - $rests) <= 0 || abs($to - $rests) > abs($from - $rests)) {
+            return abs($from - $to) < 1e-9 ? 0.0 : null;
+        }
+
+        return (((self::HEAT_J_L * $volumeL) / $perK) * log(($from - $rests) / ($to - $rests))) / 3600;
     }
 }

@@ -10,6 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Water\Carbonate;
+use Ironwort\Core\Water\UnionisedAmmonia;
 
 /**
  * Waters by what was measured in them, and what they are when mixed.
@@ -19,6 +20,9 @@ use Ironwort\Core\Water\Carbonate;
  */
 final readonly class WaterMix
 {
+    /** What CO2 stands at in aired water, mg/L. */
+    private const AIRED_CO2_MG_L = 0.5;
+
     public const KEYS = [
         'tan_mg_l',
         'no2_n_mg_l',
@@ -32,6 +36,16 @@ final readonly class WaterMix
 
     /** @param  array<string, float>  $values */
     private function __construct(public array $values) {}
+
+    /**
+     * Of what is known to mix: the same keys are known of whatever it is mixed with.
+     *
+     * @param  array<string, float>  $values
+     */
+    public static function known(array $values): self
+    {
+        return new self(array_intersect_key($values, array_flip(self::KEYS)));
+    }
 
     public static function input(string $key, string $label): Input
     {
@@ -70,6 +84,20 @@ final readonly class WaterMix
             Input::number('ph', 'pH', null, 4, 11),
             Input::number('salinity_g_l', 'Salinity', 'g/L', 0, 40),
         ];
+    }
+
+    /** @return list<Input> what of it is made in a day, g */
+    public static function made(): array
+    {
+        return array_map(
+            static fn(Input $field): Input => Input::number($field->key, $field->label, 'g/d', 0, 1e6),
+            array_values(
+                array_filter(
+                    self::fields(),
+                    static fn(Input $field): bool => in_array($field->unit, ['mg/L as N', 'mg/L as CaCO₃'], true),
+                ),
+            ),
+        );
     }
 
     /** What a key stands for, in words. */
@@ -133,6 +161,52 @@ final readonly class WaterMix
         }
 
         return new self($mixed);
+    }
+
+    /**
+     * The same after a part of a day in which so much was made.
+     *
+     * @param  array<string, float>  $made  mg/L a day by key
+     */
+    public function plus(array $made, float $days): self
+    {
+        $values = $this->values;
+        foreach ($made as $key => $aDay) {
+            if (isset($values[$key])) {
+                $values[$key] = max(0.0, $values[$key] + $aDay * $days);
+            }
+        }
+
+        return new self($values);
+    }
+
+    /** Un-ionised ammonia, mg/L as N; null where it does not follow from what is known. */
+    public function unionised(): ?float
+    {
+        return isset($this->values['tan_mg_l'], $this->values['ph'], $this->values['temp_c'])
+            ? UnionisedAmmonia::of(
+                $this->values['tan_mg_l'],
+                $this->values['ph'],
+                $this->values['temp_c'],
+                $this->values['salinity_g_l'] ?? 0.0,
+            )->nh3N
+            : null;
+    }
+
+    /** The same once the water is aired, and its pH has risen to what its KH holds. */
+    public function airedUnionised(): ?float
+    {
+        $aired = $this->airedPh();
+
+        return $aired === null ? null : (new self([...$this->values, 'ph' => $aired]))->unionised();
+    }
+
+    /** pH at a CO2 of 0.5 mg/L; null without alkalinity and temperature. */
+    public function airedPh(): ?float
+    {
+        return isset($this->values['alkalinity_mg_l'], $this->values['temp_c'])
+            ? $this->carbonate()->phWithCo2(self::AIRED_CO2_MG_L)
+            : null;
     }
 
     /** @return object|array<string, float> an object even when empty */

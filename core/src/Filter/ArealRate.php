@@ -7,12 +7,13 @@ namespace Ironwort\Core\Filter;
 /**
  * TAN removal per m² of grown surface: r = ceiling · C / (K + C), with the ceiling set by the water.
  *
- * Ceiling and rate in g N/m²/d, C in mg/L as N. On a moving carrier C counts only up to DO/3.2. The
- * temperature factor is held above 32 °C, where nitrifiers gain no more.
+ * Ceiling and rate in g N/m²/d, C in mg/L as N. On a moving carrier C counts only up to DO/3.2. Warmth counts for
+ * less above 20 °C, where ammonia and oxygen are what a film waits for, and for nothing more above 32 °C.
  *
- *     floating bead, 25 °C, pH 7.5, DO 7, alkalinity 120: at(0.5) × 1150 m²/m³  →  132 g/m³/d
+ *     floating bead, 25 °C, pH 7.5, DO 7, alkalinity 120: at(0.5) × 1150 m²/m³  →  104 g/m³/d
  *
- * @source rusten-2006     θ 1.09, and the ratio of oxygen to ammonia on moving carriers
+ * @source rusten-2006     θ 1.09 up to 20 °C, and the ratio of oxygen to ammonia on moving carriers
+ * @source zhu-chen-2002   1.04 above, of the 1 to 4 % a degree that were found where little ammonia limits
  * @source fitted-areal-rates  r20, K and the factors of oxygen and alkalinity
  * @source downing-1964    pH below 7.2
  * @source malone-beecher-2000  ranges the bead figures are checked against
@@ -23,7 +24,11 @@ final readonly class ArealRate
 
     public const OXYGEN_PER_TAN = 3.2;
 
-    private const HELD_ABOVE_C = 32.0;
+    public const HELD_ABOVE_C = 32.0;
+
+    private const THETA_WARM = 1.04;
+
+    private const WARM_FROM_C = 20.0;
 
     private function __construct(
         public float $r20,
@@ -52,7 +57,7 @@ final readonly class ArealRate
         return new self(
             r20: $kind->r20,
             k: $kind->k,
-            temperature: self::THETA ** (min($water->tempC, self::HELD_ABOVE_C) - 20),
+            temperature: self::warmth($water->tempC),
             oxygen: $kind->oxygen === OxygenSupply::Water ? $water->oxygen / (0.5 + $water->oxygen) : 1.0,
             ph: self::phFactor($water->ph),
             alkalinity: $water->alkalinity / (15 + $water->alkalinity),
@@ -62,7 +67,15 @@ final readonly class ArealRate
         );
     }
 
-    /** 1 from pH 7.2 to 8.5, falling on both sides, never under 0.05. */
+    /** f(T) of a rate that is written down at 20 °C. */
+    public static function warmth(float $tempC): float
+    {
+        $above = min($tempC, self::HELD_ABOVE_C) - self::WARM_FROM_C;
+
+        return ($above > 0 ? self::THETA_WARM : self::THETA) ** $above;
+    }
+
+    /** 1 from pH 7.2 to 8.5, falling on both sides, to a half at 9.5; never under 0.05. */
     public static function phFactor(float $ph): float
     {
         return match (true) {

@@ -189,7 +189,7 @@ final readonly class Balance
     /** g N/d that the grown surface could take with nothing short. */
     public function greatest(): float
     {
-        $warmth = ArealRate::THETA ** (min($this->water->tempC, 32.0) - 20);
+        $warmth = ArealRate::warmth($this->water->tempC);
         $sum = static fn(FilterStage $stage): float => $stage->areaM2() *
             $stage->kind->r20 *
             $stage->maturity *

@@ -8,11 +8,13 @@ namespace Ironwort\Core\Filter;
  * How much of a surface its ammonia oxidisers fill, and how that follows the load.
  *
  * `share` runs 0 to 1. Bacteria grow at mu s (1 − share) and die at b; s is how hard they must work to
- * take the load, never more than what the water allows. Rates per day at 25 °C, θ 1.09.
+ * take the load, never more than what the water allows. Rates per day at 25 °C, θ 1.09, held above 32 °C. What has
+ * next to nothing to do starves, and dies faster.
  *
  *     25 °C, a load of a tenth of the greatest rate  →  settles at 1 − b/(mu s), 69 %
  *
  * @source model-calibrated  mu 0.477, b 0.015
+ * @source manser-2006  what starves, b 0.077 at 25 °C: 0.05 at 20
  */
 final readonly class Colony
 {
@@ -23,6 +25,11 @@ final readonly class Colony
     public const MU2 = 0.4;
 
     public const B2 = 0.015;
+
+    /** What is lost besides where there is nothing to do, and the effort below which that begins. */
+    private const STARVING = 0.062;
+
+    private const FED_FROM = 0.02;
 
     private const STEP_D = 0.25;
 
@@ -35,6 +42,18 @@ final readonly class Colony
      *     come; at any ammonia for what has been, since ammonia then rose until the load was taken
      */
     public function __construct(private float $greatest, private float $hardest, private float $tempC) {}
+
+    /** Growth and death against those at 25 °C. */
+    public static function warmth(float $tempC): float
+    {
+        return ArealRate::THETA ** (min($tempC, ArealRate::HELD_ABOVE_C) - 25);
+    }
+
+    /** Death a day at 25 °C of bacteria that work so hard, 0 to 1. */
+    public static function dying(float $effort): float
+    {
+        return self::B1 + self::STARVING * max(0.0, 1 - $effort / self::FED_FROM);
+    }
 
     /** What it settles at under a load in g N/d that never ends. */
     public function settles(float $load): float
@@ -55,13 +74,16 @@ final readonly class Colony
     /** The share after some days under one load. */
     public function after(float $share, float $load, float $days): float
     {
-        $warmth = ArealRate::THETA ** ($this->tempC - 25);
+        $warmth = self::warmth($this->tempC);
         $steps = max(1, (int) ceil($days / self::STEP_D));
         $step = $days / $steps;
         for ($i = 0; $i < $steps && $days > 0; $i++) {
             $share = max(self::SEED, $share);
             $effort = $this->greatest > 0 ? min($this->hardest, $load / ($this->greatest * $share)) : 0.0;
-            $share = min(1.0, $share * exp((self::MU1 * $effort * (1 - $share) - self::B1) * $warmth * $step));
+            $share = min(
+                1.0,
+                $share * exp((self::MU1 * $effort * (1 - $share) - self::dying($effort)) * $warmth * $step),
+            );
         }
 
         return $share;

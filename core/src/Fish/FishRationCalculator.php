@@ -55,11 +55,18 @@ final readonly class FishRationCalculator implements Calculator
         $percent = $this->table->percent($weight, $temp, $purpose);
 
         $work = new Working();
-        $work->cite('cp-ration');
+        $work->cite('cp-ration', 'huisman-1976-from-memory');
         if ($temp < $this->table->fastingBelowC()) {
             $work->step(
                 'Too cold to digest.',
                 'no food below ' . Format::number($this->table->fastingBelowC()) . ' °C',
+                Format::number($temp) . ' °C',
+                '0 %',
+            );
+        } elseif ($temp > $this->table->fastingAboveC) {
+            $work->step(
+                'Too warm: digesting takes oxygen that is not there.',
+                'no food above ' . Format::number($this->table->fastingAboveC) . ' °C',
                 Format::number($temp) . ' °C',
                 '0 %',
             );

@@ -12,9 +12,9 @@ use Ironwort\Core\Data\Row;
  *
  * Between its temperatures the table is read in a straight line, between its weights in a straight
  * line on the logarithm of weight; beyond its smallest and largest fish it is held. Nothing is fed
- * below the table's lowest temperature, and at more than its highest the last row is held.
+ * below the table's lowest temperature, nor in heat above another; between its highest row and that the row is held.
  *
- * @source cp-ration
+ * @source cp-ration  @source huisman-1976-from-memory  maintenance of large fish
  */
 final readonly class RationTable
 {
@@ -29,6 +29,7 @@ final readonly class RationTable
         public array $tempsC,
         private array $percents,
         public array $purposes,
+        public float $fastingAboveC,
     ) {}
 
     public static function from(Row $table): self
@@ -41,7 +42,13 @@ final readonly class RationTable
             $purposes[$purpose->text('id')] = $purpose->text('say');
         }
 
-        return new self($table->numbers('weights_g'), $table->numbers('temps_c'), $percents, $purposes);
+        return new self(
+            $table->numbers('weights_g'),
+            $table->numbers('temps_c'),
+            $percents,
+            $purposes,
+            $table->number('fasting_above_c'),
+        );
     }
 
     /** Below this no food is given, °C. */
@@ -54,7 +61,7 @@ final readonly class RationTable
     public function percent(float $weightG, float $tempC, string $purpose): float
     {
         $rows = $this->percents[$purpose] ?? throw new BrokenTable("There is no ration for {$purpose}.");
-        if ($tempC < $this->fastingBelowC()) {
+        if ($tempC < $this->fastingBelowC() || $tempC > $this->fastingAboveC) {
             return 0.0;
         }
         $logWeights = array_map(log(...), $this->weightsG);

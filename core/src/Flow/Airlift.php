@@ -9,7 +9,8 @@ use Ironwort\Core\Numeric\Root;
 /**
  * A riser with air let in at its foot, by Nicklin's slug flow.
  *
- * The water beside the riser pushes it up until the lighter column, with its friction, weighs the same.
+ * The water beside the riser pushes it up until the lighter column, with its friction and what is lost where the water
+ * enters and leaves, weighs the same.
  * Lengths in m, air in m³/s at the surface, flow in m³/s.
  *
  * @source nicklin-1963
@@ -24,6 +25,9 @@ final readonly class Airlift
     private const ATMOSPHERE_M = 10.33;
 
     private const CURVE_POINTS = 8;
+
+    /** What is lost at the way in and the way out, in heads of the water's speed. From memory. */
+    public const LOSSES_K = 1.5;
 
     public float $area;
 
@@ -40,6 +44,7 @@ final readonly class Airlift
         private float $boreM,
         private float $roughnessM = 1.5e-6,
         float $tempC = 20.0,
+        private float $lossesK = self::LOSSES_K,
     ) {
         $this->area = (M_PI / 4) * $boreM ** 2;
         $this->airInRiser = ($airM3s * self::ATMOSPHERE_M) / (self::ATMOSPHERE_M + $submergenceM / 2);
@@ -81,7 +86,9 @@ final readonly class Airlift
     /** Positive while the still water outweighs the riser and its friction. */
     private function surplus(float $waterSpeed, float $liftM): float
     {
-        return $this->submergenceM / ($this->submergenceM + $liftM) -
+        $ends = ($this->lossesK * $waterSpeed ** 2) / (2 * WaterProperties::GRAVITY);
+
+        return ($this->submergenceM - $ends) / ($this->submergenceM + $liftM) -
             (1 - $this->gasShare($waterSpeed)) * (1 + $this->friction($waterSpeed));
     }
 

@@ -22,7 +22,7 @@ use Ironwort\Core\Words\Message;
  * 1.2 times the speed of the mixture and 0.35 √(gD) on top of that. Air is taken at the mean pressure
  * in the riser. Valid for slug flow, risers of about 20 to 150 mm; optimistic for wide risers and fine bubbles.
  *
- *     20 L/min of air, 0.7 m under water, 0.05 m lift, 50 mm  →  about 3,500 L/h
+ *     20 L/min of air, 0.7 m under water, 0.05 m lift, 50 mm  →  about 4,900 L/h
  *
  * @source nicklin-1963
  */
@@ -46,6 +46,7 @@ final readonly class AirliftCalculator implements Calculator
             Input::number('lift_m', 'Lift above the water', 'm', 0, 5),
             Input::number('bore_mm', 'Bore of the riser', 'mm', 8, 300),
             Input::number('roughness_mm', 'Roughness of the wall', 'mm', 0, 5)->or(0.0015),
+            Input::number('losses_k', 'Lost at its ends, as ΣK', null, 0, 20)->or(Airlift::LOSSES_K),
             WaterInputs::temperature()->or(20.0),
         ];
     }
@@ -70,6 +71,7 @@ final readonly class AirliftCalculator implements Calculator
             $given->number('bore_mm') / 1000,
             $given->number('roughness_mm') / 1000,
             $given->number('temp_c'),
+            $given->number('losses_k'),
         );
         $waterSpeed = $lift->waterSpeed($given->number('lift_m'));
         $flow = PipeInputs::litresPerHour($waterSpeed * $lift->area);
@@ -90,8 +92,12 @@ final readonly class AirliftCalculator implements Calculator
         );
         $work->step(
             'The flow at which both columns weigh the same.',
-            'depth/(depth + lift) = (1 − ε)(1 + friction)',
-            Format::number($depth) . ' / ' . Format::number($riser) . ' m',
+            '(depth − ΣK vw²/2g)/(depth + lift) = (1 − ε)(1 + friction)',
+            Format::number($depth) .
+                ' / ' .
+                Format::number($riser) .
+                ' m, ΣK ' .
+                Format::number($given->number('losses_k')),
             Format::number($flow, 3) . ' L/h',
         );
         $work->cite('nicklin-1963', 'colebrook-1939');

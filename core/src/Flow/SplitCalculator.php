@@ -77,8 +77,9 @@ final readonly class SplitCalculator implements Calculator
                 array_map(static fn(Pipe $pipe): float => $through($pipe, $head), $open),
             ) - $total,
             0.0,
-            $most,
-            1e-12,
+            // With one branch open the answer stands at this very end.
+            (1 + 1e-6) * $most,
+            1e-12 * max(1.0, $most),
         );
         $flows = array_map(static fn(?Pipe $pipe): float => $through($pipe, $head), $pipes);
 

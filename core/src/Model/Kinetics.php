@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Model;
 
-use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Filter\Colony;
 use Ironwort\Core\Fish\DailyLoad;
-use Ironwort\Core\Water\UnionisedAmmonia;
 
 /**
  * How the water and its bacteria move: the right-hand sides of the model.
@@ -15,9 +13,13 @@ use Ironwort\Core\Water\UnionisedAmmonia;
  * State: TAN, NO2-N, NO3-N in mg/L as N, alkalinity in mg/L as CaCO3, X1 and X2 in mg N/L/d at 20 °C, and
  * what was loaded and exchanged, mg N/L, by which the balance of nitrogen is closed.
  *
- *     s1 = TAN/(K1+TAN) · DO/(0.5+DO) · alk/(15+alk);  s2 = NO2/(K2+NO2) · DO/(1+DO) / (1+NH3N/KI)
- *     r = X s 1.09^(T−20);  dX = [mu s (1−X/Xmax) − b] X 1.09^(T−25)
+ *     s1 = TAN/(K1+TAN) · DO/(0.5+DO) · alk/(15+alk) · f(pH);  s2 = NO2/(K2+NO2) · DO/(1+DO) / (1+NH3N/KI)
+ *     r = X s f(T);  dX = [mu s (1−X/Xmax) − b(s)] X 1.09^(min(T,32)−25)
  *     dTAN = P − r1 + q (Cs − TAN);  dNO2 = r1 − r2 + q (…);  dNO3 = r2 + q (…);  dalk = 3.57 P − 7.14 r1 + q (…)
+ *
+ * f(T) and f(pH) are those of a surface, b(s) that of a colony: what starves dies faster.
+ *
+ * @see ArealRate, Colony
  *
  * @source model-calibrated
  */
@@ -42,6 +44,9 @@ final readonly class Kinetics
     /** Ammonia at which its oxidisers work half as hard as they could, mg/L as N. */
     public const K1 = 0.7;
 
+    /** Alkalinity at which they do, mg/L as CaCO3; below it nitrification all but stands. */
+    public const ALKALINITY_HALF = 15.0;
+
     private const K2 = 0.5;
 
     private const KI = 0.5;
@@ -52,35 +57,31 @@ final readonly class Kinetics
      */
     public static function rates(array $y, ModelParameters $p): array
     {
-        [$tan, $no2, $no3, $alk] = [
-            max(0.0, $y[self::TAN]),
-            max(0.0, $y[self::NO2]),
-            max(0.0, $y[self::NO3]),
-            max(0.0, $y[self::ALK]),
-        ];
-        $nh3 = $tan * UnionisedAmmonia::of(1.0, $p->ph, $p->tempC, $p->salinity)->fraction;
-        $s1 = (((($tan / (self::K1 + $tan)) * $p->oxygen) / (0.5 + $p->oxygen)) * $alk) / (15 + $alk);
-        $s2 = (($no2 / (self::K2 + $no2)) * $p->oxygen) / (1 + $p->oxygen) / (1 + $nh3 / self::KI);
-        $warm = ArealRate::THETA ** ($p->tempC - 20);
-        $growth = ArealRate::THETA ** ($p->tempC - 25);
-        $r1 = $y[self::X1] * $s1 * $warm;
-        $r2 = $y[self::X2] * $s2 * $warm;
-        $room = static fn(float $x): float => $p->xMax > 0 ? 1 - $x / $p->xMax : 0.0;
-        $comes = static fn(string $key, float $now): float => $p->flow * (($p->source[$key] ?? 0.0) - $now);
+        $tan = max(0.0, $y[self::TAN]);
+        $no2 = max(0.0, $y[self::NO2]);
+        $alk = max(0.0, $y[self::ALK]);
+        [$x1, $x2] = [$y[self::X1], $y[self::X2]];
+        $s1 = (($tan / (self::K1 + $tan)) * $p->limits1 * $alk) / (self::ALKALINITY_HALF + $alk);
+        $s2 = (($no2 / (self::K2 + $no2)) * $p->limits2) / (1 + ($p->unionised * $tan) / self::KI);
+        $r1 = $x1 * $s1 * $p->warmth;
+        $r2 = $x2 * $s2 * $p->warmth;
+        $grown = $p->xMax > 0 ? 1 / $p->xMax : 0.0;
+        $room = $p->xMax > 0 ? 1.0 : 0.0;
+        $tanIn = $p->flow * ($p->sourceTan - $y[self::TAN]);
+        $no2In = $p->flow * ($p->sourceNo2 - $y[self::NO2]);
+        $no3In = $p->flow * ($p->sourceNo3 - $y[self::NO3]);
 
         return [
-            $p->load - $r1 + $comes('tan_mg_l', $y[self::TAN]),
-            $r1 - $r2 + $comes('no2_n_mg_l', $y[self::NO2]),
-            $r2 + $comes('no3_n_mg_l', $y[self::NO3]),
+            $p->load - $r1 + $tanIn,
+            $r1 - $r2 + $no2In,
+            $r2 + $no3In,
             DailyLoad::NET_ALKALINITY_PER_N * $p->load -
             DailyLoad::ALKALINITY_PER_N * $r1 +
-            $comes('alkalinity_mg_l', $y[self::ALK]),
-            (Colony::MU1 * $s1 * $room($y[self::X1]) - Colony::B1) * $y[self::X1] * $growth,
-            (Colony::MU2 * $s2 * $room($y[self::X2]) - Colony::B2) * $y[self::X2] * $growth,
+            $p->flow * ($p->sourceAlk - $y[self::ALK]),
+            (Colony::MU1 * $s1 * ($room - $grown * $x1) - Colony::dying($s1)) * $x1 * $p->growth,
+            (Colony::MU2 * $s2 * ($room - $grown * $x2) - Colony::dying($s2)) * $x2 * $p->growth,
             $p->load,
-            $comes('tan_mg_l', $y[self::TAN]) +
-            $comes('no2_n_mg_l', $y[self::NO2]) +
-            $comes('no3_n_mg_l', $y[self::NO3]),
+            $tanIn + $no2In + $no3In,
         ];
     }
 }

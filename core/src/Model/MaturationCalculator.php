@@ -57,6 +57,11 @@ final readonly class MaturationCalculator implements Calculator
     /** Alkalinity at which nitrification begins to fail, mg/L as CaCO3: 2.8 dKH. */
     private const STARVES_MG_L = 50.0;
 
+    /** Steps after which a guess is given up, and what it is then held to cost. */
+    private const QUICK_STEPS = 5000;
+
+    private const NEVER = 1e12;
+
     public function name(): string
     {
         return 'filter.maturation';
@@ -144,7 +149,7 @@ final readonly class MaturationCalculator implements Calculator
         $today = max(array_column([...$tan, ...$no2], 0));
         $most = max(self::NONE * 10, $given->number('grown_mg_l_d'));
         $then = $given->object('then')?->numbers() ?? [];
-        $quick = Run::from($given, new DormandPrince(1e-5, 1e-7));
+        $quick = Run::from($given, new DormandPrince(1e-5, 1e-7, self::QUICK_STEPS));
         $start = static fn(float $x1, float $x2): array => Run::state($then, 'then', $x1, $x2);
         // What drifts in is known within a power of ten; readings that say otherwise soon outweigh that.
         $usual = static fn(float $active): float => log10($active / Run::INOCULUM) ** 2;
@@ -201,7 +206,7 @@ final readonly class MaturationCalculator implements Calculator
         $takes =
             (((($now['active_ammonia_mg_l_d'] * $limit) / (Kinetics::K1 + $limit)) * $given->number('volume_l')) /
                 1000) *
-            ArealRate::THETA ** ($run->temperature($today) - 20);
+            ArealRate::warmth($run->temperature($today));
         [$peak, $peakDay] = $likely->peak('no2_n_mg_l', $today);
         $edge = static fn(Trace $trace, string $key): float => $trace->on($today)[$key];
 
@@ -240,7 +245,7 @@ final readonly class MaturationCalculator implements Calculator
         );
         $work->step(
             'What they take today where ammonia stands at its limit.',
-            'X limit/(0.7 + limit) 1.09^(T − 20) × volume',
+            'X limit/(0.7 + limit) f(T) × volume',
             Format::number($limit, 3) . ' mg/L, ' . Format::number($run->temperature($today), 3) . ' °C',
             Format::number($takes, 3) . ' g N/d',
         );
@@ -323,7 +328,12 @@ final readonly class MaturationCalculator implements Calculator
      */
     private static function cost(Run $run, array $state, array $readings, string $key): float
     {
-        $trace = $run->through($state, array_values(array_unique(array_column($readings, 0), SORT_NUMERIC)));
+        try {
+            $trace = $run->through($state, array_values(array_unique(array_column($readings, 0), SORT_NUMERIC)));
+        } catch (BadInput) {
+            // So many bacteria that ammonia is gone in minutes: whatever was read, it was not that.
+            return self::NEVER;
+        }
 
         return array_sum(
             array_map(

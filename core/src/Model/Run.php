@@ -10,9 +10,10 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Fish\LoadInputs;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Numeric\DormandPrince;
+use Ironwort\Core\Numeric\TooStiff;
 use Ironwort\Core\Water\Oxygen;
-use Ironwort\Core\Water\UnionisedAmmonia;
 use Ironwort\Core\Water\WaterInputs;
 
 /**
@@ -26,6 +27,9 @@ final readonly class Run
 {
     /** Ammonia and nitrite under which a filter counts as grown, mg/L as N. Common practice, no source. */
     public const GROWN_BELOW_MG_L = 0.25;
+
+    /** Beyond so many changes a day there is nothing of the system in the water. */
+    private const MOST_TURNS_A_DAY = 500.0;
 
     /** What drifts in from anywhere, mg N/L/d at 20 °C of each kind. */
     public const INOCULUM = 0.006;
@@ -82,6 +86,8 @@ final readonly class Run
             throw BadInput::at('source.alkalinity_mg_l', 'New water comes in: give its alkalinity.');
         }
 
+        self::refuseFlood($given);
+
         return new self(
             volumeL: $given->number('volume_l'),
             biomassKg: $given->number('biomass_kg'),
@@ -96,6 +102,27 @@ final readonly class Run
             events: $events,
             solver: $solver,
         );
+    }
+
+    /** @throws BadInput at what brings so much water that there is no day to be followed */
+    private static function refuseFlood(Given $given): void
+    {
+        $flows = ['flow_l_h' => $given->number('flow_l_h')];
+        foreach ($given->rows('events') as $i => $event) {
+            if ($event->text('kind') === 'flow') {
+                $flows["events.{$i}.value"] = $event->numberOrNull('value') ?? 0.0;
+            }
+        }
+        foreach ($flows as $key => $flow) {
+            if (24 * $flow > self::MOST_TURNS_A_DAY * $given->number('volume_l')) {
+                throw BadInput::at(
+                    $key,
+                    'That changes all the water more than ' .
+                        Format::number(self::MOST_TURNS_A_DAY) .
+                        ' times a day: it is what comes in, and nothing is left to follow.',
+                );
+            }
+        }
     }
 
     /** The same with a keeper who looks at it on each mark. */
@@ -114,7 +141,8 @@ final readonly class Run
             flow: $this->flow,
             events: $this->events,
             solver: $this->solver,
-            tending: $tending,
+            // A keeper who does nothing need not be stopped for.
+            tending: $tending->idle() ? null : $tending,
         );
     }
 
@@ -189,15 +217,17 @@ final readonly class Run
         $events = $this->events;
         $points = $doses = $buffered = [];
         $t = 0.0;
+        $parameters = $this->parameters($forcing);
         while (true) {
             while ($events !== [] && $events[0]->day <= $t + 1e-9) {
                 $before = Trace::nitrogen($y);
                 $y = $this->happens(array_shift($events), $y, $forcing);
                 $moved += Trace::nitrogen($y) - $before;
+                $parameters = $this->parameters($forcing);
             }
             while ($marks !== [] && $t >= $marks[0] - 1e-9) {
                 array_shift($marks);
-                $points[] = $this->point($t, $y, $forcing);
+                $points[] = self::point($t, $y, $parameters);
             }
             if (
                 $this->tending?->doses($t, $y[Kinetics::TAN], $y[Kinetics::NO2], $doses[count($doses) - 1] ?? null) ===
@@ -215,17 +245,54 @@ final readonly class Run
             if ($marks === []) {
                 return new Trace($points, $y, $start, $moved, $doses, $buffered);
             }
-            $to = min($marks[0], $events === [] ? INF : $events[0]->day);
-            $parameters = $this->parameters($forcing);
+            $until = $events === [] ? INF : $events[0]->day;
+            // A keeper looks at each mark, and may do something there; else it runs on to what happens next.
+            $ahead = array_values(
+                array_filter(
+                    $marks,
+                    fn(float $mark): bool => $mark < $until - 1e-9 && $mark < ($this->tending->fromDay ?? INF),
+                ),
+            );
+            if (count($ahead) < count($marks)) {
+                $ahead[] = min($marks[count($ahead)], $until);
+            }
             $y = array_map(static fn(float $value): float => max(0.0, $value), array_slice($y, 0, 6)) + $y;
-            $y = $this->solver->integrate(
+            $states = $this->followed($parameters, $y, $t, $ahead);
+            foreach ($ahead as $i => $mark) {
+                $y = $states[$i];
+                $t = $mark;
+                if ($i < count($ahead) - 1 && $marks !== [] && $t >= $marks[0] - 1e-9) {
+                    array_shift($marks);
+                    $points[] = self::point($t, $y, $parameters);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<float>  $y
+     * @param  list<float>  $marks
+     * @return list<list<float>>
+     *
+     * @throws BadInput at `grown_mg_l_d` for a filter that takes what is there in no time
+     */
+    private function followed(ModelParameters $parameters, array $y, float $from, array $marks): array
+    {
+        try {
+            return $this->solver->through(
                 static fn(float $time, array $state): array => Kinetics::rates($state, $parameters),
                 $y,
-                $t,
-                $to,
+                $from,
+                $marks,
                 0.01,
             );
-            $t = $to;
+        } catch (TooStiff $stiff) {
+            throw BadInput::at(
+                'grown_mg_l_d',
+                'This filter is so large against its water that it cannot be followed past day ' .
+                    Format::number($from + $stiff->at, 3) .
+                    ': fewer days, or the water it really stands in.',
+            );
         }
     }
 
@@ -308,10 +375,9 @@ final readonly class Run
 
     /**
      * @param  list<float>  $y
-     * @param  array{feed: float, temperature: float, flow: float}  $forcing
      * @return array<string, float>
      */
-    private function point(float $day, array $y, array $forcing): array
+    private static function point(float $day, array $y, ModelParameters $parameters): array
     {
         $tan = max(0.0, $y[Kinetics::TAN]);
 
@@ -321,7 +387,7 @@ final readonly class Run
             'no2_n_mg_l' => max(0.0, $y[Kinetics::NO2]),
             'no3_n_mg_l' => max(0.0, $y[Kinetics::NO3]),
             'alkalinity_mg_l' => max(0.0, $y[Kinetics::ALK]),
-            'nh3_n_mg_l' => UnionisedAmmonia::of($tan, $this->ph, $forcing['temperature'])->nh3N,
+            'nh3_n_mg_l' => $tan * $parameters->unionised,
             'active_ammonia_mg_l_d' => $y[Kinetics::X1],
             'active_nitrite_mg_l_d' => $y[Kinetics::X2],
         ];

@@ -20,7 +20,7 @@ use Ironwort\Core\Words\Message;
  * `events` change the course at an hour of a day: a change of water, ammonia dosed, a seed, a wash or stop
  * that kills part, another feed or temperature from then on.
  *
- *     23 °C, 4,500 L, 60 g/d of 38 % from nothing  →  ammonia peaks at 6.5 on day 17, nitrite at 13.8 on day 34
+ *     23 °C, 4,500 L, 60 g/d of 38 % from nothing  →  ammonia peaks at 6.7 on day 18, nitrite at 14.5 on day 35
  *
  * @see Run, Water, DormandPrince
  *
@@ -63,6 +63,7 @@ final readonly class RunCalculator implements Calculator
             new Output('peak_no2_n_mg_l', 'mg/L as N'),
             new Output('peak_no2_day', 'd'),
             new Output('complete_day', 'd'),
+            new Output('alkalinity_out_day', 'd'),
             new Output('nitrogen_balance'),
             new Output('end'),
         ];
@@ -87,6 +88,7 @@ final readonly class RunCalculator implements Calculator
         ]);
         [$peakTan, $peakTanDay] = $trace->peak('tan_mg_l');
         [$peakNo2, $peakNo2Day] = $trace->peak('no2_n_mg_l');
+        $dry = $trace->below('alkalinity_mg_l', Kinetics::ALKALINITY_HALF, 0.0);
         $complete = $trace->under($given->number('tan_limit_mg_l'), $given->number('no2_limit_mg_l'));
 
         $work = new Working();
@@ -103,7 +105,7 @@ final readonly class RunCalculator implements Calculator
         );
         $work->step(
             'Ammonia oxidisers take it, nitrite oxidisers what they leave; both grow on it and die.',
-            'r = X s 1.09^(T − 20); dX = [mu s (1 − X/Xmax) − b] X 1.09^(T − 25)',
+            'r = X s f(T); dX = [mu s (1 − X/Xmax) − b(s)] X 1.09^(min(T, 32) − 25)',
             'grown full ' . Format::number($given->number('grown_mg_l_d')) . ' mg N/L/d',
             'steps that keep to a ten-millionth',
         );
@@ -125,12 +127,24 @@ final readonly class RunCalculator implements Calculator
             '',
             Format::number($trace->missing(), 2) . ' mg/L missing',
         );
-        $work->cite('model-calibrated', 'dormand-prince-1980', 'timmons-ebeling', 'rusten-2006', 'emerson-1975');
+        $work->cite(
+            'model-calibrated',
+            'dormand-prince-1980',
+            'hairer-1993',
+            'zhu-chen-2002',
+            'manser-2006',
+            'timmons-ebeling',
+            'rusten-2006',
+            'emerson-1975',
+        );
         $work->note(
             $complete === null
                 ? Message::of('model.run_within_these_days_complete')
                 : Message::of('model.run_day_both_stay_under', ['complete' => Format::number($complete, 3)]),
         );
+        if ($dry !== null) {
+            $work->danger(Message::of('model.run_alkalinity_runs_out', ['day' => Format::number($dry, 3)]));
+        }
         $work->note(Message::of('model.run_calibrated_usual_six_weeks'));
 
         return $work->result([
@@ -140,6 +154,7 @@ final readonly class RunCalculator implements Calculator
             'peak_no2_n_mg_l' => $peakNo2,
             'peak_no2_day' => $peakNo2Day,
             'complete_day' => $complete,
+            'alkalinity_out_day' => $dry,
             'nitrogen_balance' => $trace->missing() / max(1e-9, $trace->throughput()),
             'end' => $trace->points[count($trace->points) - 1] ?? null,
         ]);

@@ -24,6 +24,12 @@ final readonly class Tending
         public ?float $alkalinity = null,
     ) {}
 
+    /** Whether nothing will ever be done. */
+    public function idle(): bool
+    {
+        return $this->doseTo === null && $this->alkalinity === null;
+    }
+
     /** @param  ?float  $last  day of the dose before */
     public function doses(float $day, float $tan, float $no2, ?float $last): bool
     {

@@ -41,6 +41,16 @@ final readonly class DoseWords
         'on_top' =>
             'There are {left} {unit} of it in the water still; with {dose} more it would be ' .
             'above {ceiling}. Give what is missing on the Course page, or a smaller dose.',
+        'same_agent_in_water' =>
+            'It is in the water already, and nobody knows how much is left: change water until it is gone, or wait.',
+        'permanganate_in_alkaline_water' =>
+            'At pH {ph} permanganate burns gills: choose another, or bring pH below 8.5 first.',
+        'permanganate_ph_unknown' => 'Test pH first: above 8.5 permanganate burns gills.',
+        'oxygen_would_run_out' =>
+            'It takes {takes} mg/L of oxygen and there are {oxygen}: {left} would be left. Give less, or bring ' .
+            'oxygen up first.',
+        'oxygen_will_fall' =>
+            'It takes {takes} mg/L of the {oxygen} there are: all the air there is, from before it goes in.',
         'expired' => '{name} went off on {day}: replace it, or go by what its label allows.',
         'ammonium_with_fish' =>
             'There are fish in this water: what they give is ammonia enough, and more would burn them.',
@@ -48,9 +58,7 @@ final readonly class DoseWords
         'harms_as_it_is' => 'This would harm the fish as the water is now: see what stands in red.',
         'nothing_to_give' => 'There is nothing to give: something is missing still, or the level is reached.',
         'below_scale' => 'That is less than the scale can show: make a stock solution, or use a finer scale.',
-        'own_carbon_out' => 'Take the carbon out.',
         'own_uv_off' => 'UV off.',
-        'own_zeolite_out' => 'Take the zeolite out.',
         'own_with_another' => 'Something else is in the water: read both labels, or change water and wait.',
         'same_by_another' => '{who} booked the same {ago}: {text}. Book this only if it was given as well.',
         'bound_ammonia' =>
@@ -66,6 +74,11 @@ final readonly class DoseWords
             'change water by what it says.',
         'chloride_guard_zeolite_loop_shields_fish' =>
             'Not with zeolite in the loop. It shields the fish and takes no nitrite away: change water as well.',
+        'chloride_guard_chloride_unknown' =>
+            'Nobody measured chloride or salt: taken as none, so this is the most it could have to be.',
+        'chloride_guard_enough' => 'There is chloride enough already: nothing is to be added.',
+        'binder_three_labels' =>
+            'Three times the label and no more: that binds {binds} of {tan} mg/L. Change water first.',
         'charge_salt_water_charge_lets' =>
             'There is salt in the water: the charge lets its ammonia go. Take it out now.',
         'charge_even_little_salt_makes' => 'Even this little salt makes it hold less.',
@@ -76,7 +89,7 @@ final readonly class DoseWords
             'rises again says it is full, whatever stands here.',
         'salt_zeolite_first_salt_makes' =>
             'Out with the zeolite first: salt makes it let go of its ammonia. Plants suffer.',
-        'salt_once_shock_steps' => 'More than 1.5 g/L at once is a shock: more steps.',
+        'salt_once_shock_steps' => 'More than 0.5 g/L at once is hard on them: in steps, twelve hours apart.',
         'residual_how_much_carbon_zeolite' =>
             'How much carbon or zeolite takes is known within a factor of several: add no more ' .
             'than would be safe if it had taken nothing.',

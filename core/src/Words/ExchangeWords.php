@@ -67,5 +67,16 @@ final readonly class ExchangeWords
             'Afterwards nitrate is brought down in its own steps.',
         'decides_ammonia' => 'Ammonia decides: it asks for a large change now.',
         'decides_nitrate_keeps' => 'Ammonia is only watched, so nitrate keeps its steps.',
+        'change_burns' =>
+            'This change burns: un-ionised ammonia would rise to {after} mg/L. Bind the {tan} mg/L of ammonia first, ' .
+            'or change with water of a lower pH.',
+        'plan_more_is_made' =>
+            'More is made in a day than may be changed: it settles at {settles} and does not come down to {to}. Feed ' .
+            'less, bind, or change more at once.',
+        'plan_takes_years' => 'Within these limits it takes more than two years of daily changes.',
+        'plan_limit_holds' => '{name} holds the steps down: no more of it in a day shocks nobody.',
+        'decides_ammonia_over_limits' =>
+            'Ammonia decides: it asks for a large change now, and what else would shock gives way to it, all but ' .
+            'temperature.',
     ];
 }

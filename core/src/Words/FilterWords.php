@@ -58,5 +58,8 @@ final readonly class FilterWords
         'solids_shares_caught_held_differ' =>
             'Shares caught and held differ widely between makes: let what you see correct this.',
         'solids_stage_here_holds_dirt' => 'No stage here holds dirt back: all of it rots in the water or on the floor.',
+        'idle_wet_and_aired' =>
+            'Of a filter that stayed wet, with air or flow. One that stood shut or dried out loses far more, and sooner.',
+        'idle_new_start' => 'Less than half lives: wake it as a new start, with little feed and tests each day.',
     ];
 }

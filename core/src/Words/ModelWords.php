@@ -21,5 +21,8 @@ final readonly class ModelWords
         'run_calibrated_usual_six_weeks' =>
             'Calibrated to the usual six weeks of a start (common practice), not published: your ' .
             'own readings are worth more.',
+        'run_alkalinity_runs_out' =>
+            'KH runs out on day {day}: from then on ammonia is hardly taken, and pH falls. Buffer before, or change ' .
+            'water.',
     ];
 }

@@ -32,5 +32,11 @@ final readonly class WaterWords
         'hardness_dose_gypsum_dissolves_slowly_over' =>
             'Gypsum dissolves slowly, over days, and about 2 g a litre at most.',
         'hardness_dose_dgh_once_much_spread' => 'More than 5 dGH at once is much: spread it over days.',
+        'buffer_soda_in_soft_water' => 'In water with so little KH soda throws the pH up, to {ph}: take bicarbonate.',
+        'buffer_step_moves_ph' =>
+            'One step would move pH by {by}, to {ph}; 0.3 in a day is what they stand. Smaller steps.',
+        'buffer_ends_above' => 'It would end at pH {ph}, and past 8.8 they suffer: less of it, or another way.',
+        'buffer_ammonia_unknown' =>
+            'Ammonia was not tested, and as pH rises it burns: test it before anything goes in.',
     ];
 }

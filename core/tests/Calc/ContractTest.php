@@ -97,6 +97,7 @@ final class ContractTest extends TestCase
             'stages' => [['kind' => 'static_bed', 'medium' => 'floating_bead', 'media_l' => 200, 'flow_l_h' => 9000]],
         ],
         'filter.single_pass' => ['flow_l_h' => 8000, 'in_mg_l' => 0.3, 'out_mg_l' => 0.24],
+        'filter.idle' => ['days' => 28, 'temp_c' => 20],
         'filter.size' => [
             'load_g_d' => 20,
             'volume_l' => 10000,

@@ -551,14 +551,14 @@ final class DoseTest extends TestCase
             'samples' => $samples([[1, false], [2, false], [3, true], [4, true]]),
         ]);
         self::assertEqualsWithDelta(
-            [3.0, 5.0, 10.0],
+            [2.0, 4.0, 8.0],
             [$found->number('demand_mg_l'), $found->number('dose_mg_l'), $found->number('dose_g')],
             1e-9,
         );
         self::assertNull(
             $this->calculate('dose.permanganate_demand', [
                 'volume_l' => 2000,
-                'samples' => $samples([[6, false], [9, true]]),
+                'samples' => $samples([[6.2, false], [7, true]]),
             ])->figures['dose_g'],
             'so dirty a water is cleaned first',
         );
@@ -580,6 +580,20 @@ final class DoseTest extends TestCase
                 ]),
             ),
         );
+        $faults = fn(array $given): array => array_keys(
+            $this->errors('dose.permanganate_demand', ['volume_l' => 2000, ...$given]),
+        );
+        self::assertSame(['brown_mg_l'], $faults(['pink_mg_l' => 6]), 'one pink sample tells nothing from below');
+        self::assertSame(['pink_mg_l'], $faults(['brown_mg_l' => 2.9, 'pink_mg_l' => 4]), 'too far apart');
+        self::assertSame([], $faults(['brown_mg_l' => 3, 'pink_mg_l' => 4]));
+        $alkaline = $this->calculate('dose.permanganate_demand', [
+            'volume_l' => 2000,
+            'brown_mg_l' => 3,
+            'pink_mg_l' => 4,
+            'ph' => 8.6,
+        ]);
+        self::assertNull($alkaline->figures['dose_mg_l']);
+        self::assertSame(['dose.permanganate_in_alkaline_water'], $alkaline->figures['codes']);
     }
 
     public function test_binders_by_label_and_starts_by_stoichiometry(): void

@@ -297,22 +297,20 @@ final class ExchangeTest extends TestCase
             ),
             5e-5,
         );
-        self::assertEqualsWithDelta(
-            30.0,
-            $this->figure(
-                'exchange.dechlorinate',
-                [
-                    'volume_l' => 500,
-                    'chlorine_mg_l' => 0.6,
-                    'kind' => 'free',
-                    'label_ml' => 10,
-                    'label_treats_l' => 100,
-                    'label_chlorine_mg_l' => 1,
-                ],
-                'conditioner_ml',
-            ),
-            1e-9,
-        );
+        // A label is a floor: as much as it says for so much water, and more for more chlorine than it holds.
+        foreach ([[0.6, 50.0], [1.0, 50.0], [1.5, 75.0]] as [$chlorine, $ml]) {
+            $label = ['label_ml' => 10, 'label_treats_l' => 100, 'label_chlorine_mg_l' => 1];
+            self::assertEqualsWithDelta(
+                $ml,
+                $this->figure(
+                    'exchange.dechlorinate',
+                    ['volume_l' => 500, 'chlorine_mg_l' => $chlorine, 'kind' => 'free', ...$label],
+                    'conditioner_ml',
+                ),
+                1e-9,
+                "{$chlorine} mg/L",
+            );
+        }
     }
 
     public function test_a_carbon_bed_is_outrun_by_a_fast_fill_and_sooner_by_chloramine(): void

@@ -233,8 +233,8 @@ final class FilterBalanceTest extends TestCase
             self::assertEqualsWithDelta(0.0, 0.477 * $effort * (1 - $share) - 0.015, 1e-12);
             self::assertEqualsWithDelta($share, $colony->after($share, $load, 30.0), 1e-3);
         }
-        // Unfed it dies by e^(−0.015 · 46.2) = half in 46 days at 25 °C.
-        self::assertEqualsWithDelta(0.4, $colony->after(0.8, 0.0, log(2) / 0.015), 1e-6);
+        // Unfed it dies by 0.05 a day at 20 °C, 0.077 at 25: half in 9 days.
+        self::assertEqualsWithDelta(0.4, $colony->after(0.8, 0.0, log(2) / 0.077), 1e-6);
         // From a tenth of what is needed it grows within weeks, and steps never pass what lives there.
         self::assertGreaterThan(0.5, $colony->after(0.02, 8.0, 40.0));
         $share = 0.15;

@@ -102,8 +102,12 @@ final class FishTest extends TestCase
             'ration_pct_bw_d',
         );
         self::assertEqualsWithDelta(0, $at(7.9, 1500), 1e-12);
-        self::assertEqualsWithDelta(1.2, $at(20, 500), 1e-9);
-        self::assertEqualsWithDelta((1.2 + 1.5) / 2, $at(22, 500), 1e-9);
+        self::assertEqualsWithDelta(0, $at(33.1, 1500), 1e-12);
+        self::assertGreaterThan(0, $at(32.9, 1500));
+        self::assertEqualsWithDelta(0.65, $at(20, 500), 1e-9);
+        self::assertEqualsWithDelta((0.65 + 0.8) / 2, $at(22, 500), 1e-9);
+        // Huisman 1976, from memory: carp hold their weight on about 0.35 % a day at 20 °C.
+        self::assertEqualsWithDelta(0.4, $at(20, 3000), 1e-9);
         foreach (Library::shipped()->rations()->weightsG as $weight) {
             self::assertGreaterThan($at(14, $weight), $at(22, $weight));
         }

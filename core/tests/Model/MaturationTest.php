@@ -34,7 +34,7 @@ final class MaturationTest extends TestCase
     {
         $rows = [];
         foreach (
-            $this->calculate('model.run', [...self::TUB, 'days' => 60, 'now' => ['alkalinity_mg_l' => 150], ...$truth])
+            $this->calculate('model.run', [...self::TUB, 'days' => 60, 'now' => ['alkalinity_mg_l' => 400], ...$truth])
                 ->figures['series']
             as $point
         ) {
@@ -79,7 +79,7 @@ final class MaturationTest extends TestCase
     {
         return $this->calculate('filter.maturation', [
             ...self::TUB,
-            'then' => ['alkalinity_mg_l' => 150],
+            'then' => ['alkalinity_mg_l' => 400],
             ...$more,
         ])->figures;
     }
@@ -112,7 +112,7 @@ final class MaturationTest extends TestCase
                 $this->calculate('model.run', [
                     ...self::TUB,
                     'days' => 60,
-                    'now' => ['alkalinity_mg_l' => 150],
+                    'now' => ['alkalinity_mg_l' => 400],
                     ...$truth,
                 ])->number('complete_day') + 7;
             $found = $this->maturation(['readings' => $this->readings(18, $truth, kit: true, every: 3)]);
@@ -157,7 +157,7 @@ final class MaturationTest extends TestCase
                     'do' => 7,
                     'ph' => 8.0,
                     'xmax' => 25,
-                    'alk' => 150,
+                    'alk' => 400,
                     'tan' => $of('tan'),
                     'no2' => $of('no2'),
                 ]),
@@ -293,7 +293,7 @@ final class MaturationTest extends TestCase
             array_keys($values),
             $values,
         );
-        $given = [...self::TUB, 'then' => ['alkalinity_mg_l' => 150]];
+        $given = [...self::TUB, 'then' => ['alkalinity_mg_l' => 400]];
         self::assertSame(
             ['readings'],
             array_keys($this->errors('filter.maturation', [...$given, 'readings' => $of([1, 2])])),

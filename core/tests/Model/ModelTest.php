@@ -96,13 +96,17 @@ final class ModelTest extends TestCase
     public function test_a_filter_starts_in_the_weeks_that_keepers_know(): void
     {
         $usual = $this->calculate('model.run', self::TUB);
-        // Calibration of the model's own constants, no source: about 6.5 on day 17, 13.8 on day 34, done on day 43 or
-        // 44.
-        self::assertEqualsWithDelta(6.5, $usual->number('peak_tan_mg_l'), 0.05);
-        self::assertEqualsWithDelta(17, $usual->number('peak_tan_day'), 0.5);
-        self::assertEqualsWithDelta(13.8, $usual->number('peak_no2_n_mg_l'), 0.1);
-        self::assertEqualsWithDelta(34, $usual->number('peak_no2_day'), 0.5);
-        self::assertEqualsWithDelta(43.5, $usual->number('complete_day'), 0.5);
+        // Calibration of the model's own constants, no source: about 6.7 on day 18, 14.5 on day 35.
+        self::assertEqualsWithDelta(6.69, $usual->number('peak_tan_mg_l'), 0.05);
+        self::assertEqualsWithDelta(17.7, $usual->number('peak_tan_day'), 0.5);
+        self::assertEqualsWithDelta(14.45, $usual->number('peak_no2_n_mg_l'), 0.1);
+        self::assertEqualsWithDelta(35, $usual->number('peak_no2_day'), 0.5);
+        self::assertEqualsWithDelta(45, $usual->number('complete_day'), 0.5);
+        // Where KH lasts: about 42 days at 23 °C, 65 at 18, 36 at 25.
+        foreach ([18 => 66, 23 => 43, 25 => 37] as $temp => $day) {
+            $kept = [...self::TUB, 'temp_c' => $temp, 'days' => 90, 'now' => ['alkalinity_mg_l' => 1000]];
+            self::assertEqualsWithDelta($day, $this->figure('model.run', $kept, 'complete_day'), 1.5, "{$temp} °C");
+        }
         foreach ([22, 23, 24, 25] as $temp) {
             $run = $this->calculate('model.run', [...self::TUB, 'temp_c' => $temp]);
             self::assertGreaterThan(5 * 7, $run->number('complete_day'), "{$temp} °C");
@@ -110,6 +114,13 @@ final class ModelTest extends TestCase
             self::assertLessThan($run->number('peak_no2_day'), $run->number('peak_tan_day'));
         }
         self::assertNull($this->calculate('model.run', [...self::TUB, 'days' => 30])->figures['complete_day']);
+        // 0.47 mg N/L a day takes net 1.7 mg/L of alkalinity: 150 are gone in about three months.
+        $dry = $this->calculate('model.run', [...self::TUB, 'days' => 120]);
+        self::assertEqualsWithDelta((150 - 15) / 1.66, $dry->number('alkalinity_out_day'), 2);
+        self::assertContains(
+            'model.run_alkalinity_runs_out',
+            array_map(static fn($c) => $c->message->code, $dry->cautions),
+        );
     }
 
     public function test_no_nitrogen_is_lost_through_changes_doses_and_new_feed(): void

@@ -15,14 +15,15 @@ from scipy.optimize import minimize_scalar
 
 def follow(case, x1, x2, days):
     unionised = 1 / (1 + 10 ** (0.09018 + 2729.92 / (case["temp"] + 273.2) - case["ph"]))
-    warm, growth = 1.09 ** (case["temp"] - 20), 1.09 ** (case["temp"] - 25)
+    temp = min(case["temp"], 32)
+    warm, growth = 1.09 ** (temp - 20) if temp <= 20 else 1.04 ** (temp - 20), 1.09 ** (temp - 25)
 
     def rates(_, y):
         tan, no2, alk, a, b = y
         s1 = tan / (0.7 + tan) * case["do"] / (0.5 + case["do"]) * alk / (15 + alk)
         s2 = no2 / (0.5 + no2) * case["do"] / (1 + case["do"]) / (1 + unionised * tan / 0.5)
         r1, r2 = a * s1 * warm, b * s2 * warm
-        grow = [(m * s * (1 - x / case["xmax"]) - 0.015) * x * growth for m, s, x in ((0.477, s1, a), (0.40, s2, b))]
+        grow = [(m * s * (1 - x / case["xmax"]) - 0.015 - 0.062 * max(0.0, 1 - s / 0.02)) * x * growth for m, s, x in ((0.477, s1, a), (0.40, s2, b))]
         return [case["load"] - r1, r1 - r2, 3.57 * case["load"] - 7.14 * r1, *grow]
 
     return solve_ivp(rates, (0, max(days)), [0, 0, case["alk"], x1, x2], method="Radau", rtol=1e-8, atol=1e-10, t_eval=sorted(days)).y
