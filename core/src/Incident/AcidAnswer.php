@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Incident;
 
+use Ironwort\Core\Calc\Intake;
+use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AssumedWater;
@@ -19,6 +21,9 @@ final readonly class AcidAnswer
     /** One step, two degrees, mg/L as CaCO3. */
     private const STEP_MG_L = 35.7;
 
+    /** With so much nothing is to be buffered: four degrees. */
+    private const ENOUGH_MG_L = 71.4;
+
     /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
@@ -29,6 +34,19 @@ final readonly class AcidAnswer
         $then =
             $tan === null ? null : UnionisedAmmonia::of($tan, 8.2, $temp, $now->reading('salinity_g_l') ?? 0.0)->nh3N;
         $burns = $then !== null && $then > 0.05;
+        if ($alkalinity !== null && $now->changedPct > 0 && $alkalinity >= self::ENOUGH_MG_L) {
+            return [
+                AnswerStep::to(
+                    Cause::Acid,
+                    Message::of('incident.acid_changed_above', [
+                        'kh' => Format::number(Parameter::Alkalinity->shown($alkalinity), 2),
+                    ]),
+                    null,
+                    'test',
+                ),
+                AnswerStep::to(Cause::Acid, Message::of('incident.acid_air')),
+            ];
+        }
         $buffer = AnswerStep::to(
             Cause::Acid,
             Message::of('incident.acid_bicarbonate'),
@@ -75,25 +93,7 @@ final readonly class AcidAnswer
                         'test',
                     ),
                 ]
-                : [
-                    $buffer->weighing(
-                        CalculatedAmount::by(
-                            new BufferCalculator(),
-                            [
-                                'volume_l' => max(1.0, $now->volumeL),
-                                'alkalinity_mg_l' => $alkalinity,
-                                'target_alkalinity_mg_l' => min(1000.0, $alkalinity + self::STEP_MG_L),
-                                'agent' => 'sodium_bicarbonate',
-                                'ph' => $now->reading('ph') ?? 6.5,
-                                'temp_c' => $temp,
-                                'tan_mg_l' => $tan ?? 0.0,
-                                'max_step_mg_l' => 36.0,
-                            ],
-                            'dose_g',
-                        ),
-                        'g',
-                    ),
-                ],
+                : self::buffered($now, $alkalinity, $temp, $buffer),
             AnswerStep::to(Cause::Acid, Message::of('incident.acid_air')),
             AnswerStep::to(
                 Cause::Acid,
@@ -104,5 +104,37 @@ final readonly class AcidAnswer
                 'test',
             ),
         ];
+    }
+
+    /**
+     * The first step that is safe; where none is, why, and small changes in its place.
+     *
+     * @return list<AnswerStep>
+     */
+    private static function buffered(Situation $now, float $alkalinity, float $temp, AnswerStep $buffer): array
+    {
+        $tan = $now->reading('tan_mg_l');
+        $input = [
+            'volume_l' => max(1.0, $now->volumeL),
+            'alkalinity_mg_l' => $alkalinity,
+            'target_alkalinity_mg_l' => min(1000.0, $alkalinity + self::STEP_MG_L),
+            'agent' => 'sodium_bicarbonate',
+            'ph' => $now->reading('ph') ?? AssumedWater::PH,
+            'temp_c' => $temp,
+            ...$tan === null ? [] : ['tan_mg_l' => $tan],
+        ];
+        $calculator = new BufferCalculator();
+        $codes = $calculator->calculate((new Intake($calculator->inputs()))->read($input))->figures['codes'];
+
+        return $codes === []
+            ? [$buffer->weighing(CalculatedAmount::by($calculator, $input, 'step_g'), 'g')]
+            : [
+                AnswerStep::to(
+                    Cause::Acid,
+                    Message::of('incident.acid_no_buffer_at_once'),
+                    Message::of('incident.acid_why_fast_rise_ph_shocks'),
+                    'water',
+                ),
+            ];
     }
 }

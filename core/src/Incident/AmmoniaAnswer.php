@@ -24,6 +24,8 @@ final readonly class AmmoniaAnswer
 
     private const SEVERE_PCT = 90.0;
 
+    private const MOST_PCT = 95.0;
+
     private const MOST_A_DAY_PCT = 50.0;
 
     /** Where binding comes first, changes are small. */
@@ -43,12 +45,13 @@ final readonly class AmmoniaAnswer
     {
         $tan = $now->reading('tan_mg_l') ?? 0.0;
         $severe = self::severe($now);
-        $wanted = $now->share('tan_mg_l', $now->tanLimit);
-        $most = $severe ? 95.0 : ($now->follows['bindFirst'] ? self::BINDERS_PCT : self::MOST_A_DAY_PCT);
-        $pct = $wanted === null ? null : ($severe ? max(self::SEVERE_PCT, min($most, $wanted)) : min($most, $wanted));
-        $after = $pct === null ? $tan : $tan - ($pct / 100) * ($tan - ($now->source['tan_mg_l'] ?? 0.0));
-        $change = self::change($now, $severe, $wanted, $pct, $after);
-        $bind = self::bind($now, $after);
+        $change = self::planned($now, $severe, $stopped);
+        $useful = $change !== null && !$change->tooFar();
+        // What is bound is what stands at the moment it goes in.
+        $first = ($now->follows['bindFirst'] && !$severe) || ($useful && $change->burns);
+        $after = $useful ? $change->after : $tan;
+        $bind = self::bind($now, $first ? $tan : $after, $first);
+        $steps = self::change($now, $severe, $change);
 
         return [
             ...$severe && $stopped
@@ -60,15 +63,8 @@ final readonly class AmmoniaAnswer
                     ),
                 ]
                 : [],
-            ...$now->follows['bindFirst'] && !$severe ? [...$bind, ...$change] : [...$change, ...$bind],
+            ...$first ? [...$bind, ...$steps] : [...$steps, ...$bind],
             ...self::zeolite($now, $after),
-            AnswerStep::to(
-                Cause::Ammonia,
-                self::feed($now, $severe),
-                $now->tanGD > 0
-                    ? Message::of('incident.ammonia_why_fed_made_weighed', ['tan' => Format::number($now->tanGD, 2)])
-                    : Message::of('incident.ammonia_why_fed_made'),
-            ),
             AnswerStep::to(
                 Cause::Ammonia,
                 $severe ? Message::of('incident.ammonia_new_start') : Message::of('incident.ammonia_live_media'),
@@ -85,42 +81,71 @@ final readonly class AmmoniaAnswer
         ];
     }
 
-    /** @return list<AnswerStep> */
-    private static function change(Situation $now, bool $severe, ?float $wanted, ?float $pct, float $after): array
+    private static function planned(Situation $now, bool $severe, bool $stopped): ?ChangeToday
     {
-        if ($wanted === null || $pct === null) {
-            $worse = ($now->source['tan_mg_l'] ?? 0.0) >= $now->tanLimit;
+        $tan = $now->reading('tan_mg_l') ?? 0.0;
+        $most = $severe ? self::MOST_PCT : ($now->follows['bindFirst'] ? self::BINDERS_PCT : self::MOST_A_DAY_PCT);
+        // Where it is severe the water goes, whatever little would do.
+        $goal = $severe ? min($now->tanLimit, (1 - self::SEVERE_PCT / 100) * $tan) : $now->tanLimit;
+        $source = $now->source['tan_mg_l'] ?? 0.0;
+        if ($source >= $now->tanLimit) {
+            return null;
+        }
+        $takes = $now->filterTakesGD ?? ($severe || $stopped ? 0.0 : $now->tanGD);
+        $made = (1000 * max(0.0, $now->tanGD - $takes)) / max(1.0, $now->volumeL);
 
-            return $worse
+        return ChangeToday::of($now, 'tan_mg_l', max($goal, 1.01 * $source), $most, $made);
+    }
+
+    /** @return list<AnswerStep> */
+    private static function change(Situation $now, bool $severe, ?ChangeToday $change): array
+    {
+        if ($change === null) {
+            $tan = $now->source['tan_mg_l'] ?? 0.0;
+
+            return $tan >= $now->tanLimit
                 ? [
                     AnswerStep::to(
                         Cause::Ammonia,
                         Message::of('incident.ammonia_no_change_with_this_water', [
-                            'tan_mg_l' => Format::number($now->source['tan_mg_l'] ?? 0.0, 2),
+                            'tan_mg_l' => Format::number($tan, 2),
                         ]),
                         Message::of('incident.ammonia_why_bind_fetch_another'),
                     ),
                 ]
                 : [];
         }
-        $litres = ($pct / 100) * $now->volumeL;
-        $days =
-            $severe || $after <= $now->tanLimit
-                ? 1
-                : (int) ceil(log($now->tanLimit / max(1e-9, $now->reading('tan_mg_l') ?? 1.0)) / log(1 - $pct / 100));
+        if ($change->tooFar()) {
+            return [
+                AnswerStep::to(
+                    Cause::Ammonia,
+                    Message::of($change->apartC < 0 ? 'incident.change_too_cold' : 'incident.change_too_warm', [
+                        'by' => Format::number(abs($change->apartC), 2),
+                        'pct' => Format::number($change->pct(), 2),
+                    ]),
+                    Message::of('incident.change_why_temper'),
+                    'water',
+                ),
+            ];
+        }
+        $code = match (true) {
+            $change->days === 0 => 'incident.ammonia_change_while_it_lasts',
+            $change->days > 1 => 'incident.ammonia_change_each_day',
+            default => 'incident.ammonia_change_once',
+        };
 
         return [
             AnswerStep::to(
                 Cause::Ammonia,
-                Message::of($days > 1 ? 'incident.ammonia_change_each_day' : 'incident.ammonia_change_once', [
-                    'litres' => Format::about($litres),
-                    'pct' => Format::number($pct, 2),
-                    'days' => $days,
+                Message::of($code, [
+                    'litres' => Format::about($change->share * $now->volumeL),
+                    'pct' => Format::number($change->pct(), 2),
+                    'days' => $change->days,
                 ]),
-                self::leaves($now, $severe, $after),
+                self::leaves($now, $severe, $change->after),
                 'water',
                 $severe ? Message::of('incident.ammonia_new_water_treated') : null,
-            )->changing($pct),
+            )->changing($change->pct()),
         ];
     }
 
@@ -138,38 +163,42 @@ final readonly class AmmoniaAnswer
             : Message::of('incident.ammonia_why_takes_treatment', ['treatment' => $now->treatment])->followedBy($said);
     }
 
-    /** @return list<AnswerStep> */
-    private static function bind(Situation $now, float $after): array
+    /**
+     * @param  float  $tan  as it stands when the binder goes in, mg/L as N
+     * @param  bool  $first  before a change rather than after it
+     * @return list<AnswerStep>
+     */
+    private static function bind(Situation $now, float $tan, bool $first): array
     {
-        if (!$now->follows['bind'] || $after <= 0) {
+        if (!$now->follows['bind'] || $tan <= 0) {
             return [];
         }
-        $step = AnswerStep::to(
-            Cause::Ammonia,
-            Message::of('incident.ammonia_binder'),
-            Message::of('incident.ammonia_why_holds_ammonia_harmless_day'),
-            'dose',
-            $now->treatment === null
-                ? null
-                : Message::of('incident.ammonia_binder_with_treatment', ['treatment' => ucfirst($now->treatment)]),
+        if ($now->binder === null) {
+            return [
+                AnswerStep::to(
+                    Cause::Ammonia,
+                    Message::of($first ? 'incident.ammonia_binder_by_label_first' : 'incident.ammonia_binder_by_label'),
+                    Message::of('incident.ammonia_why_none_stands_shelf_list'),
+                    'dose',
+                ),
+            ];
+        }
+        $dose = CalculatedAmount::by(
+            new BinderCalculator(),
+            ['volume_l' => $now->volumeL, 'tan_mg_l' => $tan, ...$now->binder],
+            'dose_ml',
         );
 
         return [
-            $now->binder === null
-                ? AnswerStep::to(
-                    Cause::Ammonia,
-                    Message::of('incident.ammonia_binder_by_label'),
-                    Message::of('incident.ammonia_why_none_stands_shelf_list'),
-                    'dose',
-                )
-                : $step->weighing(
-                    CalculatedAmount::by(
-                        new BinderCalculator(),
-                        ['volume_l' => $now->volumeL, 'tan_mg_l' => $after, ...$now->binder],
-                        'dose_ml',
-                    ),
-                    'mL',
-                ),
+            AnswerStep::to(
+                Cause::Ammonia,
+                Message::of($first ? 'incident.ammonia_binder_first' : 'incident.ammonia_binder'),
+                Message::of('incident.ammonia_why_holds_ammonia_harmless_day'),
+                'dose',
+                $now->treatment === null
+                    ? null
+                    : Message::of('incident.ammonia_binder_with_treatment', ['treatment' => ucfirst($now->treatment)]),
+            )->weighing($dose, 'mL'),
         ];
     }
 
@@ -187,6 +216,9 @@ final readonly class AmmoniaAnswer
         }
         if ($now->zeoliteIn) {
             return [AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_zeolite_is_in'), page: 'dose')];
+        }
+        if ($now->saltToCome) {
+            return [AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_no_zeolite_salt_follows'))];
         }
         if ($salt >= self::ZEOLITE_SALT_G_L) {
             return [
@@ -218,23 +250,5 @@ final readonly class AmmoniaAnswer
                     'dose',
                 )->weighing($worked, 'g'),
             ];
-    }
-
-    private static function feed(Situation $now, bool $severe): Message
-    {
-        $days = $severe && $now->follows['feedDays'] < 7 ? 7.0 : $now->follows['feedDays'];
-        $share = ['share' => Format::number(100 * $now->follows['feedShare'], 2)];
-
-        return match (true) {
-            $severe && $now->fragile => Message::of('incident.ammonia_feed_next_to_nothing'),
-            $days > 0 => Message::of('incident.ammonia_no_feed', [
-                'time' => $days >= 7 ? 'a week' : ($days <= 1 ? 'a day' : Format::number($days) . ' days'),
-            ]),
-            $now->feedGD > 0 => Message::of('incident.ammonia_feed_share_weighed', [
-                ...$share,
-                'feed' => Format::number($now->follows['feedShare'] * $now->feedGD, 2),
-            ]),
-            default => Message::of('incident.ammonia_feed_share', $share),
-        };
     }
 }

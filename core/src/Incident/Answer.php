@@ -57,6 +57,10 @@ final readonly class Answer
                 static fn(Cause $cause): bool => !in_array($cause, [Cause::Sickness, Cause::Bloom], true),
             ) === [];
         $steps = [];
+        $feeding = Feeding::of($now, $causes);
+        if (in_array(Cause::Nitrite, $causes, true) && NitriteAnswer::salts($now)) {
+            $now = $now->salting();
+        }
         foreach ($causes as $cause) {
             $told = match ($cause) {
                 Cause::Oxygen => OxygenAnswer::steps($now),
@@ -75,12 +79,14 @@ final readonly class Answer
                 ),
                 Cause::Bloom => OtherAnswers::bloom(),
             };
+            if ($feeding !== null && $feeding[0] === $cause) {
+                $told[] = AnswerStep::to($cause, $feeding[1], $feeding[2]);
+                $now = $now->fed();
+            }
             array_push($steps, ...$told);
-            $changed = array_map(static fn(AnswerStep $step): float => $step->changesPct, $told);
-            $now = $now->after(
-                $changed === [] ? 0.0 : max($changed),
-                $cause === Cause::Ammonia || $cause === Cause::Oxygen,
-            );
+            foreach ($told as $step) {
+                $now = $now->after($step->changesPct)->bound($step->bindsMgL);
+            }
         }
 
         return new self($causes, $steps, self::tests($now, $seen !== [] || $causes !== []));

@@ -62,6 +62,8 @@ final readonly class AnswerCalculator implements Calculator
             )->optional(),
             Input::number('tan_g_d', 'Ammonia made', 'g N/d', 0, 1e5)->or(0.0),
             LoadInputs::feed()->or(0.0),
+            Input::flag('fish', 'Fish are in it')->or(true),
+            Input::number('filter_takes_g_d', 'Of it the filter takes', 'g N/d', 0, 1e5)->optional(),
             Input::flag('fragile', 'Small or weak fish')->or(false),
             Input::flag('zeolite_in', 'Zeolite in the loop')->or(false),
             Input::flag('bind', 'Binder is used')->or(true),
@@ -79,7 +81,7 @@ final readonly class AnswerCalculator implements Calculator
 
     public function calculate(Given $given): Result
     {
-        $stage = $given->text('life_stage');
+        $stage = $this->stage($given);
         $water = array_filter(
             [
                 ...$given->object('now')?->numbers() ?? [],
@@ -159,7 +161,7 @@ final readonly class AnswerCalculator implements Calculator
      */
     private function situation(Given $given, array $water, array $source, array $states): Situation
     {
-        $stage = $given->text('life_stage');
+        $stage = $this->stage($given);
         $allowed = AllowedAmmonia::of(
             $this->limits,
             $stage,
@@ -177,7 +179,7 @@ final readonly class AnswerCalculator implements Calculator
             chloramine: $given->flag('chloramine'),
             tanGD: $given->number('tan_g_d'),
             feedGD: $given->number('feed_g_d'),
-            fish: true,
+            fish: $given->flag('fish'),
             fragile: $given->flag('fragile'),
             zeoliteIn: $given->flag('zeolite_in'),
             tanLimit: $allowed->tan,
@@ -193,6 +195,14 @@ final readonly class AnswerCalculator implements Calculator
                 'feedDays' => $given->number('feed_days'),
                 'salt' => $given->flag('salt'),
             ],
+            filterTakesGD: $given->numberOrNull('filter_takes_g_d'),
+            unionisedLimit: $watch(Parameter::UnionisedAmmonia),
         );
+    }
+
+    /** Fish are judged by the fish, whatever the filter is about. */
+    private function stage(Given $given): string
+    {
+        return LimitTable::inForce($given->text('life_stage'), $given->flag('fish'));
     }
 }

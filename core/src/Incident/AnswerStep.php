@@ -22,6 +22,7 @@ final readonly class AnswerStep
         public ?string $page,
         public ?Message $caution,
         public float $changesPct = 0.0,
+        public float $bindsMgL = 0.0,
     ) {}
 
     public static function to(
@@ -37,7 +38,31 @@ final readonly class AnswerStep
     /** A change of so much of the water, percent: what comes after is reckoned on what it leaves. */
     public function changing(float $pct): self
     {
-        return new self($this->cause, $this->do, $this->why, $this->amount, $this->page, $this->caution, $pct);
+        return new self(
+            $this->cause,
+            $this->do,
+            $this->why,
+            $this->amount,
+            $this->page,
+            $this->caution,
+            $pct,
+            $this->bindsMgL,
+        );
+    }
+
+    /** So much ammonia bound, mg/L as N: what comes after is reckoned without it. */
+    public function binding(float $mgL): self
+    {
+        return new self(
+            $this->cause,
+            $this->do,
+            $this->why,
+            $this->amount,
+            $this->page,
+            $this->caution,
+            $this->changesPct,
+            $mgL,
+        );
     }
 
     public function weighing(CalculatedAmount $worked, string $unit): self
@@ -55,6 +80,8 @@ final readonly class AnswerStep
             ],
             $this->page,
             $this->caution,
+            $this->changesPct,
+            $this->bindsMgL,
         );
     }
 }

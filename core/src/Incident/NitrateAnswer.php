@@ -35,7 +35,6 @@ final readonly class NitrateAnswer
                     Message::of('incident.nitrate_why_blend_holds_less_plant'),
                     'water',
                 ),
-                ...self::feed($now),
             ];
         }
         if ($now->changedPct > 0) {
@@ -50,15 +49,15 @@ final readonly class NitrateAnswer
                         : Message::of('incident.nitrate_why_then_see_less_made'),
                     'water',
                 ),
-                ...self::feed($now),
             ];
         }
-        $fall = max(1e-9, $nitrate - ($source ?? 0.0));
-        $pct = min(self::MOST_PCT, (100 * Shock::A_DAY['no3_n_mg_l']) / $fall);
-        $days =
-            $nitrate <= $now->no3Limit
-                ? 0
-                : (int) max(1, ceil(log(max(1e-9, $now->no3Limit - ($source ?? 0.0)) / $fall) / log(1 - $pct / 100)));
+        $change = ChangeToday::of(
+            $now,
+            'no3_n_mg_l',
+            $now->no3Limit,
+            self::MOST_PCT,
+            (1000 * $now->tanGD) / max(1.0, $now->volumeL),
+        );
 
         return [
             ...$source === null
@@ -71,26 +70,7 @@ final readonly class NitrateAnswer
                     ),
                 ]
                 : [],
-            ...$days === 0
-                ? []
-                : [
-                    AnswerStep::to(
-                        Cause::Nitrate,
-                        Message::of(
-                            $days === 1 ? 'incident.nitrate_change_one_day' : 'incident.nitrate_change_each_day',
-                            [
-                                'litres' => Format::about(($pct / 100) * $now->volumeL),
-                                'pct' => Format::number($pct, 2),
-                                'days' => $days,
-                            ],
-                        ),
-                        Message::of('incident.nitrate_why_fall_day_shocks', [
-                            'no3_n_mg_l' => $said(Shock::A_DAY['no3_n_mg_l']),
-                        ]),
-                        'water',
-                    ),
-                ],
-            ...self::feed($now),
+            ...self::changed($now, $change, $said),
             AnswerStep::to(
                 Cause::Nitrate,
                 Message::of('incident.nitrate_find_cause'),
@@ -100,9 +80,48 @@ final readonly class NitrateAnswer
         ];
     }
 
-    /** @return list<AnswerStep> */
-    private static function feed(Situation $now): array
+    /**
+     * @param  \Closure(float): string  $said
+     * @return list<AnswerStep>
+     */
+    private static function changed(Situation $now, ?ChangeToday $change, \Closure $said): array
     {
-        return $now->feedTold ? [] : [AnswerStep::to(Cause::Nitrate, Message::of('incident.nitrate_no_feed'))];
+        if ($change === null) {
+            return [];
+        }
+        if ($change->tooFar()) {
+            return [
+                AnswerStep::to(
+                    Cause::Nitrate,
+                    Message::of($change->apartC < 0 ? 'incident.change_too_cold' : 'incident.change_too_warm', [
+                        'by' => Format::number(abs($change->apartC), 2),
+                        'pct' => Format::number($change->pct(), 2),
+                    ]),
+                    Message::of('incident.change_why_temper'),
+                    'water',
+                ),
+            ];
+        }
+        $code = match ($change->days) {
+            0 => 'incident.nitrate_change_while_it_lasts',
+            1 => 'incident.nitrate_change_one_day',
+            default => 'incident.nitrate_change_each_day',
+        };
+
+        return [
+            AnswerStep::to(
+                Cause::Nitrate,
+                Message::of($code, [
+                    'litres' => Format::about($change->share * $now->volumeL),
+                    'pct' => Format::number($change->pct(), 2),
+                    'days' => $change->days,
+                ]),
+                Message::of('incident.nitrate_why_fall_day_shocks', [
+                    'no3_n_mg_l' => $said(Shock::A_DAY['no3_n_mg_l']),
+                ]),
+                'water',
+                $change->burns ? Message::of('incident.change_bind_first') : null,
+            )->changing($change->pct()),
+        ];
     }
 }

@@ -21,7 +21,8 @@ final readonly class OxygenAnswer
     public static function steps(Situation $now): array
     {
         $oxygen = $now->reading('do_mg_l');
-        $chlorine = $now->source['chlorine_mg_l'] ?? 0.0;
+        $tested = $now->source['chlorine_mg_l'] ?? null;
+        $chlorine = $tested ?? 0.0;
         $hose = AnswerStep::to(
             Cause::Oxygen,
             Message::of('incident.oxygen_spray'),
@@ -29,6 +30,7 @@ final readonly class OxygenAnswer
                 ? Message::of('incident.oxygen_why_water_chlorine_straight_hose')
                 : Message::of('incident.oxygen_why_water_falls_brings_oxygen'),
             'water',
+            $tested === null ? Message::of('incident.oxygen_hose_untested') : null,
         );
 
         return [
@@ -51,19 +53,13 @@ final readonly class OxygenAnswer
                             'volume_l' => self::HOSED_L,
                             'chlorine_mg_l' => $chlorine,
                             'kind' => $now->chloramine ? 'chloramine' : 'free',
+                            ...$now->conditioner ?? [],
                         ],
-                        'thiosulfate_g',
+                        $now->conditioner === null ? 'thiosulfate_g' : 'conditioner_ml',
                     ),
-                    'g',
+                    $now->conditioner === null ? 'g' : 'mL',
                 )
                 : $hose,
-            AnswerStep::to(
-                Cause::Oxygen,
-                Message::of('incident.oxygen_no_feed', [
-                    'value' => Format::number(max(6.0, $now->doLimit), 2),
-                ]),
-                Message::of('incident.oxygen_why_fish_digest_breathe_twice'),
-            ),
             ...$oxygen !== null && $oxygen < self::LAST_RESORT_MG_L
                 ? [
                     AnswerStep::to(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Dose\Danger;
+use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
@@ -18,6 +19,16 @@ final readonly class Situation
     /** Fish shorter than this cannot go long without feed, cm. Common practice, no source. */
     public const SMALL_CM = 12.0;
 
+    private const MIXES = [
+        'tan_mg_l',
+        'no2_n_mg_l',
+        'no3_n_mg_l',
+        'alkalinity_mg_l',
+        'hardness_mg_l',
+        'salinity_g_l',
+        'temp_c',
+    ];
+
     /**
      * @param  array<string, float>  $water  by parameter
      * @param  array<string, State>  $states  by parameter, the worse end of each reading
@@ -30,6 +41,9 @@ final readonly class Situation
      * @param  float  $changedPct  of the water, by what was already told to do
      * @param  bool  $feedTold  whether it was already said what to feed
      * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool}  $follows  schools
+     * @param  ?float  $filterTakesGD  of that ammonia, what the filter takes; null where nobody knows
+     * @param  float  $unionisedLimit  un-ionised ammonia that may stand, mg/L as N
+     * @param  bool  $saltToCome  whether salt against nitrite is part of the plan: no zeolite then
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
     public function __construct(
@@ -54,25 +68,63 @@ final readonly class Situation
         public float $changedPct = 0.0,
         public bool $feedTold = false,
         public array $overdosed = [],
+        public ?float $filterTakesGD = null,
+        public float $unionisedLimit = 0.02,
+        public bool $saltToCome = false,
     ) {}
 
-    /** As it is after a step that was told: part of the water changed, and what is fed said once. */
-    public function after(float $pct, bool $feedTold): self
+    /**
+     * As it is after a step that was told: part of the water changed, all of it mixed, pH by its carbon. What new water
+     * was not tested for it is taken to have as the old has KH, GH and warmth, and none of the rest.
+     */
+    public function after(float $pct): self
     {
-        $water = $this->water;
-        foreach (['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'alkalinity_mg_l', 'hardness_mg_l', 'salinity_g_l'] as $key) {
-            if (isset($water[$key])) {
-                $water[$key] +=
-                    ($pct / 100) *
-                    (($this->source[$key] ??
-                        ($key === 'alkalinity_mg_l' || $key === 'hardness_mg_l' ? $water[$key] : 0.0)) -
-                        $water[$key]);
+        if ($pct <= 0) {
+            return $this;
+        }
+        $share = $pct / 100;
+        $mixed = $this->water;
+        foreach (self::MIXES as $key) {
+            if (isset($mixed[$key])) {
+                $mixed[$key] += $share * (($this->source[$key] ?? $this->usual($key)) - $mixed[$key]);
             }
         }
+        [$water, $source] = $this->mix('ph');
+        if (isset($water->values['ph'])) {
+            $mixed['ph'] = $water->with($source, $share)->values['ph'];
+        }
 
+        return $this->with(water: $mixed, changedPct: max($pct, $this->changedPct));
+    }
+
+    /** The same once something is bound: what burns is harmless for a day or two. */
+    public function bound(float $mgL): self
+    {
+        return isset($this->water['tan_mg_l'])
+            ? $this->with(water: [...$this->water, 'tan_mg_l' => max(0.0, $this->water['tan_mg_l'] - $mgL)])
+            : $this;
+    }
+
+    public function salting(): self
+    {
+        return $this->with(saltToCome: true);
+    }
+
+    public function fed(): self
+    {
+        return $this->with(feedTold: true);
+    }
+
+    /** @param  ?array<string, float>  $water */
+    private function with(
+        ?array $water = null,
+        ?float $changedPct = null,
+        bool $feedTold = false,
+        bool $saltToCome = false,
+    ): self {
         return new self(
             volumeL: $this->volumeL,
-            water: $water,
+            water: $water ?? $this->water,
             states: $this->states,
             source: $this->source,
             chloramine: $this->chloramine,
@@ -89,10 +141,39 @@ final readonly class Situation
             conditioner: $this->conditioner,
             follows: $this->follows,
             treatment: $this->treatment,
-            changedPct: max($pct, $this->changedPct),
-            feedTold: $this->feedTold || $feedTold,
+            changedPct: $changedPct ?? $this->changedPct,
+            feedTold: $feedTold || $this->feedTold,
             overdosed: $this->overdosed,
+            filterTakesGD: $this->filterTakesGD,
+            unionisedLimit: $this->unionisedLimit,
+            saltToCome: $saltToCome || $this->saltToCome,
         );
+    }
+
+    /**
+     * The water and the new water as they mix, by what is known of both, and of one thing in any case.
+     *
+     * @return array{WaterMix, WaterMix}
+     */
+    public function mix(string $key): array
+    {
+        $known = array_intersect_key($this->source, $this->water);
+        if (!isset($known['alkalinity_mg_l'], $known['temp_c'])) {
+            unset($known['ph']);
+        }
+        $now = array_intersect_key($this->water, $known);
+        if ($key !== 'ph' && isset($this->water[$key])) {
+            $now[$key] = $this->water[$key];
+            $known[$key] = $this->source[$key] ?? 0.0;
+        }
+
+        return [WaterMix::known($now), WaterMix::known($known)];
+    }
+
+    /** What new water is taken to hold of what it was not tested for. */
+    private function usual(string $key): float
+    {
+        return in_array($key, ['alkalinity_mg_l', 'hardness_mg_l', 'temp_c'], true) ? $this->water[$key] ?? 0.0 : 0.0;
     }
 
     public function reading(string $key): ?float
@@ -129,17 +210,5 @@ final readonly class Situation
         return $tan === null || $ph === null || $temp === null
             ? null
             : UnionisedAmmonia::of($tan, $ph, $temp, $this->reading('salinity_g_l') ?? 0.0)->nh3N;
-    }
-
-    /**
-     * Share of the water that must go to bring a reading down to a level, percent; null where the new water is no
-     * better.
-     */
-    public function share(string $key, float $to): ?float
-    {
-        $now = $this->reading($key) ?? 0.0;
-        $new = $this->source[$key] ?? 0.0;
-
-        return $new >= $to || $now <= $to ? null : (100 * ($now - $to)) / ($now - $new);
     }
 }

@@ -10,11 +10,23 @@ use Ironwort\Core\Data\Row;
 /** The limits of every parameter for every life stage. */
 final readonly class LimitTable
 {
+    private const STARTING = 'starting';
+
+    private const WITH_FISH = 'adult';
+
     /**
      * @param  array<string, array<string, Limits>>  $limits  by life stage and parameter
      * @param  array<string, string>  $stages  life stage to its name
      */
     private function __construct(private array $limits, public array $stages) {}
+
+    /**
+     * Whose limits hold: a filter that is being started has its own only as long as no fish are in it.
+     */
+    public static function inForce(string $stage, bool $fish): string
+    {
+        return $stage === self::STARTING && $fish ? self::WITH_FISH : $stage;
+    }
 
     public static function from(Row $table): self
     {

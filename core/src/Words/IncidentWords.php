@@ -11,7 +11,7 @@ final readonly class IncidentWords
         'answer_un_ionised_ammonia_mg' =>
             'Un-ionised ammonia is {free} mg/L; total and un-ionised are both judged, and the worse decides.',
         'answer_known_test' => '{test} is not known: test it.',
-        'acid_bicarbonate' => 'Bicarbonate, dissolved, over an hour: 2 dKH now and no more today.',
+        'acid_bicarbonate' => 'Bicarbonate, dissolved, over an hour, so much now and no more today.',
         'acid_test_ammonia' => 'Test ammonia before anything is buffered.',
         'answer_water_assumed' =>
             'Not all of pH and temperature is known: ammonia is judged as at pH {ph} and {temp} °C.',
@@ -20,7 +20,7 @@ final readonly class IncidentWords
             'at an assumed {temp} °C.',
         'acid_ammonia_first' => 'Change water for the ammonia first: {tan} mg/L would be {then} un-ionised at pH 8.2.',
         'acid_air' => 'Break the surface: air drives off the carbon dioxide that holds pH down.',
-        'acid_tests' => 'pH and KH tomorrow, then another 2 dKH, up to 6 dKH; less feed until then.',
+        'acid_tests' => 'pH and KH tomorrow, then the next step, up to 6 dKH.',
         'ammonia_dead_filter_first' => 'The dead filter first: drain it to waste and clean it out.',
         'ammonia_new_start' =>
             'Seed it: mature media or its squeezings, culture three times this week; from here on it is a new start.',
@@ -55,10 +55,11 @@ final readonly class IncidentWords
             'Then what made it: stock, feed and upkeep, all three. Change more each week, or feed less.',
         'nitrate_no_feed' => 'No feed for 24 h.',
         'nitrite_changed_above' => 'The change above brings nitrite to {nitrite} mg/L.',
-        'nitrite_change' => 'Change {pct} L, {pct2} % of the water, today and while it stands.',
+        'nitrite_change' => 'Change {litres} L, {pct} % of the water, today and while it stands.',
         'nitrite_no_salt_with_zeolite' =>
             'No salt while zeolite hangs in the loop: take it out first, or leave salt away.',
-        'nitrite_salt' => 'Salt, dissolved, over the day: ten of chloride to one of the nitrite that is left.',
+        'nitrite_salt' => 'Salt, dissolved, in steps over the day: ten of chloride to one of the nitrite that stands.',
+        'nitrite_salt_plants' => 'Plants and snails suffer from it: take out those that matter.',
         'nitrite_salt_enough' => 'Salt enough is in the water already.',
         'nitrite_air' => 'All the air there is.',
         'nitrite_tests' => 'Nitrite every 12 h.',
@@ -114,15 +115,33 @@ final readonly class IncidentWords
         'acid_test_kh' => 'Test KH.',
         'ammonia_change_once' => 'Change {litres} L, {pct} % of the water.',
         'ammonia_change_each_day' => 'Change {litres} L, {pct} % of the water, each day for {days} days.',
+        'ammonia_change_while_it_lasts' =>
+            'Change {litres} L, {pct} % of the water, each day while it lasts: as much is made as may be changed.',
+        'change_too_cold' =>
+            'Not with this water as it is: it is {by} °C colder, so only {pct} % could go in today. Warm it first, to ' .
+            'within 2 °C.',
+        'change_too_warm' =>
+            'Not with this water as it is: it is {by} °C warmer, so only {pct} % could go in today. Cool it first, to ' .
+            'within 2 °C.',
+        'change_why_temper' => 'A vat that stands a day, or warm water mixed in; bind until then.',
+        'change_bind_first' => 'Bind first: this water would turn the ammonia that is there to what burns.',
+        'ammonia_no_zeolite_salt_follows' => 'No zeolite: salt against nitrite follows, and would make it let go.',
+        'ammonia_binder_first' => 'Binder before the change, for all the ammonia that stands now.',
+        'ammonia_binder_by_label_first' => 'Binder by the label of your bottle, before the change.',
+        'acid_changed_above' => 'The change above brings KH to {kh} dKH: no buffer, test pH and KH tonight.',
+        'acid_no_buffer_at_once' =>
+            'No buffer at once: it would move pH too far. Change a tenth of the water twice a day with water of more KH.',
         'ammonia_feed_next_to_nothing' =>
             'Feed next to nothing for a week, little and often: fish this small cannot go without.',
         'ammonia_no_feed' => 'No feed for {time}, then a quarter of it.',
         'ammonia_feed_share' => 'Feed {share} %, until it is down.',
         'ammonia_feed_share_weighed' => 'Feed {share} %, {feed} g a day, until it is down.',
         'nitrite_live_media' => 'Live media or culture; fish out where another loop has room.',
-        'nitrite_half_feed_live_media' => 'Half the feed; live media or culture; fish out where another loop has room.',
-        'nitrate_change_one_day' => 'Change {litres} L, {pct} %, each day for 1 day.',
-        'nitrate_change_each_day' => 'Change {litres} L, {pct} %, each day for {days} days.',
+        'nitrate_change_one_day' => 'Change {litres} L, {pct} % of the water.',
+        'nitrate_change_each_day' =>
+            'Change {litres} L, {pct} % of the water, today; it takes {days} days, and the Water page has each of them.',
+        'nitrate_change_while_it_lasts' =>
+            'Change {litres} L, {pct} % of the water, each day: what the fish make comes on top, so feed less or plant.',
         'acid_why_fast_rise_ph_shocks' => 'A fast rise of pH shocks, and turns harmless ammonium to ammonia.',
         'acid_why_ph_harmless_higher_may' => 'At this pH it is harmless; at a higher one it may not be.',
         'acid_why_buffered_would_burn' => 'Buffered as it is, it would burn them.',
@@ -174,7 +193,12 @@ final readonly class IncidentWords
         'overdose_why_carbon_holds_dyes_most' => 'Carbon holds dyes and most medicines.',
         'overdose_why_filter_may_hurt' => 'The filter may be hurt.',
         'oxygen_why_water_chlorine_straight_hose' =>
-            'This water has chlorine: straight from the hose is still better than dead fish. Thiosulfate or conditioner goes in with it, for so much to each 1,000 L; stop when they breathe easier.',
+            'This water has chlorine: straight from the hose is still better than ' .
+            'dead fish. Thiosulfate or conditioner goes in with it, for so much to each 1,000 L; stop when they breathe ' .
+            'easier.',
+        'oxygen_hose_untested' =>
+            'Nobody tested this water for chlorine: begin at once, and conditioner in with it by its label, for so much ' .
+            'as runs in.',
         'oxygen_why_water_falls_brings_oxygen' => 'Water that falls brings oxygen in, and drives carbon dioxide off.',
         'oxygen_why_oxygen_comes_before_everything' => 'Oxygen comes before everything else.',
         'oxygen_why_oxygen_stands_mg_comes' => 'Oxygen stands at {oxygen} mg/L; it comes before everything else.',

@@ -36,7 +36,9 @@ final class ProgrammesTest extends TestCase
         self::assertSame(
             [0, 0, 0, 1],
             array_column(
-                $this->calculate('exchange.plan', [...$plan, 'max_change_per_day' => []])->figures['steps'],
+                $this->calculate('exchange.plan', [...$plan, 'max_change_per_day' => ['no3_n_mg_l' => 100]])->figures[
+                    'steps'
+                ],
                 'day',
             ),
         );
@@ -76,6 +78,99 @@ final class ProgrammesTest extends TestCase
                 $plan->figures['bound']['source'],
             ],
         );
+    }
+
+    /** By arithmetic: half of (x + 0.32) a day comes to rest at 0.32. */
+    public function test_what_the_fish_make_meanwhile_is_counted(): void
+    {
+        $plan = [
+            'volume_l' => 1000,
+            'now' => ['tan_mg_l' => 1],
+            'source' => ['tan_mg_l' => 0],
+            'target' => ['tan_mg_l' => 0.1],
+            'production_g_d' => ['tan_mg_l' => 0.32],
+        ];
+        $never = $this->calculate('exchange.plan', $plan);
+        self::assertFalse($never->figures['reachable']);
+        self::assertContains('exchange.plan_more_is_made', $never->figures['codes']);
+        self::assertSame([], $never->figures['steps'], 'no steps are offered that cannot work');
+        $reached = $this->calculate('exchange.plan', [...$plan, 'target' => ['tan_mg_l' => 0.4]]);
+        // 1 → 0.5; 0.82 → 0.41; 0.73 → 0.4.
+        self::assertEqualsWithDelta(
+            [0.5, 0.41, 0.4],
+            array_map(static fn(array $step): float => $step['after']['tan_mg_l'], $reached->figures['steps']),
+            1e-9,
+        );
+    }
+
+    public function test_what_shocks_holds_unless_told_otherwise_and_is_named(): void
+    {
+        $plan = [
+            'volume_l' => 1000,
+            'now' => ['no3_n_mg_l' => 27, 'temp_c' => 20],
+            'source' => ['no3_n_mg_l' => 0, 'temp_c' => 20],
+            'target' => ['no3_n_mg_l' => 9],
+        ];
+        $usual = $this->calculate('exchange.plan', $plan);
+        self::assertSame(['no3_n_mg_l'], $usual->figures['binds']);
+        self::assertEqualsWithDelta((9.0358 / 27) * 100, $usual->figures['steps'][0]['change_pct'], 1e-6);
+        $cold = $this->calculate('exchange.plan', [...$plan, 'source' => ['no3_n_mg_l' => 0, 'temp_c' => 3]]);
+        self::assertSame('temp_c', $cold->figures['binds'][0]);
+        self::assertEqualsWithDelta((2 / 17) * 100, $cold->figures['steps'][0]['change_pct'], 1e-6);
+        $told = $this->calculate('exchange.plan', [...$plan, 'max_change_per_day' => ['no3_n_mg_l' => 50]]);
+        self::assertSame([], $told->figures['binds']);
+        self::assertEqualsWithDelta(50.0, $told->figures['steps'][0]['change_pct'], 1e-9);
+    }
+
+    public function test_ammonia_to_be_acted_on_decides_over_all_but_temperature(): void
+    {
+        $plan = [
+            'volume_l' => 1000,
+            'now' => ['tan_mg_l' => 4, 'no3_n_mg_l' => 60, 'ph' => 8.0, 'alkalinity_mg_l' => 100, 'temp_c' => 20],
+            'source' => ['tan_mg_l' => 0, 'no3_n_mg_l' => 0, 'ph' => 7.4, 'alkalinity_mg_l' => 60, 'temp_c' => 20],
+            'target' => ['tan_mg_l' => 0.4],
+            'max_change_pct' => 95,
+        ];
+        $acted = $this->calculate('exchange.plan', $plan);
+        self::assertTrue($acted->figures['ammonia_decides']);
+        self::assertEqualsWithDelta(90.0, $acted->figures['steps'][0]['change_pct'], 1e-6);
+        self::assertNull($acted->figures['bind_first_mg_l']);
+        $watched = $this->calculate('exchange.plan', [...$plan, 'now' => [...$plan['now'], 'tan_mg_l' => 0.5]]);
+        self::assertFalse($watched->figures['ammonia_decides']);
+        self::assertLessThan(20.0, $watched->figures['steps'][0]['change_pct']);
+        $cold = [...$plan, 'source' => [...$plan['source'], 'temp_c' => 10]];
+        self::assertEqualsWithDelta(
+            20.0,
+            $this->calculate('exchange.plan', $cold)->figures['steps'][0]['change_pct'],
+            1e-6,
+        );
+    }
+
+    /** Arithmetic of Emerson and of carbonate by hand: TAN 1 at pH 7.0, KH 40, half changed for pH 8.2, KH 200. */
+    public function test_a_change_that_burns_is_said_to_and_what_is_bound_first_is_what_stood_before_it(): void
+    {
+        $change = [
+            'volume_l' => 1000,
+            'change_pct' => 50,
+            'now' => ['tan_mg_l' => 1, 'ph' => 7.0, 'alkalinity_mg_l' => 40, 'temp_c' => 20],
+            'source' => ['tan_mg_l' => 0, 'ph' => 8.2, 'alkalinity_mg_l' => 200, 'temp_c' => 20],
+        ];
+        $batch = $this->calculate('exchange.batch', $change);
+        self::assertEqualsWithDelta(7.69, $batch->figures['after']['ph'], 0.01);
+        self::assertEqualsWithDelta(0.004, $batch->number('nh3_n_now_mg_l'), 5e-5);
+        self::assertEqualsWithDelta(0.0096, $batch->number('nh3_n_after_mg_l'), 5e-5);
+        self::assertEqualsWithDelta(8.66, $batch->number('ph_aired'), 0.005);
+        self::assertEqualsWithDelta(0.077, $batch->number('nh3_n_aired_mg_l'), 5e-4);
+        self::assertTrue($batch->figures['burns']);
+        $like = [...$change, 'source' => [...$change['source'], 'ph' => 7.0, 'alkalinity_mg_l' => 40]];
+        self::assertFalse($this->calculate('exchange.batch', $like)->figures['burns'], 'water of its own kind');
+        $plan = $this->calculate('exchange.plan', [
+            ...array_diff_key($change, ['change_pct' => 0]),
+            'target' => ['tan_mg_l' => 0.5],
+            'tan_act_mg_l' => 0.5,
+        ]);
+        self::assertEqualsWithDelta(1.0, $plan->number('bind_first_mg_l'), 1e-9);
+        self::assertTrue($plan->figures['steps'][0]['burns']);
     }
 
     public function test_schools_follow_the_closed_forms_of_trickle_and_series(): void

@@ -189,7 +189,16 @@ final class AnswerTest extends TestCase
             $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['follows' => $follows]),
         );
         self::assertStringNotContainsString('incident.ammonia_binder', $of(['bind' => false]));
-        self::assertStringStartsWith('incident.ammonia_binder:', $of(['bindFirst' => true]));
+        self::assertStringStartsWith('incident.ammonia_binder_first:', $of(['bindFirst' => true]));
+        // All 1 mg/L that stands then, and not what the change leaves of it.
+        self::assertEqualsWithDelta(
+            (1.0 * 20 * 10000) / 400,
+            $this->amount(
+                $this->in(['tan_mg_l' => 1.0], ['tan_mg_l' => State::Act], ['follows' => ['bindFirst' => true]]),
+                'ammonia_binder_first',
+            ),
+            1e-6,
+        );
         self::assertStringContainsString('Change 2,500 L, 25 %', $of(['bindFirst' => true]));
         self::assertStringContainsString(
             'No feed for a day, then a quarter',
@@ -271,19 +280,87 @@ final class AnswerTest extends TestCase
         self::assertSame(1, substr_count($this->told($now), 'o feed'));
     }
 
+    public function test_no_plan_orders_zeolite_and_salt_and_feed_is_said_once(): void
+    {
+        $now = $this->in(
+            ['tan_mg_l' => 1.0, 'no2_n_mg_l' => 0.8, 'do_mg_l' => 4.0],
+            ['tan_mg_l' => State::Act, 'no2_n_mg_l' => State::Act, 'do_mg_l' => State::Act],
+        );
+        $codes = array_map(static fn(AnswerStep $step): string => $step->do->code, Answer::to($now, [])->steps);
+        self::assertContains('incident.nitrite_salt', $codes);
+        self::assertContains('incident.ammonia_no_zeolite_salt_follows', $codes);
+        self::assertNotContains('incident.ammonia_zeolite', $codes);
+        $fed = array_filter($codes, static fn(string $code): bool => preg_match('/feed/', $code) === 1);
+        self::assertCount(1, $fed);
+    }
+
+    public function test_where_nitrite_is_the_emergency_air_and_salt_come_before_a_large_change(): void
+    {
+        $codes = fn(State $state): array => array_map(
+            static fn(AnswerStep $step): string => $step->do->code,
+            Answer::to($this->in(['no2_n_mg_l' => 3.0], ['no2_n_mg_l' => $state]), [])->steps,
+        );
+        self::assertSame(
+            ['incident.nitrite_air', 'incident.nitrite_salt', 'incident.nitrite_change'],
+            array_slice($codes(State::Emergency), 0, 3),
+        );
+        self::assertSame('incident.nitrite_change', $codes(State::Act)[0]);
+        // Sized to all that stands when it goes in: 3 mg/L ask for 30 of chloride, 49.5 of salt.
+        self::assertEqualsWithDelta(
+            (30 / 0.6066) * 10,
+            $this->amount($this->in(['no2_n_mg_l' => 3.0], ['no2_n_mg_l' => State::Emergency]), 'nitrite_salt'),
+            1,
+        );
+    }
+
+    public function test_water_too_cold_is_not_changed_with_as_it_is_and_what_stands_is_bound(): void
+    {
+        $cold = $this->in(
+            ['tan_mg_l' => 3.0, 'temp_c' => 24.0],
+            ['tan_mg_l' => State::Emergency],
+            ['source' => ['tan_mg_l' => 0.0, 'temp_c' => 7.0]],
+        );
+        self::assertStringContainsString(
+            'incident.change_too_cold: Not with this water as it is: it is 17',
+            $this->told($cold),
+        );
+        self::assertStringNotContainsString('incident.ammonia_change', $this->told($cold));
+        self::assertEqualsWithDelta((3 * 20 * 10000) / 400, $this->amount($cold, 'ammonia_binder'), 1e-6);
+    }
+
+    public function test_a_change_that_burns_is_bound_before_and_a_buffer_goes_by_what_the_change_leaves(): void
+    {
+        $source = ['tan_mg_l' => 0.0, 'ph' => 8.2, 'alkalinity_mg_l' => 200.0, 'temp_c' => 20.0];
+        $burning = $this->in(
+            ['tan_mg_l' => 1.0, 'ph' => 7.0, 'alkalinity_mg_l' => 40],
+            ['tan_mg_l' => State::Act, 'alkalinity_mg_l' => State::Act],
+            ['source' => $source],
+        );
+        $codes = array_map(static fn(AnswerStep $step): string => $step->do->code, Answer::to($burning, [])->steps);
+        self::assertLessThan(
+            array_search('incident.ammonia_change_each_day', $codes, true),
+            array_search('incident.ammonia_binder_first', $codes, true),
+        );
+        // Half of 40 and half of 200 are 120 mg/L: no buffer on top of that.
+        self::assertContains('incident.acid_changed_above', $codes);
+        self::assertNotContains('incident.acid_bicarbonate', $codes);
+    }
+
     /** No more than 40 mg/L of nitrate a day: from 150 mg/L with water of 8.9, 28 % a day. */
     public function test_nitrate_comes_down_in_steps_that_do_not_shock(): void
     {
         $told = $this->told($this->in(['no3_n_mg_l' => 33.9], ['no3_n_mg_l' => State::Emergency]));
-        self::assertStringContainsString('Change 2,800 L, 28 %, each day for 7 days.', $told);
+        self::assertStringContainsString('incident.nitrate_change_each_day: Change 2,800 L, 28 %', $told);
+        // As exchange.plan has it: 33.9 → 24.9 → 15.8 → 8.9 → 5.65, and what the fish make meanwhile.
+        self::assertStringContainsString('it takes 5 days', $told);
     }
 
     public function test_a_buffer_waits_for_ammonia_that_would_burn_at_a_higher_ph(): void
     {
         $states = ['alkalinity_mg_l' => State::Act, 'ph' => State::Act];
         $harmless = $this->in(['tan_mg_l' => 0.1, 'ph' => 6.3, 'alkalinity_mg_l' => 20], $states);
-        // 35.7 mg/L of 10,000 L as bicarbonate: 599 g.
-        self::assertEqualsWithDelta(35.7 * 1.6787 * 10, $this->amount($harmless, 'acid_bicarbonate'), 1);
+        // 35.7 mg/L of 10,000 L as bicarbonate are 599 g; from 20 mg/L that doubles pH's buffer twice over, so in two.
+        self::assertEqualsWithDelta((35.7 * 1.6787 * 10) / 2, $this->amount($harmless, 'acid_bicarbonate'), 1);
         self::assertStringNotContainsString('incident.acid_ammonia_first', $this->told($harmless));
         $burning = $this->told($this->in(['tan_mg_l' => 1.5, 'ph' => 6.3, 'alkalinity_mg_l' => 20], $states));
         self::assertStringContainsString(
