@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Forms\Figure;
 use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Words\Message;
 
 /** A bench with its fields filled in, and what it works out as far as it can. */
 final readonly class BenchAnswer
@@ -19,6 +20,8 @@ final readonly class BenchAnswer
      * @param  array<string, float|string|bool|null|list<string>>  $input  of the calculator
      * @param  list<string>  $steps
      * @param  list<Caution>  $cautions
+     * @param  list<Message>  $refusals  of the calculator itself
+     * @param  list<Message>  $conditions  that it found besides
      */
     public function __construct(
         public string $name,
@@ -32,6 +35,8 @@ final readonly class BenchAnswer
         public ?string $measure,
         public array $steps,
         public array $cautions,
+        public array $refusals = [],
+        public array $conditions = [],
     ) {}
 
     /** The same with nothing on it that anybody could weigh out. */
@@ -49,6 +54,8 @@ final readonly class BenchAnswer
             measure: null,
             steps: [],
             cautions: $this->cautions,
+            refusals: $this->refusals,
+            conditions: $this->conditions,
         );
     }
 
@@ -72,6 +79,8 @@ final readonly class BenchAnswer
                     static fn(Caution $caution): bool => !in_array($caution->text, $texts, true),
                 ),
             ),
+            refusals: $this->refusals,
+            conditions: $this->conditions,
         );
     }
 

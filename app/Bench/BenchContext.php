@@ -24,6 +24,8 @@ use Ironwort\Core\Water\Salt;
 /** What is known of a system, by the keys under which calculators ask for it, with where it is from. */
 final readonly class BenchContext
 {
+    private const LEAST_LIMIT_MG_L = 0.001;
+
     private const READINGS = [
         'tan_mg_l',
         'no2_n_mg_l',
@@ -103,6 +105,8 @@ final readonly class BenchContext
             ? $this->judging->for($system, Parameter::UnionisedAmmonia)->above?->act
             : null;
         if ($burns !== null) {
+            // A limit of nothing is one that nothing keeps to: the least that can be told is gone by.
+            $burns = max(self::LEAST_LIMIT_MG_L, $burns);
             $keep(
                 'nh3_limit_mg_l',
                 'Most un-ionised ammonia',

@@ -22,6 +22,7 @@ use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\UnreadableNumber;
+use Ironwort\Core\Words\Message;
 
 /** A bench with what the book knows filled in, what was typed over it, and the answer as far as there is one. */
 final readonly class BenchReport
@@ -122,6 +123,33 @@ final readonly class BenchReport
             measure: $result === null || $refused ? null : self::measure($bench, $result),
             steps: $result === null || $refused ? [] : self::steps($result),
             cautions: $result === null ? [] : $result->cautions,
+            refusals: self::said($result, Level::Danger),
+            conditions: self::said($result, Level::Watch),
+        );
+    }
+
+    /**
+     * What a calculator refuses, or lets in on a condition, by its own codes.
+     *
+     * @return list<Message>
+     */
+    private static function said(?Result $result, Level $level): array
+    {
+        $codes = $result?->figures['codes'] ?? null;
+        $refused = $result?->figures['refused'] ?? null;
+        if ($result === null || !is_array($codes) || ($level === Level::Danger && $refused !== true)) {
+            return [];
+        }
+
+        return array_values(
+            array_map(
+                static fn(Caution $caution): Message => $caution->message,
+                array_filter(
+                    $result->cautions,
+                    static fn(Caution $caution): bool => $caution->level === $level &&
+                        in_array($caution->message->code, $codes, true),
+                ),
+            ),
         );
     }
 

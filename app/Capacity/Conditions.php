@@ -86,7 +86,7 @@ final class Conditions
         }
         $allowed = AllowedAmmonia::of(
             $this->limits,
-            $this->system->life_stage,
+            $this->system->judgedAs(),
             $this->values['ph'],
             $this->values['temp_c'],
         );
@@ -100,7 +100,7 @@ final class Conditions
                 ? 'where its un-ionised part reaches ' .
                     Format::number($allowed->unionisedLimit) .
                     ' mg/L at this pH and temperature'
-                : 'the limit of total ammonia for ' . lcfirst($this->limits->stages[$this->system->life_stage]),
+                : 'the limit of total ammonia for ' . lcfirst($this->limits->stages[$this->system->judgedAs()]),
         );
     }
 

@@ -71,8 +71,20 @@ final class ChargeController extends Controller
             );
             $kind = ['zeolite' => 'zeolite', 'resin' => 'zeolite', 'carbon' => 'carbon'][$charge->kind] ?? null;
             if ($charge->wasRecentlyCreated && $kind !== null) {
-                TakeFromShelf::off($system->site_id, $kind, $charge->mass_g, 'g');
+                $taken = TakeFromShelf::off($system->site_id, $kind, $charge->mass_g, 'g');
+                $charge->fill(['good_id' => $taken?->goodId, 'from_shelf' => $taken?->amount])->save();
             }
+        });
+
+        return $this->show($system);
+    }
+
+    /** It never went in: it hung there for no time at all, and what it took goes back on the shelf. */
+    public function withdraw(System $system, string $id): JsonResponse
+    {
+        DB::transaction(static function () use ($system, $id): void {
+            $charge = Charge::query()->where('system_id', $system->id)->lockForUpdate()->findOrFail(strtoupper($id));
+            Unhang::charge($charge);
         });
 
         return $this->show($system);

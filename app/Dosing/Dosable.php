@@ -44,7 +44,7 @@ final readonly class Dosable
                 'way',
                 'dose_mg_l',
                 'volume_l',
-                ...$agent->needsStrength || $agent->strengthPct !== null ? ['strength_pct'] : [],
+                'strength_pct',
                 ...$agent->id === 'potassium_permanganate' ? ['demand_mg_l'] : [],
             ];
             $things[] = new self(
@@ -183,7 +183,11 @@ final readonly class Dosable
                     'Salt',
                     'dose.salt',
                     ['target_g_l', 'steps', 'hours', 'now_g_l'],
-                    ['step_g' => ['First step', 'g'], 'total_g' => ['In all', 'g']],
+                    [
+                        'step_g' => ['First step', 'g'],
+                        'total_g' => ['In all', 'g'],
+                        'light_g' => ['The light rule would be', 'g'],
+                    ],
                 ),
                 'salt',
             ),
@@ -196,7 +200,11 @@ final readonly class Dosable
                     'Salt against nitrite',
                     'dose.chloride_guard',
                     ['chloride_mg_l', 'no2_n_mg_l', 'ratio'],
-                    ['salt_g' => ['Salt', 'g'], 'salt_mg_l' => ['which is', 'mg/L']],
+                    [
+                        'salt_g' => ['Salt', 'g'],
+                        'salt_mg_l' => ['which is', 'mg/L'],
+                        'light_g' => ['The light rule would be', 'g'],
+                    ],
                 ),
                 'salt',
             ),
@@ -274,7 +282,7 @@ final readonly class Dosable
                     ['label_ml', 'label_treats_l'],
                     ['dose' => ['Give', 'mL']],
                 ),
-                'own',
+                'culture',
             ),
             new self(
                 'ammonium',
@@ -303,7 +311,7 @@ final readonly class Dosable
                     'demand',
                     'Permanganate demand of the water',
                     'dose.permanganate_demand',
-                    ['brown_mg_l', 'pink_mg_l'],
+                    ['brown_mg_l', 'pink_mg_l', 'ph'],
                     ['demand_mg_l' => ['Demand', 'mg/L'], 'dose_mg_l' => ['so 2 mg/L above it is', 'mg/L']],
                 ),
                 'potassium_permanganate',

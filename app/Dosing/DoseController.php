@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Dosing;
 
 use App\Http\Controller;
+use App\Models\Charge;
 use App\Models\Dose;
 use App\Models\System;
 use App\Readings\LatestWater;
@@ -63,6 +64,11 @@ final class DoseController extends Controller
             if ($dose->withdrawn_at === null) {
                 $dose->fill(['withdrawn_at' => Carbon::now()])->save();
                 TakeFromShelf::giveBack($dose);
+                // A charge of zeolite hangs under the key of its dose.
+                $charge = Charge::query()->where('system_id', $system->id)->find($dose->id);
+                if ($charge !== null) {
+                    Unhang::charge($charge);
+                }
             }
         });
 

@@ -124,7 +124,9 @@ final readonly class DoseState
         if (isset($present['salt']) && $salt !== null && $salt->taken_at->gte($present['salt']['since'])) {
             unset($present['salt']);
         }
-        $things = array_values(array_intersect(array_keys($present), $conflicts->things()));
+        $things = array_values(
+            array_intersect(array_map(self::counts(...), array_keys($present)), $conflicts->things()),
+        );
         if ($body->vesselId === null) {
             $has = static fn(string $kind): bool => $system->stages->contains(
                 static fn(Stage $stage): bool => $stage->kind === $kind && !$stage->bypassed,
@@ -193,6 +195,51 @@ final readonly class DoseState
             $count > 0,
             $water->get(Parameter::Nitrite)?->value,
         );
+    }
+
+    /** What something in the water counts as when it meets others: one's own agents all as one. */
+    private static function counts(string $thing): string
+    {
+        return str_starts_with($thing, Residuals::OWN) ? Conflicts::OWN : $thing;
+    }
+
+    /**
+     * What is left of a thing that is to be given, so that it counts with the dose; of one's own agents only the same.
+     *
+     * @return array<string, float|list<string>> of the input of `dose.treatment`
+     */
+    public function against(Dosable $dosable): array
+    {
+        $things = is_array($this->input['present'] ?? null) ? $this->input['present'] : [];
+        if ($dosable->good !== null) {
+            $same = isset($this->present[Residuals::OWN . $dosable->good->id]);
+
+            return [
+                'present' => array_values(
+                    array_filter($things, static fn(string $one): bool => $one !== Conflicts::OWN || $same),
+                ),
+            ];
+        }
+        $row = $dosable->agent === null ? null : $this->present[$dosable->agent->id] ?? null;
+        $left = $row['most_mg_l'] ?? null;
+
+        return $left === null || $dosable->apart ? [] : ['left_mg_l' => max(0.0, $left)];
+    }
+
+    /** Another agent of one's own that is in the water, by name. */
+    public function otherOwn(Dosable $dosable): ?string
+    {
+        if ($dosable->agent === null && $dosable->good === null) {
+            return null;
+        }
+        foreach ($this->present as $thing => $row) {
+            $same = $dosable->good !== null && $thing === Residuals::OWN . $dosable->good->id;
+            if (str_starts_with($thing, Residuals::OWN) && !$same) {
+                return $row['name'];
+            }
+        }
+
+        return null;
     }
 
     private static function seeding(System $system, StageKinds $kinds): Seeding

@@ -129,6 +129,7 @@ final readonly class GiveDose
         if ($dose->dosable->id === 'zeolite') {
             Charge::query()->create([
                 ...$own,
+                'id' => $id,
                 'kind' => 'zeolite',
                 'mass_g' => $amount,
                 'capacity_mg_n_per_g' =>

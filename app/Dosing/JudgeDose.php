@@ -16,7 +16,6 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\ConflictState;
 use Ironwort\Core\Dose\Judged;
-use Ironwort\Core\Dose\StandingLevel;
 use Ironwort\Core\Dose\Verdict;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Measure\Format;
@@ -63,11 +62,14 @@ final readonly class JudgeDose
                 ? $this->judged($dosable, [...$state->input, 'temp_c' => AssumedWater::TEMPERATURE_C])
                 : new Judged([Message::of('dose.temperature_unknown')]);
         }
-        $judged = $this->told($this->judged($dosable, $state->input), $dosable, $state);
+        $judged = $this->told(
+            $this->judged($dosable, [...$state->input, ...$state->against($dosable)]),
+            $dosable,
+            $state,
+        );
+        $own = $dosable->apart ? null : $state->otherOwn($dosable);
 
-        return $dosable->agent !== null && !$dosable->apart && isset($state->present['own'])
-            ? $judged->on(Message::of('dose.own_agent_in_water', ['name' => $state->present['own']['name']]))
-            : $judged;
+        return $own === null ? $judged : $judged->on(Message::of('dose.own_agent_in_water', ['name' => $own]));
     }
 
     public function judge(
@@ -86,13 +88,20 @@ final readonly class JudgeDose
         }
         $fixed = $this->fixed($dosable, $body, $state, $good);
         $bench = $this->benches->of($dosable->bench, $system, $water, $form->typed, $fixed);
-        $over = $this->onTop($dosable, $state, $bench->text('way'), $bench->number('dose_mg_l'));
-        $judged = $over === null ? $judged : $judged->refusing($over);
+        // What the calculator found besides, by the dose itself: on top of what is there, or of too little oxygen.
+        $known = Message::codes([...$judged->refusals, ...$judged->conditions]);
+        $judged = $judged
+            ->refusing(...Message::besides($known, $bench->refusals))
+            ->on(...Message::besides($known, $bench->conditions));
         $bench = $bench->withoutCautions([
             ...Message::texts($judged->conditions),
             ...$dosable->agent === null ? [] : [$dosable->agent->caution()],
         ]);
         $main = $bench->figures[0] ?? null;
+        if ($main !== null && $main->value <= 0 && !$judged->isRefused()) {
+            // There is enough already: nothing is to be made ready for nothing.
+            $judged = new Judged();
+        }
         $refused = $judged->isRefused() || $bench->refused;
 
         return new JudgedDose(
@@ -153,28 +162,6 @@ final readonly class JudgeDose
         );
     }
 
-    /** Why a full dose of what is in the water already would be too much. */
-    private function onTop(Dosable $dosable, DoseState $state, ?string $way, ?float $doseMgL): ?Message
-    {
-        $agent = $dosable->agent;
-        $left = $state->present[$dosable->id]['most_mg_l'] ?? null;
-        if ($left === null || $left <= 0 || $agent?->prolonged === null || $dosable->apart) {
-            return null;
-        }
-        $alkalinity = $state->input['alkalinity_mg_l'] ?? null;
-        $ceiling = StandingLevel::ceiling($agent, is_float($alkalinity) ? $alkalinity : null) ?? 0.0;
-        $dose = $doseMgL ?? $agent->prolonged[2];
-
-        return ($way ?? 'prolonged') !== 'prolonged' || StandingLevel::fits($left, $dose, $ceiling)
-            ? null
-            : Message::of('dose.on_top', [
-                'left' => Format::number($left, 2),
-                'unit' => $agent->unit === 'mL' ? 'µL/L' : 'mg/L',
-                'dose' => Format::number($dose, 3),
-                'ceiling' => Format::number($ceiling, 3),
-            ]);
-    }
-
     /**
      * What a calculator is to be told besides its fields.
      *
@@ -190,8 +177,12 @@ final readonly class JudgeDose
                     $state->input,
                     array_flip(['temp_c', 'ph', 'alkalinity_mg_l', 'hardness_mg_l', 'do_mg_l']),
                 )
-                : $state->input;
-            $fixed = [...$met, ...$fixed, 'agent' => $dosable->agent->id ?? 'own'];
+                : [...$state->input, ...$state->against($dosable)];
+            $fixed = [
+                ...$met,
+                ...$fixed,
+                'agent' => $dosable->agent->id ?? ($dosable->good === null ? 'culture' : 'own'),
+            ];
             $fixed['temp_c'] ??= AssumedWater::TEMPERATURE_C;
             // Only permanganate has a demand of the water to be told.
             $fixed += $dosable->agent?->id === 'potassium_permanganate' ? [] : ['demand_mg_l' => 0.0];

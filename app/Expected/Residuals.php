@@ -26,6 +26,9 @@ use Ironwort\Core\Dose\Validity;
  */
 final readonly class Residuals
 {
+    /** Before the key of an agent of one's own: each is a thing of its own. */
+    public const OWN = 'own:';
+
     public function __construct(private AgentTable $agents) {}
 
     /**
@@ -54,8 +57,9 @@ final readonly class Residuals
             if ($left === null || ($most !== null && $dose->mg_l !== null && $most < Validity::GONE * $dose->mg_l)) {
                 continue;
             }
-            $before = $present[$dose->thing] ?? ['mg_l' => null, 'most_mg_l' => null];
-            $present[$dose->thing] = [
+            $key = $dose->thing === 'own' ? self::OWN . $dose->good_id : $dose->thing;
+            $before = $present[$key] ?? ['mg_l' => null, 'most_mg_l' => null];
+            $present[$key] = [
                 'name' => $dose->name,
                 'mg_l' => $dose->mg_l === null ? null : $left + ($before['mg_l'] ?? 0.0),
                 'most_mg_l' => $most === null ? null : $most + ($before['most_mg_l'] ?? 0.0),

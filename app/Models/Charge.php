@@ -16,6 +16,8 @@ use Illuminate\Support\Carbon;
  * @property int $cycles how often it was regenerated
  * @property Carbon $put_in_at
  * @property ?Carbon $taken_out_at
+ * @property ?string $good_id of the shelf
+ * @property ?float $from_shelf g that it took off it
  */
 final class Charge extends Part
 {
@@ -28,6 +30,7 @@ final class Charge extends Part
             'mass_g' => 'float',
             'capacity_mg_n_per_g' => 'float',
             'cycles' => 'integer',
+            'from_shelf' => 'float',
             'put_in_at' => 'datetime',
             'taken_out_at' => 'datetime',
         ];

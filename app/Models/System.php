@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
+use Ironwort\Core\Judge\LimitTable;
 
 /**
  * One body of water going round one loop.
@@ -187,6 +188,17 @@ final class System extends Model
     public function hold(): self
     {
         return self::query()->whereKey($this->id)->lock('for no key update')->firstOrFail();
+    }
+
+    /** Whose limits hold here: fish are judged by the fish, whatever its filter is about. */
+    public function judgedAs(): string
+    {
+        return $this->life_stage === 'starting'
+            ? LimitTable::inForce(
+                $this->life_stage,
+                $this->fish->contains(static fn(FishGroup $group): bool => $group->count > 0),
+            )
+            : $this->life_stage;
     }
 
     /** What passes the filter: the most that goes through any of its stages, L/h. */

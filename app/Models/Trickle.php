@@ -15,6 +15,7 @@ use Ironwort\Core\Measure\Format;
  * @property Carbon $started_at
  * @property ?Carbon $ended_at
  * @property ?string $water_id
+ * @property ?string $treated_by what takes its chlorine out
  * @property ?WaterSource $water
  */
 final class Trickle extends Part

@@ -21,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $flow_seen_at
  * @property ?Carbon $withdrawn_at
  * @property list<array{what: string, name: string, text: string, done: bool, good?: string, amount?: float,
- *     unit?: string}> $put_back
+ *     unit?: string, taken?: ?float}> $put_back
  *     what the new water is still short of, and what of the shelf that takes
  * @property ?string $vessel_id a bay that was shut off
  * @property ?Vessel $vessel

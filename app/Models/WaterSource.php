@@ -37,6 +37,20 @@ final class WaterSource extends Model
         return $relation;
     }
 
+    /** Whether it comes, or may come, from the mains: what nobody tested is then not taken as free of chlorine. */
+    public function fromMains(): bool
+    {
+        return $this->kind === 'tap';
+    }
+
+    /** Whether it may bring chlorine into a system where nothing takes it out. */
+    public function mayBringChlorine(): bool
+    {
+        $read = $this->reading('chlorine_mg_l');
+
+        return $read === null ? $this->fromMains() && $this->unit_name === null : $read > 0;
+    }
+
     /** Whether its chlorine is chloramine, as last tested. */
     public function chloramine(): bool
     {

@@ -59,7 +59,7 @@ final readonly class AdviceReport
                     'rule' => $advice->rule,
                     'from' => $advice->from,
                 ],
-                Advice::of($courses, $this->limits->table($system), $system->life_stage, $source),
+                Advice::of($courses, $this->limits->table($system), $system->judgedAs(), $source),
             ),
         ];
     }

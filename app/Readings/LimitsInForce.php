@@ -32,8 +32,8 @@ final readonly class LimitsInForce
     public function usual(System $system, Parameter $parameter): Limits
     {
         return $this->following($system)->limits(
-            $system->life_stage,
-            $this->limits->for($system->life_stage, $parameter),
+            $system->judgedAs(),
+            $this->limits->for($system->judgedAs(), $parameter),
         );
     }
 
@@ -65,7 +65,7 @@ final readonly class LimitsInForce
             as $changed
         ) {
             $parameter = Parameter::tryFrom($changed);
-            $table = $parameter === null ? $table : $table->with($system->life_stage, $this->for($system, $parameter));
+            $table = $parameter === null ? $table : $table->with($system->judgedAs(), $this->for($system, $parameter));
         }
 
         return $table;

@@ -31,18 +31,29 @@ final readonly class TakeFromShelf
     }
 
     /** What is put in without being a dose: a charge, or what the new water of a change lacked. */
-    public static function off(string $siteId, string $kind, float $amount, string $unit): void
+    public static function off(string $siteId, string $kind, float $amount, string $unit): ?Taken
     {
         $found = Good::inUse($siteId, $kind);
         $good = $found === null ? null : Good::query()->lockForUpdate()->find($found->id);
-        if ($good !== null && $good->unit === $unit && $good->amount !== null) {
-            $good
-                ->fill([
-                    'amount' => max(0.0, $good->amount - $amount),
-                    'opened_on' => $good->opened_on ?? now()->toDateString(),
-                ])
-                ->save();
+        if ($good === null || $good->unit !== $unit || $good->amount === null) {
+            return null;
         }
+        $taken = new Taken($good->id, min($good->amount, $amount));
+        $good
+            ->fill([
+                'amount' => $good->amount - $taken->amount,
+                'opened_on' => $good->opened_on ?? now()->toDateString(),
+            ])
+            ->save();
+
+        return $taken;
+    }
+
+    /** What was not put in after all goes back to what it was taken from, or would be. */
+    public static function on(string $siteId, string $kind, float $amount, string $unit, ?string $goodId = null): void
+    {
+        $good = $goodId ?? Good::inUse($siteId, $kind)?->id;
+        Good::query()->whereKey($good)->where('unit', $unit)->whereNotNull('amount')->increment('amount', $amount);
     }
 
     public static function giveBack(Dose $dose): void

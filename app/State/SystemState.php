@@ -7,6 +7,7 @@ namespace App\State;
 use App\Expected\Residuals;
 use App\Models\Charge;
 use App\Models\Dose;
+use App\Models\Reading;
 use App\Models\Stage;
 use App\Models\System;
 use App\Readings\LatestWater;
@@ -20,6 +21,8 @@ use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Dose\Present;
 use Ironwort\Core\Dose\Validity;
+use Ironwort\Core\Dose\ZeoliteSalt;
+use Ironwort\Core\Judge\Limits;
 use Ironwort\Core\Judge\Parameter;
 
 /** How a system stands: by its readings, and by what was given to its water. Every page reads it here. */
@@ -97,17 +100,50 @@ final readonly class SystemState
             array_values($rows),
         );
 
+        $zeolite = $body->vesselId === null && self::zeolite($system);
+        if ($zeolite && !isset($rows['salt'])) {
+            array_push($present, ...$this->salted($system, $salt));
+        }
+
         return $present === []
             ? []
             : Danger::of(
                 $present,
-                $body->vesselId === null && self::zeolite($system),
+                $zeolite,
                 $this->conflicts,
                 $this->agents,
                 $water->get(Parameter::Alkalinity)?->value,
                 $water->get(Parameter::Ph)?->value,
                 $water->get(Parameter::Hardness)?->value,
             );
+    }
+
+    /**
+     * Salt as it was measured, where zeolite hangs: enough of it, or more than when the zeolite went in.
+     *
+     * @return list<Present>
+     */
+    private function salted(System $system, ?Reading $salt): array
+    {
+        if ($salt === null || $salt->taken_at->diffInDays(Carbon::now()) > Limits::SALT_STANDS_D) {
+            return [];
+        }
+        $hung = Charge::in($system)->get()->first(static fn(Charge $charge): bool => $charge->holdsAmmonia());
+        $before =
+            $hung === null
+                ? null
+                : Reading::query()
+                    ->where('system_id', $system->id)
+                    ->where('parameter', Parameter::Salinity->value)
+                    ->where('taken_at', '<=', $hung->put_in_at)
+                    ->whereHas('visit', static fn($visit) => $visit->whereNull('withdrawn_at'))
+                    ->orderByDesc('taken_at')
+                    ->first();
+        $rose = ZeoliteSalt::rose($before?->value, $salt->value);
+
+        return $rose || $salt->value >= ZeoliteSalt::LETS_GO_G_L
+            ? [new Present('salt', 'Salt', 1000 * $salt->value)]
+            : [];
     }
 
     private static function zeolite(System $system): bool

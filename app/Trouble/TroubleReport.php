@@ -206,7 +206,7 @@ final readonly class TroubleReport
         $table = $this->limits->table($system);
         $allowed = AllowedAmmonia::of(
             $table,
-            $system->life_stage,
+            $system->judgedAs(),
             $values['ph'] ?? AssumedWater::PH,
             $values['temp_c'] ?? AssumedWater::TEMPERATURE_C,
             $values['salinity_g_l'] ?? 0.0,

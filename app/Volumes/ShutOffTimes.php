@@ -68,7 +68,7 @@ final readonly class ShutOffTimes
                 $pump->vessel_id === $vessel->id &&
                 in_array($pump->kind, ['air', 'airlift'], true),
         );
-        $allowed = AllowedAmmonia::of($this->limits->table($system), $system->life_stage, $ph, $temperature);
+        $allowed = AllowedAmmonia::of($this->limits->table($system), $system->judgedAs(), $ph, $temperature);
         $input = [
             'volume_l' => max(1.0, $volume),
             'biomass_kg' => $biomass,

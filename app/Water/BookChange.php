@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Water;
 
+use App\Expected\ExpectedWater;
 use App\Http\SameDeed;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
+use App\Readings\LatestWater;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
@@ -19,7 +21,11 @@ use Ironwort\Core\Measure\Format;
 /** Books water changed or topped up; the same key again changes nothing. */
 final readonly class BookChange
 {
-    public function __construct(private WaterBodies $bodies) {}
+    public function __construct(
+        private WaterBodies $bodies,
+        private PutBack $putBack,
+        private ExpectedWater $expected,
+    ) {}
 
     /** A `wc 10%` of the log bar, from the water the system is filled from: poured already, so booked as it is. */
     public function fromLine(System $system, User $user, string $id, Carbon $at, LogLine $line): WaterChange
@@ -42,13 +48,29 @@ final readonly class BookChange
                     plannedMin: null,
                     dangerMin: null,
                     dangerBy: null,
-                    putBack: [],
+                    putBack: $source === null ? [] : $this->lacks($system, $body, $source, $litres),
                     done: true,
                 ),
             );
         } catch (BadInput $bad) {
             throw BadInput::at('line', implode(' ', $bad->errors));
         }
+    }
+
+    /**
+     * What the new water is to be given, as it stands on the change until it is ticked off.
+     *
+     * @return list<array{what: string, name: string, text: string, done: bool, good: string, amount: float,
+     *     unit: ?string}>
+     */
+    private function lacks(System $system, WaterBody $body, WaterSource $source, float $litres): array
+    {
+        $waters = TwoWaters::of($system, LatestWater::of($system), $this->expected, $body, $source->id);
+
+        return array_map(
+            static fn(PutBackItem $item): array => $item->open(),
+            $this->putBack->of($system, $waters, $litres),
+        );
     }
 
     /** @throws BadInput at `again` where somebody else has just booked such a change */

@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Water;
 
+use App\Capacity\CapacityReport;
 use App\Forms\Figure;
 use App\Forms\TypedFields;
 use App\Models\System;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
-use App\Readings\WaterMeaning;
+use App\Readings\LimitsInForce;
+use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Exchange\Shock;
-use Ironwort\Core\Exchange\WhichDecides;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 
 /** The fewest safe changes to a goal, by the way water comes: hose, buckets, or a vat that was treated and warmed. */
@@ -27,7 +28,11 @@ final readonly class ProgrammeReport
     /** Stands for what was dosed in the mix: new water has none of it. */
     private const TRACER = 'tan_mg_l';
 
-    public function __construct(private Registry $registry, private WaterMeaning $meaning) {}
+    public function __construct(
+        private Registry $registry,
+        private LimitsInForce $limits,
+        private CapacityReport $capacity,
+    ) {}
 
     /** @return ?array<string, mixed> null where no goal was typed */
     public function of(System $system, LatestWater $water, TwoWaters $waters, TypedFields $typed): ?array
@@ -50,8 +55,6 @@ final readonly class ProgrammeReport
         $vat = ($way['delivery'] ?? 'hose') === 'vat';
         $key = $goal->value ?? self::TRACER;
         $canonical = $goal === null ? $target : ($target - $goal->shown(0.0)) / ($goal->shown(1.0) - $goal->shown(0.0));
-        $states = $this->states($system, $water);
-        $rule = WhichDecides::of($states['ammonia'], $states['nitrate']);
 
         $input = $waters->input();
         if ($goal === null) {
@@ -62,10 +65,6 @@ final readonly class ProgrammeReport
             // A vat stands in the same air and is warmed: it brings no cold.
             $input['source']['temp_c'] = $input['now']['temp_c'];
         }
-        $limits = array_diff_key(
-            array_intersect_key(Shock::A_DAY, $input['now']),
-            $rule->nitrateGivesWay && $goal === Parameter::Ammonia ? ['no3_n_mg_l' => 0] : [],
-        );
         $most = min(
             $number('max_change_pct') ?? 50.0,
             $vat && $number('vat_l') !== null ? (100 * $number('vat_l')) / max(1.0, $waters->volume) : 100.0,
@@ -73,7 +72,8 @@ final readonly class ProgrammeReport
         $input = [
             ...$input,
             'target' => [$key => $canonical],
-            'max_change_per_day' => $limits,
+            ...$this->bounds($system),
+            ...$this->made($system, $water, $goal),
             'max_change_pct' => max(1.0, $most),
             'steps_per_day' => floor($number('steps_per_day') ?? 1.0),
             ...$number('fill_l_min') === null ? [] : ['fill_l_min' => $number('fill_l_min')],
@@ -99,6 +99,7 @@ final readonly class ProgrammeReport
                 'minutes' => $step->numberOrNull('minutes'),
                 'buckets' => $bucket === null ? null : (int) ceil($step->number('change_l') / $bucket - 1e-9),
                 'after' => $say($step->row('after')->number($key)),
+                'burns' => $step->flag('burns'),
             ];
         }
         $figure = static fn(string $label, string $of, string $unit): ?array => is_numeric($result->figures[$of])
@@ -137,22 +138,54 @@ final readonly class ProgrammeReport
                         'flow' => $figure('As a trickle', 'trickle_l_min', 'L/min'),
                     ]
                     : null,
-            'rule' => $goal === Parameter::Ammonia || $goal === Parameter::Nitrate ? $rule->says?->text : null,
-            'limits' => self::limits($limits),
+            'cautions' => array_map(
+                static fn(Caution $caution): array => $caution->toArray(),
+                array_values(
+                    array_filter(
+                        $result->cautions,
+                        static fn(Caution $one): bool => $one->level !== Level::Note &&
+                            $one->text !== $result->figures['reason'],
+                    ),
+                ),
+            ),
+            'bind_first' => is_float($result->figures['bind_first_mg_l'])
+                ? Format::number($result->figures['bind_first_mg_l'], 2) . ' mg/L as N'
+                : null,
+            'limits' => self::limits(
+                $result->figures['ammonia_decides'] === true
+                    ? array_intersect_key(Shock::A_DAY, ['temp_c' => 0])
+                    : array_intersect_key(Shock::A_DAY, $waters->now),
+            ),
         ];
     }
 
-    /** @return array{ammonia: State, nitrate: State} the worse of total and un-ionised ammonia */
-    private function states(System $system, LatestWater $water): array
+    /** @return array<string, float> from where ammonia decides, and what of it may stand, as calculators take it */
+    private function bounds(System $system): array
     {
-        $meaning = $this->meaning->of($system, $water);
-        $total = $meaning->of(Parameter::Ammonia);
-        $burns = $meaning->of(Parameter::UnionisedAmmonia);
+        $total = $this->limits->for($system, Parameter::Ammonia)->above;
+        $burns = $this->limits->for($system, Parameter::UnionisedAmmonia)->above;
 
-        return [
-            'ammonia' => $burns->worseThan($total) ? $burns : $total,
-            'nitrate' => $meaning->of(Parameter::Nitrate),
-        ];
+        return array_filter([
+            'tan_act_mg_l' => max(0.01, $total->act ?? 0.5),
+            'nh3_act_mg_l' => max(0.001, $burns->act ?? 0.05),
+            'nh3_limit_mg_l' => max(0.001, $burns->watch ?? 0.02),
+        ]);
+    }
+
+    /**
+     * What of the goal is made meanwhile: of ammonia what the filter leaves, of nitrate all that the fish give.
+     *
+     * @return array<string, mixed> input of `exchange.plan`
+     */
+    private function made(System $system, LatestWater $water, ?Parameter $goal): array
+    {
+        if ($goal !== Parameter::Ammonia && $goal !== Parameter::Nitrate) {
+            return [];
+        }
+        $verdict = $this->capacity->of($system, $water);
+        $left = max(0.0, $verdict->load->value - ($verdict->capacity->value ?? 0.0));
+
+        return ['production_g_d' => [$goal->value => $goal === Parameter::Nitrate ? $verdict->load->value : $left]];
     }
 
     /** Why changes cannot reach a goal, in the units the keeper reads. */

@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace App\Water;
 
 use App\Forms\Figure;
+use App\Forms\Origin;
 use App\Models\Course;
 use App\Models\Good;
 use App\Models\System;
+use App\Models\WaterSource;
 use App\Readings\LimitsInForce;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Dose\SaltCalculator;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AssumedWater;
 
 /**
@@ -36,17 +40,14 @@ final readonly class PutBack
             return [];
         }
         $items = [];
-        $chlorine = $waters->source->reading(Parameter::Chlorine->value) ?? 0.0;
-        if ($chlorine > 0) {
-            $items[] = $this->conditioner($system, $waters, $litres, $chlorine);
-        }
+        array_push($items, ...$this->chlorine($system, $waters->source, $waters->origins, $litres));
         $salt = $waters->now['salinity_g_l'] ?? 0.0;
-        if ($salt >= NewWater::SALTED_G_L) {
+        if ($salt >= NewWater::SALTED_G_L && $salt > ($waters->new['salinity_g_l'] ?? 0.0)) {
             $input = [
                 'volume_l' => $litres,
-                'now_g_l' => $waters->new['salinity_g_l'] ?? 0.0,
-                'target_g_l' => $salt,
-                'steps' => 1,
+                'now_g_l' => min(SaltCalculator::STANDING_G_L, $waters->new['salinity_g_l'] ?? 0.0),
+                // Above what may stand nothing is put back: the change thins it.
+                'target_g_l' => min(SaltCalculator::STANDING_G_L, $salt),
             ];
             $grams = $this->registry->run('dose.salt', $input)->number('total_g');
             $items[] = new PutBackItem(
@@ -117,9 +118,21 @@ final readonly class PutBack
         return $items;
     }
 
-    private function conditioner(System $system, TwoWaters $waters, float $litres, float $chlorine): PutBackItem
+    /**
+     * What takes the chlorine out of so much of a water, and what takes the ammonia that chloramine leaves. Mains water
+     * that nobody tested is not taken as free of it.
+     *
+     * @param  list<Origin>  $origins
+     * @return list<PutBackItem>
+     */
+    public function chlorine(System $system, WaterSource $source, array $origins, float $litres): array
     {
-        $kind = $waters->source?->chloramine() === true ? 'chloramine' : 'free';
+        $tested = $source->reading(Parameter::Chlorine->value);
+        $chlorine = $tested ?? ($source->fromMains() ? AssumedWater::MAINS_CHLORINE_MG_L : 0.0);
+        if ($chlorine <= 0 || $litres <= 0) {
+            return [];
+        }
+        $kind = $source->chloramine() ? 'chloramine' : 'free';
         $good = Good::inUse($system->site_id, 'conditioner');
         $input = [
             'volume_l' => $litres,
@@ -128,34 +141,76 @@ final readonly class PutBack
             ...$good === null ? [] : $good->label,
         ];
         $result = $this->registry->run('exchange.dechlorinate', $input);
-        $key = is_numeric($result->figures['conditioner_ml']) ? 'conditioner_ml' : 'thiosulfate_g';
-        $text =
-            $key === 'conditioner_ml'
-                ? Measures::millilitres($result->number($key), $good?->cap_ml) . " of {$good?->name}"
-                : Measures::grams($result->number($key)) .
-                    ' of sodium thiosulfate, or the conditioner of your own label';
+        $conditions = is_numeric($result->figures['conditioner_ml']);
+        $key = $conditions ? 'conditioner_ml' : 'thiosulfate_g';
+        $text = $conditions
+            ? Measures::millilitres($result->number($key), $good?->cap_ml) . " of {$good?->name}"
+            : Measures::grams($result->number($key)) . ' of sodium thiosulfate, or the conditioner of your own label';
         $school = $this->judging->following($system)->in('dechlorination');
         $how = match (true) {
+            $tested === null => "; as if it held {$chlorine} mg/L, for nobody tested {$source->name}: test it",
             $school->id === 'spray' && $kind === 'chloramine' => '; spraying does not help, it is chloramine',
             $school->id === 'spray' => '; or sprayed in, which drives free chlorine off',
             $school->id === 'carbon' => '; or through the carbon, slowly enough',
             default => '',
         };
+        $figure = static fn(string $label, float $value, string $unit, string $of): Figure => new Figure(
+            $label,
+            $value,
+            $unit,
+            'exchange.dechlorinate',
+            $of,
+            $input,
+            $origins,
+        );
+
+        return [
+            new PutBackItem(
+                what: 'conditioner',
+                good: $conditions ? 'conditioner' : 'thiosulfate',
+                name: 'Chlorine',
+                text: $text . ', before fish meet it' . $how,
+                figure: $figure(
+                    $conditions ? 'Conditioner' : 'Thiosulfate',
+                    $result->number($key),
+                    $conditions ? 'mL' : 'g',
+                    $key,
+                ),
+            ),
+            ...!$conditions && $kind === 'chloramine'
+                ? [$this->binder($system, $litres, $result->number('tan_released_mg_l'), $origins)]
+                : [],
+        ];
+    }
+
+    /**
+     * Thiosulfate breaks chloramine and leaves its ammonia: what binds that in the new water.
+     *
+     * @param  list<Origin>  $origins
+     */
+    private function binder(System $system, float $litres, float $tan, array $origins): PutBackItem
+    {
+        $good = Good::inUse($system->site_id, 'binder');
+        $said = Format::number($tan, 2) . ' mg/L of ammonia that the chloramine leaves';
+        $label = array_map(floatval(...), $good->label ?? []);
+        if (!isset($label['label_ml'], $label['label_treats_l'], $label['label_binds_mg_l'])) {
+            return new PutBackItem(
+                what: 'binder',
+                good: 'binder',
+                name: 'Ammonia left',
+                text: "Binder by its label, for the {$said}",
+                figure: new Figure('Ammonia left', $tan, 'mg/L as N', origins: $origins),
+            );
+        }
+        $input = ['volume_l' => $litres, 'tan_mg_l' => $tan, ...$label];
+        $ml = $this->registry->run('dose.binder', $input)->number('dose_ml');
 
         return new PutBackItem(
-            what: 'conditioner',
-            good: $key === 'conditioner_ml' ? 'conditioner' : 'thiosulfate',
-            name: 'Chlorine',
-            text: $text . ', before fish meet it' . $how,
-            figure: new Figure(
-                $key === 'conditioner_ml' ? 'Conditioner' : 'Thiosulfate',
-                $result->number($key),
-                $key === 'conditioner_ml' ? 'mL' : 'g',
-                'exchange.dechlorinate',
-                $key,
-                $input,
-                $waters->origins,
-            ),
+            what: 'binder',
+            good: 'binder',
+            name: 'Ammonia left',
+            text: Measures::millilitres($ml, $good?->cap_ml) . " of {$good?->name}, for the {$said}",
+            figure: new Figure('Binder', $ml, 'mL', 'dose.binder', 'dose_ml', $input, $origins),
         );
     }
 }

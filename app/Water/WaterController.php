@@ -18,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Words\Message;
 
 /** Water to be changed, water that runs in, and water that was changed. */
 final class WaterController extends Controller
@@ -70,15 +71,37 @@ final class WaterController extends Controller
     {
         DB::transaction(static function () use ($system, $id, $what): void {
             $change = self::find($system, $id, lock: true);
-            foreach ($change->put_back as $item) {
-                if ($item['what'] === $what && !$item['done'] && isset($item['good'], $item['amount'], $item['unit'])) {
-                    TakeFromShelf::off($system->site_id, $item['good'], (float) $item['amount'], $item['unit']);
+            $change->put_back = array_map(static function (array $item) use ($system, $what): array {
+                if ($item['what'] !== $what || $item['done']) {
+                    return $item;
                 }
-            }
-            $change->put_back = array_map(
-                static fn(array $item): array => $item['what'] === $what ? [...$item, 'done' => true] : $item,
-                $change->put_back,
-            );
+                $taken = isset($item['good'], $item['amount'], $item['unit'])
+                    ? TakeFromShelf::off($system->site_id, $item['good'], (float) $item['amount'], $item['unit'])
+                    : null;
+
+                return [...$item, 'done' => true, 'taken' => $taken?->amount];
+            }, $change->put_back);
+            $change->save();
+        });
+
+        return $this->show($request, $system);
+    }
+
+    /** It was not put in after all: what it took goes back on the shelf. */
+    public function putOut(Request $request, System $system, string $id, string $what): JsonResponse
+    {
+        DB::transaction(static function () use ($system, $id, $what): void {
+            $change = self::find($system, $id, lock: true);
+            $change->put_back = array_map(static function (array $item) use ($system, $what): array {
+                if ($item['what'] !== $what || !$item['done']) {
+                    return $item;
+                }
+                if (isset($item['good'], $item['taken'], $item['unit'])) {
+                    TakeFromShelf::on($system->site_id, $item['good'], (float) $item['taken'], $item['unit']);
+                }
+
+                return [...$item, 'done' => false, 'taken' => null];
+            }, $change->put_back);
             $change->save();
         });
 
@@ -108,15 +131,20 @@ final class WaterController extends Controller
             $typed->refuse('pct_per_week', 'Say how much trickles in.');
         }
         $source = $typed->text('water');
-        if (
-            $source !== null &&
-            !WaterSource::query()->where('site_id', $system->site_id)->whereKey($source)->exists()
-        ) {
+        $water = WaterSource::query()
+            ->with('tests')
+            ->where('site_id', $system->site_id)
+            ->find($source ?? $system->water_id);
+        if ($source !== null && $water === null) {
             $typed->refuse('water', 'There is no such water.');
+        }
+        $treated = $typed->text('treated_by');
+        if ($water?->mayBringChlorine() === true && $treated === null && !$typed->flag('done')) {
+            $typed->refuse('treated_by', Message::of('exchange.trickle_with_chlorine', ['name' => $water->name])->text);
         }
         $typed->throwIfAny();
         $flow = $given['flow_l_h'] ?? ((($given['pct_per_week'] ?? 0.0) / 100) * $volume) / 168;
-        DB::transaction(function () use ($request, $system, $id, $flow, $source): void {
+        DB::transaction(function () use ($request, $system, $id, $flow, $source, $treated): void {
             if (Trickle::query()->whereKey(strtoupper($id))->exists()) {
                 return;
             }
@@ -130,6 +158,7 @@ final class WaterController extends Controller
                 'user_id' => $this->person($request)->id,
                 'water_id' => $source,
                 'flow_l_h' => $flow,
+                'treated_by' => $treated === null ? null : mb_substr($treated, 0, 120),
                 'started_at' => Carbon::now(),
             ]);
         });

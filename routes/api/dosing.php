@@ -35,6 +35,9 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/charges/{id}', [ChargeController::class, 'put'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Charge::class));
+        Route::delete('systems/{system}/charges/{id}', [ChargeController::class, 'withdraw'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Charge::class));
         Route::put('systems/{system}/charges/{id}/out', [ChargeController::class, 'takeOut'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Charge::class));

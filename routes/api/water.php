@@ -36,6 +36,9 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/changes/{id}/put-back/{what}', [WaterController::class, 'putIn'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(WaterChange::class));
+        Route::delete('systems/{system}/changes/{id}/put-back/{what}', [WaterController::class, 'putOut'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(WaterChange::class));
         Route::put('systems/{system}/trickles/{id}', [WaterController::class, 'open'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Trickle::class));

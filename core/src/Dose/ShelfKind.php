@@ -45,8 +45,9 @@ final readonly class ShelfKind
                 $agent->id,
                 $agent->name,
                 $agent->unit,
-                hasStrength: $agent->needsStrength || $agent->strengthPct !== null,
-                usualPct: $agent->strengthPct,
+                hasStrength: true,
+                // What is sold pure is pure unless its label says otherwise.
+                usualPct: $agent->strengthPct ?? ($agent->needsStrength ? null : 100.0),
             );
         }
         $kinds[] = new self('agent', 'Another agent, by its label', 'mL', ['label_ml', 'label_treats_l']);

@@ -15,6 +15,9 @@ final readonly class AssumedWater
 {
     public const TEMPERATURE_C = 20.0;
 
+    /** Chlorine of mains water nobody tested, mg/L as Cl2: what most supplies keep to. From memory. */
+    public const MAINS_CHLORINE_MG_L = 1.0;
+
     public const PH = 7.5;
 
     public const ALKALINITY_MG_L = 100.0;

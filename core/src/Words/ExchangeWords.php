@@ -78,5 +78,8 @@ final readonly class ExchangeWords
         'decides_ammonia_over_limits' =>
             'Ammonia decides: it asks for a large change now, and what else would shock gives way to it, all but ' .
             'temperature.',
+        'trickle_with_chlorine' =>
+            '{name} brings chlorine, or nobody tested it: say what takes it out before it trickles in, as a carbon ' .
+            'train that is long enough, or dosing with the flow.',
     ];
 }

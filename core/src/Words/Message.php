@@ -41,6 +41,20 @@ final readonly class Message
     }
 
     /**
+     * Those that were not said already.
+     *
+     * @param  list<string>  $codes
+     * @param  list<self>  $messages
+     * @return list<self>
+     */
+    public static function besides(array $codes, array $messages): array
+    {
+        return array_values(
+            array_filter($messages, static fn(self $message): bool => !in_array($message->code, $codes, true)),
+        );
+    }
+
+    /**
      * @param  list<self>  $messages
      * @return list<string>
      */

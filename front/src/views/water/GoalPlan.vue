@@ -81,7 +81,9 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
       />
     </form>
     <template v-if="plan">
-      <p v-if="plan.rule" class="caution">{{ plan.rule }}</p>
+      <p v-for="caution in plan.cautions" :key="caution.code" :class="['caution', caution.level]">
+        {{ caution.text }}
+      </p>
       <p v-if="plan.reason" class="caution">{{ plan.reason }}</p>
       <p v-else-if="plan.steps.length === 0">It is there already.</p>
       <template v-else>
@@ -121,7 +123,7 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
           <b>{{ plan.trickle.after }}</b> {{ plan.unit }}: a little less far, and without a jump.
         </p>
         <p class="soft small">
-          {{ plan.limits }} Test before each change: what the fish make meanwhile is not in these numbers.
+          {{ plan.limits }} What the fish make meanwhile is counted. Test before each change.
         </p>
       </template>
     </template>
