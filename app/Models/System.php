@@ -196,7 +196,7 @@ final class System extends Model
         return $this->life_stage === 'starting'
             ? LimitTable::inForce(
                 $this->life_stage,
-                $this->fish->contains(static fn(FishGroup $group): bool => $group->count > 0),
+                $this->loadMissing('fish')->fish->contains(static fn(FishGroup $group): bool => $group->count > 0),
             )
             : $this->life_stage;
     }

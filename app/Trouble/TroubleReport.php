@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trouble;
 
+use App\Capacity\CapacityReport;
 use App\Expected\ExpectedWater;
 use App\Expected\Residuals;
 use App\Forms\Figure;
@@ -51,6 +52,7 @@ final readonly class TroubleReport
         private ExpectedWater $expected,
         private Residuals $residuals,
         private WaterBodies $bodies,
+        private CapacityReport $capacity,
     ) {}
 
     /**
@@ -86,7 +88,7 @@ final readonly class TroubleReport
                 'state' => ($states[$key] ?? State::Good)->value,
             ];
         }
-        $situation = $this->situation($system, $values, $states, $this->states->of($system, $water)->dangers);
+        $situation = $this->situation($system, $water, $values, $states, $this->states->of($system, $water)->dangers);
         $answer = Answer::to($situation, $seen);
         $origins = [
             new Origin(
@@ -149,6 +151,7 @@ final readonly class TroubleReport
                     'do' => $step->do->text,
                     'why' => $step->why?->toArray(),
                     'page' => $step->page,
+                    'fill' => (object) Fill::of($step),
                     'caution' => $step->caution?->text,
                     'measure' =>
                         $step->amount === null
@@ -179,8 +182,13 @@ final readonly class TroubleReport
      * @param  array<string, State>  $states
      * @param  list<Danger>  $dangers
      */
-    private function situation(System $system, array $values, array $states, array $dangers): Situation
-    {
+    private function situation(
+        System $system,
+        LatestWater $water,
+        array $values,
+        array $states,
+        array $dangers,
+    ): Situation {
         $following = $this->limits->following($system);
         $ammonia = $following->in('ammonia');
         $feed = $following->in('trouble_feed');
@@ -250,6 +258,9 @@ final readonly class TroubleReport
                 ? [
                     'label_ml' => (float) $conditioner['label_ml'],
                     'label_treats_l' => (float) $conditioner['label_treats_l'],
+                    ...isset($conditioner['label_chlorine_mg_l'])
+                        ? ['label_chlorine_mg_l' => (float) $conditioner['label_chlorine_mg_l']]
+                        : [],
                 ]
                 : null,
             follows: [
@@ -261,6 +272,9 @@ final readonly class TroubleReport
             ],
             treatment: $this->treatment($system),
             overdosed: $dangers,
+            filterTakesGD: $this->capacity->of($system, $water)->capacity?->value,
+            unionisedLimit: max(0.001, $watch(Parameter::UnionisedAmmonia)),
+            noChlorine: $source !== null && !$source->mayBringChlorine(),
         );
     }
 

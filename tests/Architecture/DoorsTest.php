@@ -56,7 +56,7 @@ final class DoorsTest
         'Dosing' => ['Bench', 'Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'Shelf', 'Volumes'],
         'State' => ['Expected', 'Models', 'Readings', 'Volumes'],
         'Maturing' => ['Fish', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
-        'Trouble' => ['Expected', 'Forms', 'Http', 'Models', 'Readings', 'State', 'Volumes'],
+        'Trouble' => ['Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'State', 'Volumes'],
         'Book' => ['Expected', 'Http', 'Models', 'Readings', 'Volumes', 'Water'],
         'Round' => ['Dosing', 'Http', 'Models', 'Readings', 'State', 'Volumes'],
         'Catalogue' => ['Build', 'Http', 'Models'],

@@ -68,7 +68,8 @@ final class CommandLineTest extends TestCase
     public function test_a_dose_is_worked_out_or_refused_as_on_the_page_and_never_booked(): void
     {
         // 3 g/L of 600 L.
-        $this->dose(0, '1,800 g', 'salt', ['target_g_l=3', 'steps=1']);
+        $this->dose(0, '900 g', 'salt', ['target_g_l=3', 'steps=2']);
+        $this->dose(1, '2 steps at least', 'salt', ['target_g_l=3', 'steps=1']);
         $this->putJson('/api/systems/long-vat/charges/01JD00000000000000000000Z1', [
             'kind' => 'zeolite',
             'mass_g' => '900',

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Models\FishGroup;
 use App\Models\Role;
+use App\Models\System;
 use Tests\TestCase;
 
 /** What to do in one system: fresh readings, what is seen, the schools followed and what stands on the shelf. */
@@ -68,6 +70,65 @@ final class TroubleTest extends TestCase
         );
     }
 
+    /** The step of that code, whatever cause it stands under. */
+    private function step(string $code, string $seen = ''): array
+    {
+        foreach ($this->trouble($seen)['causes'] as $cause) {
+            foreach ($cause['steps'] as $step) {
+                if ($step['code'] === $code) {
+                    return $step;
+                }
+            }
+        }
+        self::fail("There is no step {$code}.");
+    }
+
+    /** What is told here, shown on the page a step leads to, and booked there is one figure. */
+    public function test_what_a_step_carries_over_is_what_the_bench_shows_and_what_is_booked(): void
+    {
+        $this->log('am 1 ni 1.2 na 10 ph 7.6 t 20 do 8 kh 6 sa 0');
+        $this->putJson('/api/goods/01JD00000000000000000000G1', [
+            'kind' => 'binder',
+            'name' => 'Can',
+            'label_ml' => '20',
+            'label_treats_l' => '400',
+            'label_binds_mg_l' => '1',
+        ])->assertOk();
+        foreach (['incident.ammonia_binder' => 'dose_ml', 'incident.nitrite_salt' => 'salt_g'] as $code => $key) {
+            $step = $this->step($code);
+            $bench = $this->getJson('/api/systems/long-vat/dose?' . http_build_query($step['fill']))
+                ->assertOk()
+                ->json('thing');
+            self::assertSame($key, $bench['bench']['figures'][0]['key']);
+            self::assertEqualsWithDelta($step['figure']['value'], $bench['amount'], 1e-6, $code);
+            self::assertSame($step['measure'], explode(' (', $bench['measure'])[0], $code);
+            $this->travel(20)->minutes();
+            $this->putJson('/api/systems/long-vat/doses/01JD0000000000000000000D' . strtoupper($key[0]) . '1', [
+                ...$step['fill'],
+                'reason' => 'as told',
+            ])->assertOk();
+            $given = $this->getJson('/api/systems/long-vat/dose')->json('given.0.text');
+            self::assertStringContainsString(explode(' (', $bench['measure'])[0], $given);
+        }
+        $change = $this->step('incident.ammonia_change_each_day');
+        $litres = $this->getJson('/api/systems/long-vat/water?' . http_build_query($change['fill']))->json(
+            'change.litres',
+        );
+        self::assertStringContainsString(number_format($litres), $change['do']);
+    }
+
+    public function test_fish_are_judged_by_the_fish_though_the_filter_is_being_started(): void
+    {
+        System::query()
+            ->where('slug', 'long-vat')
+            ->update(['life_stage' => 'starting']);
+        $this->log('am 3 ni 5 ph 7.6 t 20 do 8 kh 6');
+        self::assertSame('emergency', $this->getJson('/api/systems/long-vat')->json('water.state'));
+        self::assertSame(['ammonia', 'nitrite'], array_column($this->trouble()['causes'], 'id'));
+        FishGroup::query()->update(['count' => 0]);
+        self::assertNotSame('emergency', $this->getJson('/api/systems/long-vat')->json('water.state'));
+    }
+
     public function test_a_bad_reading_is_answered_with_amounts_for_this_water_by_what_stands_on_the_shelf(): void
     {
         $this->log('am 1 ni .05 na 10 ph 7.6 t 20 do 8 kh 6');
@@ -83,7 +144,7 @@ final class TroubleTest extends TestCase
         // 1 mg/L in 10,000 L, halved: 0.5 mg/L is left, half a dose of the label for 10,000 L.
         self::assertStringContainsString('Change 5,000 L, 50 % of the water', $told);
         self::assertStringContainsString('250 mL Binder for what is left', $told);
-        $figure = $this->trouble()['causes'][0]['steps'][1]['figure'];
+        $figure = $this->step('incident.ammonia_binder')['figure'];
         self::assertSame(['dose.binder', 'dose_ml'], [$figure['calc'], $figure['key']]);
         $again = $this->postJson('/api/calc/dose.binder', $figure['input'])->assertOk()->json();
         self::assertEqualsWithDelta(
@@ -122,7 +183,7 @@ final class TroubleTest extends TestCase
         $trouble = $this->trouble();
         self::assertStringContainsString('Test again first', (string) $trouble['changed']);
         self::assertSame('0.5 mg/L as N', array_column($trouble['readings'], 'text', 'name')['Ammonia']);
-        self::assertStringContainsString('0.25 mg/L', $trouble['causes'][0]['steps'][0]['why']['text']);
+        self::assertStringContainsString('0.25 mg/L', $this->step('incident.ammonia_change_once')['why']['text']);
     }
 
     public function test_old_readings_are_not_gone_by_and_what_is_missing_is_asked_for(): void

@@ -317,7 +317,7 @@ final class WaterTest extends TestCase
         $this->book(['change_l' => '400'])->assertOk();
         $this->putJson('/api/systems/long-vat/changes/' . self::CHANGE . '/put-back/salt')->assertOk();
         self::assertSame(
-            ['conditioner' => false, 'salt' => true, 'buffer' => false],
+            ['conditioner' => false, 'binder' => false, 'salt' => true, 'buffer' => false],
             collect($this->water()['changes'][0]['put_back'])
                 ->pluck('done', 'what')
                 ->all(),
@@ -332,7 +332,7 @@ final class WaterTest extends TestCase
             'line' => 'am 2 na 160 ph 8 t 20',
         ])->assertCreated();
         $plan = $this->water('?goal=tan_mg_l&target=1&delivery=vat&vat_l=1500')['plan'];
-        self::assertStringContainsString('Ammonia decides', $plan['rule']);
+        self::assertContains('exchange.decides_ammonia_over_limits', array_column($plan['cautions'], 'code'));
         self::assertStringNotContainsString('NO₃', $plan['limits']);
         self::assertStringContainsString('NO₃', $this->water('?goal=no3_n_mg_l&target=100')['plan']['limits']);
         $dosed = $this->water('?goal=dosed&target=10&max_change_pct=40&delivery=bucket&bucket_l=15')['plan'];

@@ -51,7 +51,7 @@ final readonly class AcidAnswer
             Cause::Acid,
             Message::of('incident.acid_bicarbonate'),
             Message::of('incident.acid_why_fast_rise_ph_shocks'),
-            'buffer',
+            'dose',
         );
 
         return [

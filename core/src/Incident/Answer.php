@@ -83,8 +83,8 @@ final readonly class Answer
                 $told[] = AnswerStep::to($cause, $feeding[1], $feeding[2]);
                 $now = $now->fed();
             }
-            array_push($steps, ...$told);
             foreach ($told as $step) {
+                array_push($steps, ...NewWaterAnswer::steps($now, $cause, $step->changesPct), ...[$step]);
                 $now = $now->after($step->changesPct)->bound($step->bindsMgL);
             }
         }

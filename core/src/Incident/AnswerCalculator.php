@@ -54,6 +54,7 @@ final readonly class AnswerCalculator implements Calculator
             WaterMix::input('source', 'New water')->optional(),
             Input::number('source_chlorine_mg_l', 'Chlorine in new water', 'mg/L', 0, 20)->optional(),
             Input::flag('chloramine', 'It is chloramine')->or(false),
+            Input::flag('source_no_chlorine', 'It surely has none, as from a well')->or(false),
             Input::choice('life_stage', 'Limits of', array_keys($this->limits->stages))->or('adult'),
             Input::choices(
                 'seen',
@@ -197,6 +198,7 @@ final readonly class AnswerCalculator implements Calculator
             ],
             filterTakesGD: $given->numberOrNull('filter_takes_g_d'),
             unionisedLimit: $watch(Parameter::UnionisedAmmonia),
+            noChlorine: $given->flag('source_no_chlorine'),
         );
     }
 

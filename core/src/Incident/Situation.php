@@ -36,13 +36,14 @@ final readonly class Situation
      * @param  float  $tanGD  ammonia made in a day, g N
      * @param  float  $tanLimit  total ammonia that may stand, mg/L as N, by pH and temperature
      * @param  ?array{label_ml: float, label_treats_l: float, label_binds_mg_l: float}  $binder  by its label
-     * @param  ?array{label_ml: float, label_treats_l: float}  $conditioner
+     * @param  ?array{label_ml: float, label_treats_l: float, label_chlorine_mg_l?: float}  $conditioner
      * @param  ?string  $treatment  that is in the water, by name
      * @param  float  $changedPct  of the water, by what was already told to do
      * @param  bool  $feedTold  whether it was already said what to feed
      * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool}  $follows  schools
      * @param  ?float  $filterTakesGD  of that ammonia, what the filter takes; null where nobody knows
      * @param  float  $unionisedLimit  un-ionised ammonia that may stand, mg/L as N
+     * @param  bool  $noChlorine  new water surely brings none, though nobody tested it: from a well, of rain
      * @param  bool  $saltToCome  whether salt against nitrite is part of the plan: no zeolite then
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
@@ -71,6 +72,7 @@ final readonly class Situation
         public ?float $filterTakesGD = null,
         public float $unionisedLimit = 0.02,
         public bool $saltToCome = false,
+        public bool $noChlorine = false,
     ) {}
 
     /**
@@ -147,6 +149,7 @@ final readonly class Situation
             filterTakesGD: $this->filterTakesGD,
             unionisedLimit: $this->unionisedLimit,
             saltToCome: $saltToCome || $this->saltToCome,
+            noChlorine: $this->noChlorine,
         );
     }
 

@@ -222,5 +222,13 @@ final readonly class IncidentWords
             'It takes as much of the {treatment} with it: the Course page says what to put back.',
         'nitrite_why_leaves' => 'It leaves {after} mg/L.',
         'shock_why_nitrate_stands' => 'Nitrate stands at {nitrate} mg/L here.',
+        'new_water_conditioner' => 'of conditioner, for the {litres} L of new water.',
+        'new_water_thiosulfate' =>
+            'of sodium thiosulfate, or conditioner by its label, for the {litres} L of new water.',
+        'new_water_before_fish' => 'In before it runs in: it holds {chlorine} mg/L of chlorine.',
+        'new_water_untested' =>
+            'Nobody tested this water for chlorine: reckoned as if it held {chlorine} mg/L. Test it; too much does no harm.',
+        'new_water_bind_chloramine' =>
+            'Binder for the new water too: chloramine leaves {tan} mg/L of ammonia once it is broken.',
     ];
 }

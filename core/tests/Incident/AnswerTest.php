@@ -27,7 +27,13 @@ final class AnswerTest extends TestCase
     private function in(array $water, array $states, array $more = []): Situation
     {
         $has = [
-            'source' => ['tan_mg_l' => 0.0, 'no2_n_mg_l' => 0.0, 'no3_n_mg_l' => 2.0, 'alkalinity_mg_l' => 120.0],
+            'source' => [
+                'tan_mg_l' => 0.0,
+                'no2_n_mg_l' => 0.0,
+                'no3_n_mg_l' => 2.0,
+                'alkalinity_mg_l' => 120.0,
+                'chlorine_mg_l' => 0.0,
+            ],
             'unknown' => [],
             'zeoliteIn' => false,
             'fragile' => false,

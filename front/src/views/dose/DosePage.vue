@@ -20,12 +20,16 @@ const session = useSession()
 const sources = useSources()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 
-const thing = ref(String(useRoute().query.thing ?? ''))
+/** What another page has filled in: the thing, and what stands in its fields. */
+const { thing: named, ...filled } = useRoute().query
+const thing = ref(String(named ?? ''))
 const body = ref('')
 const purpose = ref('')
 const stock = ref('')
 const scale = useLocalStorage('scale-g', '')
-const typed = ref<Record<string, string>>({})
+const typed = ref<Record<string, string>>(
+  Object.fromEntries(Object.entries(filled).map(([key, text]) => [key, String(text ?? '')])),
+)
 const met = ref<string[]>([])
 const reason = ref('')
 watch(thing, () => {

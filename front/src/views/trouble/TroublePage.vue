@@ -80,7 +80,7 @@ const numbered = computed(() => {
               <RouterLink
                 v-if="step.page"
                 class="small"
-                :to="{ name: PAGES[step.page][0], params: { system: system.slug } }"
+                :to="{ name: PAGES[step.page][0], params: { system: system.slug }, query: step.fill }"
                 >{{ PAGES[step.page][1] }}</RouterLink
               >
             </p>

@@ -1,5 +1,6 @@
 import { useDebounce, useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { useSession, useWater } from '@/api/queries'
 
 const EMPTY = {
@@ -28,9 +29,16 @@ const EMPTY = {
   price_m3: '',
 }
 
+/** One amount at a time. */
+const AMOUNTS = { change_l: '', change_pct: '', level_cm: '', meter_before: '', meter_after: '' }
+
 /** What is typed about the water of one system, kept while its pages are walked through, and what it comes to. */
 export function useWaterForm(slug: () => string) {
   const form = useSessionStorage(`water-${slug()}`, { ...EMPTY }, { mergeDefaults: true })
+  // What another page has filled in, as the change that an answer asks for.
+  const { query } = useRoute()
+  for (const key of Object.keys(EMPTY) as (keyof typeof EMPTY)[])
+    if (typeof query[key] === 'string') form.value = { ...form.value, ...AMOUNTS, [key]: query[key] }
   const asked = useDebounce(
     computed(() => Object.fromEntries(Object.entries(form.value).filter(([, text]) => text.trim() !== ''))),
     250,
