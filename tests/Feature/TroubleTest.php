@@ -86,6 +86,13 @@ final class TroubleTest extends TestCase
     /** What is told here, shown on the page a step leads to, and booked there is one figure. */
     public function test_what_a_step_carries_over_is_what_the_bench_shows_and_what_is_booked(): void
     {
+        $water = '01JD00000000000000000000W1';
+        $this->putJson("/api/waters/{$water}", ['name' => 'Well', 'kind' => 'well', 'unit_name' => ''])->assertOk();
+        $this->putJson("/api/waters/{$water}/tests/01JD00000000000000000000T1", [
+            'side' => 'raw',
+            'readings' => ['no3_n_mg_l' => ['typed' => '2', 'unit' => null]],
+        ])->assertOk();
+        $this->putJson('/api/systems/long-vat/source', ['water' => $water])->assertOk();
         $this->log('am 1 ni 1.2 na 10 ph 7.6 t 20 do 8 kh 6 sa 0');
         $this->putJson('/api/goods/01JD00000000000000000000G1', [
             'kind' => 'binder',
