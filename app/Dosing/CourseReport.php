@@ -117,21 +117,27 @@ final readonly class CourseReport
      */
     public function topUp(System $system, LatestWater $water, Course $course): float
     {
-        $volume = $this->bodies->find($system, $course->vessel_id)->volumeL;
-        $alkalinity = $water->get(Parameter::Alkalinity)?->value;
+        $body = $this->bodies->find($system, $course->vessel_id);
+        $reckoned = $this->expected->now($system, $water);
+        $of = static fn(Parameter $parameter): ?float => $reckoned[$parameter->value] ??
+            $water->get($parameter)?->value;
+        // What was given besides the course is in the water like its own doses.
+        $there = $this->residuals->now($system, $body)[$course->thing] ?? ['mg_l' => null, 'most_mg_l' => null];
+        $left = $this->left($system, $course, Carbon::now());
+        $mostLeft = $this->left($system, $course, Carbon::now(), adsorbed: false);
         $short = StandingLevel::topUp(
             $course->dose_mg_l,
-            $this->left($system, $course, Carbon::now()),
-            $this->left($system, $course, Carbon::now(), adsorbed: false),
+            max($left, $there['mg_l'] ?? 0.0),
+            max($mostLeft, $there['most_mg_l'] ?? 0.0),
             StandingLevel::ceiling(
                 $this->agents->get($course->thing),
-                $alkalinity,
-                $water->get(Parameter::Ph)?->value,
-                $water->get(Parameter::Hardness)?->value,
+                $of(Parameter::Alkalinity),
+                $of(Parameter::Ph),
+                $of(Parameter::Hardness),
             ) ?? $course->dose_mg_l,
         );
 
-        return ($short * $volume) / 1000 / $this->strength($course);
+        return ($short * $body->volumeL) / 1000 / $this->strength($course);
     }
 
     public function left(System $system, Course $course, Carbon $at, bool $adsorbed = true): float

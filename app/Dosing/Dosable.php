@@ -154,7 +154,10 @@ final readonly class Dosable
             default => $strength / 100,
         };
 
-        return ((1000 * $amount) / $volumeL) * $share;
+        // What the water itself takes of permanganate is gone within the quarter of an hour it was tested for.
+        $demand = $this->agent?->id === 'potassium_permanganate' ? $bench->number('demand_mg_l') ?? 0.0 : 0.0;
+
+        return max(0.0, ((1000 * $amount) / $volumeL) * $share - $demand);
     }
 
     /** @return list<self> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\State;
 
+use App\Expected\ExpectedWater;
 use App\Expected\Residuals;
 use App\Models\Charge;
 use App\Models\Dose;
@@ -35,6 +36,7 @@ final readonly class SystemState
         private WaterMeaning $meaning,
         private Residuals $residuals,
         private WaterBodies $bodies,
+        private ExpectedWater $expected,
     ) {
         $this->conflicts = new Conflicts($agents);
     }
@@ -112,10 +114,19 @@ final readonly class SystemState
                 $zeolite,
                 $this->conflicts,
                 $this->agents,
-                $water->get(Parameter::Alkalinity)?->value,
-                $water->get(Parameter::Ph)?->value,
-                $water->get(Parameter::Hardness)?->value,
+                // As the bench goes by it: reckoned on from the reading where something was put in or changed since.
+                ...$this->water($system, $water),
             );
+    }
+
+    /** @return array{?float, ?float, ?float} alkalinity, pH and hardness now */
+    private function water(System $system, LatestWater $water): array
+    {
+        $reckoned = $this->expected->now($system, $water);
+        $of = static fn(Parameter $parameter): ?float => $reckoned[$parameter->value] ??
+            $water->get($parameter)?->value;
+
+        return [$of(Parameter::Alkalinity), $of(Parameter::Ph), $of(Parameter::Hardness)];
     }
 
     /**

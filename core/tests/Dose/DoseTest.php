@@ -648,4 +648,20 @@ final class DoseTest extends TestCase
             ),
         );
     }
+
+    /** By arithmetic: 1.35 g held; 0.15 g made a day, 1 g standing. */
+    public function test_a_charge_fills_by_what_stands_in_the_water_too(): void
+    {
+        $charge = ['mass_g' => 1000, 'cycles' => 1, 'production_g_d' => 0.15, 'days_in' => 0];
+        $full = fn(array $more): ?float => $this->calculate('dose.charge', [...$charge, ...$more])->figures[
+            'full_in_d'
+        ];
+        self::assertEqualsWithDelta(9.0, $full([]), 1e-6);
+        self::assertEqualsWithDelta((1.35 - 1) / 0.15, $full(['tan_mg_l' => 1, 'volume_l' => 1000]), 1e-6);
+        self::assertSame(0.0, $full(['tan_mg_l' => 8, 'volume_l' => 1000]));
+        // A trickle of flow brings it slowly: the more that stands, the sooner it is full all the same.
+        $slow = fn(float $tan): float => (float) $full(['tan_mg_l' => $tan, 'volume_l' => 1000, 'flow_l_h' => 20]);
+        self::assertGreaterThan($slow(8), $slow(1));
+        self::assertGreaterThan(0.0, $slow(8));
+    }
 }

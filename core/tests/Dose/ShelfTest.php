@@ -144,6 +144,6 @@ final class ShelfTest extends TestCase
             ],
             'its strength is never assumed',
         );
-        self::assertFalse($kinds['praziquantel']->hasStrength);
+        self::assertSame(100.0, $kinds['praziquantel']->usualPct, 'sold pure unless its label says otherwise');
     }
 }

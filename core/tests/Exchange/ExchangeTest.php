@@ -412,4 +412,29 @@ final class ExchangeTest extends TestCase
             );
         }
     }
+
+    /** By arithmetic: −5 °C all round would bring it to rest at −5; it stays at 0 until it has frozen. */
+    public function test_water_at_rest_does_not_cool_below_freezing_and_cools_by_its_own_time(): void
+    {
+        $vat = [
+            'volume_l' => 1000,
+            'temp_c' => 10,
+            'air_c' => -5,
+            'surface_m2' => 1,
+            'walls_m2' => 4,
+        ];
+        self::assertSame(0.0, $this->figure('exchange.heat_balance', $vat, 'without_heater_c'));
+        // 20 W/K of surface and 3 of plastic wall a square metre: τ = 4186 · 1000 / all, 10 → 4 °C under 0 °C.
+        $still = [...$vat, 'air_c' => 0];
+        $all = $this->figure('exchange.heat_balance', $still, 'needed_w') / 10;
+        self::assertEqualsWithDelta(
+            ((4186 * 1000) / $all / 3600) * log(10 / 4),
+            $this->figure('exchange.heat_balance', [...$still, 'to_c' => 4], 'hours_to_c'),
+            1e-6,
+        );
+        self::assertNull(
+            $this->calculate('exchange.heat_balance', [...$still, 'to_c' => 12])->figures['hours_to_c'],
+            'it does not warm by itself',
+        );
+    }
 }

@@ -200,6 +200,14 @@ final class FlowTest extends TestCase
         self::assertNull(Valve::k(0));
     }
 
+    /** Nicklin's slug flow worked apart, as laid down: 24,500 L/h with a ΣK of 1.5 at its ends, 41,700 with none. */
+    public function test_what_an_airlift_loses_at_its_ends_is_counted(): void
+    {
+        $lift = ['air_l_min' => 60, 'submergence_m' => 1.5, 'lift_m' => 0.05, 'bore_mm' => 100];
+        self::assertEqualsWithDelta(24500, $this->figure('flow.airlift', $lift, 'flow_l_h'), 100);
+        self::assertEqualsWithDelta(41700, $this->figure('flow.airlift', [...$lift, 'losses_k' => 0], 'flow_l_h'), 100);
+    }
+
     public function test_an_airlift_gives_more_for_more_air_and_depth_and_nothing_when_lifted_too_high(): void
     {
         $lift = fn(array $change): float => $this->figure(

@@ -352,6 +352,43 @@ final class AnswerTest extends TestCase
         self::assertNotContains('incident.acid_bicarbonate', $codes);
     }
 
+    public function test_every_change_is_told_what_takes_the_chlorine_out_of_its_water(): void
+    {
+        $of = fn(array $source): array => array_map(
+            static fn(AnswerStep $step): string => $step->do->code,
+            Answer::to($this->in(['no2_n_mg_l' => 0.8], ['no2_n_mg_l' => State::Act], ['source' => $source]), [])
+                ->steps,
+        );
+        self::assertSame(
+            ['incident.new_water_thiosulfate', 'incident.nitrite_change'],
+            array_slice($of(['no2_n_mg_l' => 0.0, 'chlorine_mg_l' => 0.5]), 0, 2),
+        );
+        self::assertSame('incident.new_water_thiosulfate', $of(['no2_n_mg_l' => 0.0])[0], 'never tested is not none');
+        self::assertSame('incident.nitrite_change', $of(['no2_n_mg_l' => 0.0, 'chlorine_mg_l' => 0.0])[0]);
+        // Half of 10,000 L at 0.5 mg/L: 2.5 g of chlorine, 7.0 g a gram.
+        $now = $this->in(
+            ['no2_n_mg_l' => 0.8],
+            ['no2_n_mg_l' => State::Act],
+            ['source' => ['no2_n_mg_l' => 0.0, 'chlorine_mg_l' => 0.5]],
+        );
+        self::assertEqualsWithDelta(17.5, $this->amount($now, 'new_water_thiosulfate'), 0.05);
+    }
+
+    /** Mixed closed by its carbon: 6.4 at KH 20 and 7.6 at KH 40, nine tenths of it, come to near the new water's pH. */
+    public function test_what_comes_after_a_change_goes_by_the_ph_it_leaves(): void
+    {
+        $after = $this->in(
+            ['ph' => 6.4, 'alkalinity_mg_l' => 20, 'tan_mg_l' => 3.0],
+            [],
+            [
+                'source' => ['ph' => 7.6, 'alkalinity_mg_l' => 40.0, 'temp_c' => 10.0, 'tan_mg_l' => 0.0],
+            ],
+        )->after(90.0);
+        self::assertEqualsWithDelta(38.0, $after->reading('alkalinity_mg_l'), 1e-9);
+        self::assertEqualsWithDelta(11.0, $after->reading('temp_c'), 1e-9);
+        self::assertEqualsWithDelta(7.42, $after->reading('ph'), 0.06);
+    }
+
     /** No more than 40 mg/L of nitrate a day: from 150 mg/L with water of 8.9, 28 % a day. */
     public function test_nitrate_comes_down_in_steps_that_do_not_shock(): void
     {
