@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\WaterChange;
 use App\Capacity\SystemLoad;
 use App\Expected\ExpectedWater;
 use App\Forms\Origin;
@@ -122,6 +123,17 @@ final readonly class BenchContext
         if ($wants('flow_l_h', 'trickle_l_min')) {
             $this->trickle($system, $keep);
         }
+        if ($wants('treated_l')) {
+            $litres = self::treated($system);
+            $keep(
+                'treated_l',
+                'Treated so far',
+                $litres,
+                Format::number($litres, 4) . ' L',
+                'computed',
+                'by the trickles and changes in the book',
+            );
+        }
         if ($wants('label_chlorine_mg_l')) {
             $this->conditioner($system, $keep);
         }
@@ -222,6 +234,26 @@ final readonly class BenchContext
                 'the trickle that runs',
             );
         }
+    }
+
+    /** All that came out of the water this system is filled from, for the whole site: one train serves it. */
+    private static function treated(System $system): float
+    {
+        $changed = WaterChange::query()
+            ->where('site_id', $system->site_id)
+            ->where('water_id', $system->water_id)
+            ->whereNull('withdrawn_at')
+            ->sum('litres');
+        $trickled = Trickle::query()
+            ->where('site_id', $system->site_id)
+            ->where('water_id', $system->water_id)
+            ->get()
+            ->sum(
+                static fn(Trickle $trickle): float => $trickle->flow_l_h *
+                    $trickle->started_at->diffInHours($trickle->ended_at ?? now()),
+            );
+
+        return (float) $changed + $trickled;
     }
 
     /** @param  \Closure(string, string, float|string, string, string, string): void  $keep */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Models\WaterSource;
+use Ironwort\Core\Calc\Level;
+use Ironwort\Core\Words\Message;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\Line;
@@ -59,7 +62,7 @@ final readonly class PlumbingReport
             'temp_assumed' => $water->get(Parameter::Temperature) === null,
             'volume_l' => $volume,
             'trouble' => null,
-            'cautions' => [],
+            'cautions' => self::filled($system),
         ];
         $flow = null;
         if (self::moves($loop)) {
@@ -74,10 +77,13 @@ final readonly class PlumbingReport
                             ($flow->returned() + self::circulated($system)) / $volume,
                         )
                         : [];
-                $answer['cautions'] = array_map(static fn(Caution $caution): array => $caution->toArray(), [
-                    ...LoopCheck::of($loop, $flow),
-                    ...$slow,
-                ]);
+                array_push(
+                    $answer['cautions'],
+                    ...array_map(static fn(Caution $caution): array => $caution->toArray(), [
+                        ...LoopCheck::of($loop, $flow),
+                        ...$slow,
+                    ]),
+                );
             } catch (UnsolvableNetwork $unsolvable) {
                 $answer['trouble'] = $unsolvable->getMessage();
             }
@@ -256,7 +262,10 @@ final readonly class PlumbingReport
             return null;
         }
         $enough = match (true) {
-            $result->figures['touches_parasites'] === true => 'enough to begin to touch parasites',
+            $result->figures['dose_touches_parasites'] === true && $result->figures['touches_parasites'] === true
+                => 'enough to begin to touch parasites, by rule and by dose',
+            $result->figures['touches_parasites'] === true
+                => 'enough against parasites by the rule, too little by the dose: slow the flow',
             $result->figures['clears_algae'] === true => 'enough against green water',
             default => 'little even against green water',
         };
@@ -417,5 +426,27 @@ final readonly class PlumbingReport
             'vessel_id' => $pump->vessel_id,
             'air_l_min' => $pump->air_l_min,
         ];
+    }
+
+    /** @return list<array<string, mixed>> a float valve that lets chlorine in, with nobody by */
+    private static function filled(System $system): array
+    {
+        $vessel = $system->vessels->first(static fn(Vessel $one): bool => $one->float_valve);
+        $source =
+            $vessel === null || $system->water_id === null
+                ? null
+                : WaterSource::query()->with('tests')->find($system->water_id);
+
+        return $vessel === null || $source?->mayBringChlorine() !== true
+            ? []
+            : [
+                (new Caution(
+                    Level::Danger,
+                    Message::of('exchange.float_valve_with_chlorine', [
+                        'vessel' => $vessel->name,
+                        'name' => $source->name,
+                    ]),
+                ))->toArray(),
+            ];
     }
 }

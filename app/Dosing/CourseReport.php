@@ -377,7 +377,11 @@ final readonly class CourseReport
             static fn(Stage $stage): bool => $stage->kind === 'zeolite' && !$stage->bypassed && $stage->flow_l_h > 0,
         );
         $tan = $reckoned['tan_mg_l'] ?? $water->get(Parameter::Ammonia)?->value;
-        $brought = $stage === null || $tan === null ? [] : ['tan_mg_l' => $tan, 'flow_l_h' => $stage->flow_l_h];
+        $brought = [
+            ...$tan === null ? [] : ['tan_mg_l' => $tan],
+            ...$stage === null || $tan === null ? [] : ['flow_l_h' => $stage->flow_l_h],
+            'volume_l' => max(0.1, $this->bodies->find($system, null)->volumeL),
+        ];
 
         return array_values(
             $charges

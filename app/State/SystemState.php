@@ -41,7 +41,7 @@ final readonly class SystemState
         $this->conflicts = new Conflicts($agents);
     }
 
-    /** @param  ?list<string>  $dosed  ids of systems with anything in their water, where it was looked up for many */
+    /** @param  ?list<string>  $dosed  ids of systems with anything in their water or hanging in it, where it was looked up for many */
     public function of(System $system, LatestWater $water, ?array $dosed = null): StateOfSystem
     {
         $meaning = $this->meaning->of($system, $water);
@@ -72,7 +72,25 @@ final readonly class SystemState
             ->where('given_at', '>=', Carbon::now()->subDays(Validity::BACK_D))
             ->get();
 
-        return array_values($doses->map(static fn(Dose $dose): string => $dose->system_id)->all());
+        $ids = $systems->map(static fn(System $system): string => $system->id)->all();
+        // Zeolite lets go of its ammonia in salt that was only measured, and given by nobody.
+        $charged = Charge::query()
+            ->whereIn('system_id', $ids)
+            ->whereNull('taken_out_at')
+            ->where('kind', '<>', 'carbon')
+            ->pluck('system_id');
+        $staged = Stage::query()
+            ->whereIn('system_id', $ids)
+            ->where('kind', 'zeolite')
+            ->where('bypassed', false)
+            ->pluck('system_id');
+
+        return array_values(
+            array_unique([
+                ...$doses->map(static fn(Dose $dose): string => $dose->system_id)->all(),
+                ...array_filter([...$charged->all(), ...$staged->all()], is_string(...)),
+            ]),
+        );
     }
 
     /** @return list<Danger> of the loop and of every bay that is shut off from it */

@@ -24,7 +24,7 @@ use Ironwort\Core\Words\Message;
  * @see Device, Aeration, DailyLoad for formulas and sources
  *
  * @source pond-oxygen  silt and plants
- * @source peak-after-meal  1.3 times the daily mean
+ * @source peak-after-meal  1.4 times the daily mean of fish and filter
  */
 final readonly class OxygenBudgetCalculator implements Calculator
 {
@@ -66,12 +66,14 @@ final readonly class OxygenBudgetCalculator implements Calculator
             ...AirPressure::inputs(),
             Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6),
             LoadInputs::feed()->or(0.0),
+            LoadInputs::dirt(),
+            Input::flag('no_devices', 'Nothing but its surface aerates it')->or(false),
             Input::number('nitrified_g_d', 'Ammonia nitrified', 'g N/d', 0, 1e6)->or(0.0),
             Input::number('silt_m2', 'Floor under silt', 'm²', 0, 1e6)->or(0.0),
             Input::number('plants_m2', 'Cover of plants and algae', 'm²', 0, 1e6)->or(0.0),
             Input::choice('season', 'Season', array_keys(self::GROWTH))->or('summer'),
             Input::number('night_h', 'Night', 'h', 1, 23)->or(10.0),
-            Input::number('peak', 'After a meal, times the mean', null, 1, 3)->or(1.3),
+            Input::number('peak', 'After a meal, times the mean', null, 1, 3)->or(1.4),
             Input::number('target_mg_l', 'Oxygen wanted at dawn', 'mg/L', 0, 15)->or(6.0),
             ...$this->aeration->inputs(),
         ];
@@ -88,6 +90,7 @@ final readonly class OxygenBudgetCalculator implements Calculator
             new Output('fish_g_h', 'g/h'),
             new Output('nitrification_g_h', 'g/h'),
             new Output('silt_g_h', 'g/h'),
+            new Output('dirt_g_h', 'g/h'),
             new Output('plants_night_g_h', 'g/h'),
             new Output('plants_day_g_h', 'g/h'),
             new Output('surface_g_h', 'g/h'),
@@ -123,10 +126,12 @@ final readonly class OxygenBudgetCalculator implements Calculator
         $night = $given->number('night_h');
         $plantsDay = (self::PLANT_GIVES * $given->number('plants_m2') * $growth) / (24 - $night);
         $plantsNight = (self::PLANT_USES * $given->number('plants_m2') * $growth) / $night;
-        $base = $fish + $nitrifying + $silt;
+        $dirt = ($given->number('dirt_o2_g_g') * $given->number('feed_g_d')) / 24;
+        $base = $fish + $nitrifying + $silt + $dirt;
+        $unknown = $given->rows('devices') === [] && !$given->flag('no_devices');
 
         [$day, $dawn] = self::dayAndDawn($air, $base, $plantsDay, $plantsNight, $volume, $night);
-        $fed = $air->settles($given->number('peak') * ($fish + $nitrifying) + $silt);
+        $fed = $air->settles($given->number('peak') * ($fish + $nitrifying) + $silt + $dirt);
         $hours = $air->still()->hoursTo(ShutOffCalculator::DANGER_MG_L, $dawn, $base + $plantsNight, $volume);
 
         $work = new Working();
@@ -142,13 +147,13 @@ final readonly class OxygenBudgetCalculator implements Calculator
             Format::number($fish) . ' g/h',
         );
         $work->step(
-            'Nitrifying their ammonia, and silt.',
-            '4.57 × N / 24, 1.0 × m² × 1.065^(t − 20) / 24',
+            'Nitrifying their ammonia, silt, and dirt as it rots.',
+            '4.57 × N / 24, 1.0 × m² × 1.065^(t − 20) / 24, share × feed / 24',
             Format::number($given->number('nitrified_g_d')) .
                 ' g N/d, ' .
                 Format::number($given->number('silt_m2')) .
                 ' m²',
-            Format::number($nitrifying) . ' and ' . Format::number($silt) . ' g/h',
+            Format::number($nitrifying) . ', ' . Format::number($silt) . ' and ' . Format::number($dirt) . ' g/h',
         );
         if ($given->number('plants_m2') > 0) {
             $work->step(
@@ -184,12 +189,15 @@ final readonly class OxygenBudgetCalculator implements Calculator
             'gameson-1958',
             'surface-reaeration',
             'pond-oxygen',
+            'dirt-oxygen',
             'peak-after-meal',
             'benson-krause-1984',
             'oxygen-danger',
         );
         $work->note(Message::of('aeration.oxygen_budget_aerators_differ_twofold_give'));
-        if ($air->conductance <= 0 && $base > 0) {
+        if ($unknown) {
+            $work->watch(Message::of('aeration.oxygen_budget_not_described'));
+        } elseif ($air->conductance <= 0 && $base > 0) {
             $work->danger(Message::of('aeration.oxygen_budget_nothing_said_bring_oxygen'));
         } elseif ($dawn < ShutOffCalculator::DANGER_MG_L) {
             $work->danger(Message::of('aeration.oxygen_budget_dawn_oxygen_would_under'));
@@ -202,17 +210,18 @@ final readonly class OxygenBudgetCalculator implements Calculator
         }
 
         return $work->result([
-            'do_day_mg_l' => $day,
-            'do_dawn_mg_l' => $dawn,
-            'do_fed_mg_l' => $fed,
+            'do_day_mg_l' => $unknown ? null : $day,
+            'do_dawn_mg_l' => $unknown ? null : $dawn,
+            'do_fed_mg_l' => $unknown ? null : $fed,
             'do_sat_mg_l' => $air->saturation,
             'demand_g_h' => $base,
             'fish_g_h' => $fish,
             'nitrification_g_h' => $nitrifying,
             'silt_g_h' => $silt,
+            'dirt_g_h' => $dirt,
             'plants_night_g_h' => $plantsNight,
             'plants_day_g_h' => $plantsDay,
-            'surface_g_h' => ($air->surface * ($air->ceiling() - $dawn)) / 1000,
+            'surface_g_h' => $unknown ? null : ($air->surface * ($air->ceiling() - $dawn)) / 1000,
             'devices' => array_map(
                 static fn(Device $device): array => [
                     'name' => $device->name,
@@ -226,8 +235,8 @@ final readonly class OxygenBudgetCalculator implements Calculator
                 ],
                 $air->devices,
             ),
-            'air_needed_l_min' => $needed,
-            'minutes_to_danger' => $hours === null ? null : 60 * $hours,
+            'air_needed_l_min' => $unknown ? null : $needed,
+            'minutes_to_danger' => $unknown || $hours === null ? null : 60 * $hours,
         ]);
     }
 

@@ -51,6 +51,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             LoadInputs::protein(),
             Input::number('digestibility_pct', 'Digestibility of the protein', '%', 30, 100)->or(80.0),
             Input::number('uneaten_pct', 'Left uneaten', '%', 0, 100)->or(0.0),
+            LoadInputs::dirt(),
             WaterInputs::temperature(),
             WaterInputs::ph(),
             WaterInputs::alkalinity(),
@@ -133,7 +134,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             $given->number('night_g_h'),
         );
 
-        $settled = $balance->settle($load->tan(), $load->oxygen());
+        $settled = $balance->settle($load->tan(), $load->oxygenWithDirt($given->number('dirt_o2_g_g')));
         $limits = new SystemLimits($given);
         $loop = LoopCapacity::of($stages, $water->after($limits->tan, $settled->oxygen), Colony::B1 / Colony::MU1);
         $capacity = $balance->carries($limits->tan, $settled->oxygen);
@@ -182,7 +183,14 @@ final readonly class FilterBalanceCalculator implements Calculator
             'headroom_grown' => $grownRoom,
             'first' => $first['limit'] ?? null,
             'steps' => $this->steps($colony, $share, $load, $first, $given),
-            'stages_off' => $this->oneOff($stages, $balance, $load, $limits, $settled->oxygen),
+            'stages_off' => $this->oneOff(
+                $stages,
+                $balance,
+                $load,
+                $limits,
+                $settled->oxygen,
+                $load->oxygenWithDirt($given->number('dirt_o2_g_g')),
+            ),
         ]);
     }
 
@@ -203,7 +211,9 @@ final readonly class FilterBalanceCalculator implements Calculator
             return new Aeration([], 0.0, $temp, $given->number('salinity_g_l'), $pressure, $known);
         }
         $measured = $given->numberOrNull('do_mg_l');
-        $demand = ($load->oxygen() + $load->nitrificationOxygen()) / 24 + $given->number('night_g_h');
+        $demand =
+            ($load->oxygenWithDirt($given->number('dirt_o2_g_g')) + $load->nitrificationOxygen()) / 24 +
+            $given->number('night_g_h');
         if ($measured === null) {
             if ($air->conductance <= 0 && $demand > 0) {
                 $work->danger(Message::of('filter.balance_nothing_said_bring_oxygen'));
@@ -262,6 +272,7 @@ final readonly class FilterBalanceCalculator implements Calculator
         DailyLoad $load,
         SystemLimits $limits,
         float $oxygen,
+        float $breathed,
     ): array {
         $rows = [];
         foreach ($stages as $i => $stage) {
@@ -269,7 +280,7 @@ final readonly class FilterBalanceCalculator implements Calculator
                 continue;
             }
             $left = $balance->without($i);
-            $settled = $left->settle($load->tan(), $load->oxygen());
+            $settled = $left->settle($load->tan(), $breathed);
             $carries = $left->carries($limits->tan, $oxygen);
             $rows[] = [
                 'stage' => $i,
@@ -367,6 +378,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             'timmons-ebeling',
             'floor-excretion',
             'fish-oxygen',
+            'dirt-oxygen',
             'fitted-areal-rates',
             'rusten-2006',
             'model-calibrated',

@@ -98,12 +98,18 @@ final readonly class SystemLimits
             default => null,
         };
         if ($tan !== null) {
-            return $balance->carries($tan, $balance->oxygen($load->tan() - $balance->changed($tan), $load->oxygen())) -
-                $load->tan();
+            return $balance->carries(
+                $tan,
+                $balance->oxygen(
+                    $load->tan() - $balance->changed($tan),
+                    $load->oxygenWithDirt($this->given->number('dirt_o2_g_g')),
+                ),
+            ) - $load->tan();
         }
 
         return match ($limit) {
-            'oxygen' => $balance->oxygen($load->tan(), $load->oxygen()) - $this->oxygen,
+            'oxygen' => $balance->oxygen($load->tan(), $load->oxygenWithDirt($this->given->number('dirt_o2_g_g'))) -
+                $this->oxygen,
             'alkalinity' => $this->given->number('alkalinity_fall_mg_l_w') - $this->alkalinityFall($load->tan()),
             default => $this->given->number('no3_n_limit_mg_l') - (float) $this->nitrate($load->tan()),
         };

@@ -58,6 +58,7 @@ final readonly class DailyLoad
         public float $fedOxygen,
         public float $floorOxygen,
         public float $solids,
+        public float $feedGD,
     ) {}
 
     /** Of a calculation that is told no more than fish, feed, protein and temperature: all eaten, usually digested. */
@@ -97,6 +98,7 @@ final readonly class DailyLoad
             $eaten * self::O2_PER_FEED,
             $biomassKg * self::FLOOR_O2_PER_KG * $floorFactor,
             $eaten * self::SOLIDS_PER_FEED,
+            $feedGD,
         );
     }
 
@@ -109,6 +111,18 @@ final readonly class DailyLoad
     public function oxygen(): float
     {
         return max($this->fedOxygen, $this->floorOxygen);
+    }
+
+    /**
+     * Oxygen that fish and the dirt of their feed take, g/d.
+     *
+     * @param  float  $dirt  g a gram of feed: 0.05 where dirt leaves daily, to 0.45
+     *
+     * @source dirt-oxygen
+     */
+    public function oxygenWithDirt(float $dirt): float
+    {
+        return $this->oxygen() + $dirt * $this->feedGD;
     }
 
     public function carbonDioxide(): float

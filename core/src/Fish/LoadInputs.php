@@ -18,4 +18,10 @@ final readonly class LoadInputs
     {
         return Input::number('protein_pct', 'Protein', '%', 5, 80)->or(100 * DailyLoad::USUAL_PROTEIN);
     }
+
+    /** Oxygen that dirt takes as it rots. */
+    public static function dirt(): Input
+    {
+        return Input::number('dirt_o2_g_g', 'Oxygen that dirt takes', 'g/g of feed', 0, 1)->or(0.2);
+    }
 }

@@ -27,6 +27,9 @@ final readonly class UvCalculator implements Calculator
 
     private const PARASITE_W_M3 = 3.6;
 
+    /** What free-swimming parasites want. From memory. */
+    private const PARASITE_MJ_CM2 = 100.0;
+
     private const CHANGE_AT_HOURS = 9000;
 
     private const WIPE_AFTER_DAYS = 90;
@@ -62,6 +65,7 @@ final readonly class UvCalculator implements Calculator
             new Output('output_pct', '%'),
             new Output('clears_algae'),
             new Output('touches_parasites'),
+            new Output('dose_touches_parasites'),
         ];
     }
 
@@ -133,8 +137,10 @@ final readonly class UvCalculator implements Calculator
             'dose_mj_cm2' => $dose->doseMjCm2,
             'w_per_m3' => $perM3,
             'output_pct' => 100 * $output,
-            'clears_algae' => $perM3 >= self::ALGAE_W_M3,
-            'touches_parasites' => $perM3 >= self::PARASITE_W_M3,
+            // By the rule of thumb, and by the dose: two figures. Where nothing flows there is neither.
+            'clears_algae' => $dose->doseMjCm2 === null ? null : $perM3 >= self::ALGAE_W_M3,
+            'touches_parasites' => $dose->doseMjCm2 === null ? null : $perM3 >= self::PARASITE_W_M3,
+            'dose_touches_parasites' => $dose->doseMjCm2 === null ? null : $dose->doseMjCm2 >= self::PARASITE_MJ_CM2,
         ]);
     }
 }

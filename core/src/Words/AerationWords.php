@@ -16,5 +16,8 @@ final readonly class AerationWords
         'oxygen_budget_water_cannot_hold_oxygen' =>
             'This water cannot hold the oxygen wanted at this temperature, however much air goes in.',
         'degassing_nothing_drives_co_here' => 'Nothing drives CO₂ out here: it only rises.',
+        'oxygen_budget_not_described' =>
+            'What brings oxygen here is not described, so what it stands at is not known: add the air pump with its ' .
+            'stones, a fall of water or a venturi under Build, or measure oxygen at dawn.',
     ];
 }

@@ -117,4 +117,68 @@ final class OxygenBudgetTest extends TestCase
             $this->calculate('oxygen.budget', [...self::POND, 'target_mg_l' => 12])->figures['air_needed_l_min'],
         );
     }
+
+    public function test_aeration_nobody_described_is_not_known_and_never_none(): void
+    {
+        $unknown = $this->calculate('oxygen.budget', self::POND);
+        foreach (['do_day_mg_l', 'do_dawn_mg_l', 'do_fed_mg_l', 'minutes_to_danger', 'air_needed_l_min'] as $key) {
+            self::assertNull($unknown->figures[$key], $key);
+        }
+        self::assertSame('aeration.oxygen_budget_not_described', $unknown->cautions[1]->message->code);
+        self::assertIsFloat(
+            $this->calculate('oxygen.budget', [...self::POND, 'no_devices' => true])->figures['do_dawn_mg_l'],
+        );
+    }
+
+    /** By arithmetic: 0.2 g a gram of 300 g a day are 2.5 g an hour; fish and filter take 1.4 times after a meal. */
+    public function test_dirt_takes_oxygen_and_a_meal_lifts_what_fish_and_filter_take(): void
+    {
+        $pond = [
+            ...self::POND,
+            'plants_m2' => 0,
+            'devices' => [['kind' => 'stone', 'air_l_min' => 90, 'depth_m' => 1.2]],
+        ];
+        $usual = $this->calculate('oxygen.budget', $pond);
+        self::assertEqualsWithDelta(2.5, $usual->number('dirt_g_h'), 1e-9);
+        $clean = $this->calculate('oxygen.budget', [...$pond, 'dirt_o2_g_g' => 0.05]);
+        self::assertEqualsWithDelta(
+            (0.15 * 300) / 24,
+            $usual->number('demand_g_h') - $clean->number('demand_g_h'),
+            1e-9,
+        );
+        // Where nothing but the mean and the meal differ, the fall is in proportion to what is taken.
+        $air =
+            ($usual->number('demand_g_h') * 1000) /
+            (0.98 * $usual->number('do_sat_mg_l') - $usual->number('do_day_mg_l'));
+        $fed = $usual->number('demand_g_h') + 0.4 * ($usual->number('fish_g_h') + $usual->number('nitrification_g_h'));
+        self::assertEqualsWithDelta(
+            0.98 * $usual->number('do_sat_mg_l') - (1000 * $fed) / $air,
+            $usual->number('do_fed_mg_l'),
+            0.02,
+        );
+        // The filter's balance takes the same dirt.
+        $house = [
+            'volume_l' => 10000,
+            'temp_c' => 20,
+            'ph' => 7.5,
+            'alkalinity_mg_l' => 120,
+            'biomass_kg' => 30,
+            'feed_g_d' => 300,
+            'surface_m2' => 10,
+            'devices' => [['kind' => 'stone', 'air_l_min' => 60, 'depth_m' => 1.0]],
+            'stages' => [
+                [
+                    'kind' => 'moving_bed',
+                    'medium' => 'moving_carrier',
+                    'media_l' => 200,
+                    'flow_l_h' => 8000,
+                    'air_l_min' => 60,
+                ],
+            ],
+        ];
+        self::assertGreaterThan(
+            $this->figure('filter.balance', $house, 'do_mg_l'),
+            $this->figure('filter.balance', [...$house, 'dirt_o2_g_g' => 0.05], 'do_mg_l'),
+        );
+    }
 }

@@ -229,6 +229,12 @@ final class FlowTest extends TestCase
             ...$change,
         ]);
         self::assertTrue($uv([])->figures['touches_parasites']);
+        // The rule of thumb and the dose are two figures; where nothing flows there is no verdict at all.
+        self::assertFalse($uv(['flow_l_h' => 50000, 'lamp_w' => 18])->figures['dose_touches_parasites']);
+        self::assertTrue($uv(['flow_l_h' => 200])->figures['dose_touches_parasites']);
+        foreach (['clears_algae', 'touches_parasites', 'dose_touches_parasites', 'dose_mj_cm2'] as $key) {
+            self::assertNull($uv(['flow_l_h' => 0])->figures[$key], $key);
+        }
         self::assertFalse($uv(['lamp_hours' => 4000])->figures['touches_parasites']);
         self::assertLessThan($uv([])->number('dose_mj_cm2'), $uv(['days_since_wiped' => 60])->number('dose_mj_cm2'));
         self::assertEqualsWithDelta(
