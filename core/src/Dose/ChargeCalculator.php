@@ -102,7 +102,7 @@ final readonly class ChargeCalculator implements Calculator
                 ? null
                 : (24 * $flow) / $given->number('volume_l'),
         );
-        $takes = $taken(1.0);
+        $takes = min($left, $taken(1.0));
         $work = new Working();
         $work->step(
             'What it holds now.',

@@ -75,7 +75,7 @@ final readonly class Programme
             $of = $count % $limits->stepsADay;
             if ($of === 0) {
                 if ($count > 0 && !self::nearer($yesterday, $water, $target, $now)) {
-                    return self::made($water, $source, $target, $steps, $now, $decides);
+                    return self::made($water, $source, $target, $steps, $now, $decides, $limits);
                 }
                 $morning = $yesterday = $water;
             }
@@ -110,13 +110,22 @@ final readonly class Programme
         array $steps,
         WaterMix $start,
         bool $decides,
+        ProgrammeLimits $limits,
     ): self {
+        $share = $steps === [] ? 0.0 : $steps[count($steps) - 1]->share;
         $settled = $steps[count($steps) - 1]->after ?? $water;
         foreach ($target as $key => $goal) {
             if (($start->values[$key] <=> $goal) * ($settled->values[$key] - $goal) > 1e-9) {
+                // Where as much is changed out as is made: after a change it stands at (1 − x)/x of a step's making.
+                $rests =
+                    $share > 0
+                        ? $source->values[$key] +
+                            (((1 - $share) / $share) * ($limits->made[$key] ?? 0.0)) / $limits->stepsADay
+                        : $settled->values[$key];
+
                 return new self(
                     Message::of('exchange.plan_more_is_made', [
-                        'settles' => WaterMix::say($key, $settled->values[$key]),
+                        'settles' => WaterMix::say($key, $rests),
                         'to' => Format::number($goal, 3),
                     ]),
                     [

@@ -51,6 +51,7 @@ final readonly class Answer
         $causes = array_values(
             array_filter(Cause::cases(), static fn(Cause $cause): bool => in_array($cause, $found, true)),
         );
+        $causes = self::suffocatingFirst($causes, $now);
         $water =
             array_filter(
                 $causes,
@@ -60,6 +61,9 @@ final readonly class Answer
         $feeding = Feeding::of($now, $causes);
         if (in_array(Cause::Nitrite, $causes, true) && NitriteAnswer::salts($now)) {
             $now = $now->salting();
+        }
+        if (array_search(Cause::Nitrite, $causes, true) < array_search(Cause::Ammonia, $causes, true)) {
+            $now = $now->changingLater();
         }
         foreach ($causes as $cause) {
             $told = match ($cause) {
@@ -90,6 +94,30 @@ final readonly class Answer
         }
 
         return new self($causes, $steps, self::tests($now, $seen !== [] || $causes !== []));
+    }
+
+    /**
+     * Where nitrite is the emergency and ammonia is not, air and salt go before the change that ammonia asks for: fish
+     * that suffocate cannot wait for it.
+     *
+     * @param  list<Cause>  $causes
+     * @return list<Cause>
+     */
+    private static function suffocatingFirst(array $causes, Situation $now): array
+    {
+        $both = in_array(Cause::Ammonia, $causes, true) && in_array(Cause::Nitrite, $causes, true);
+        if (!$both || $now->state('no2_n_mg_l') !== State::Emergency || AmmoniaAnswer::severe($now)) {
+            return $causes;
+        }
+
+        return array_map(
+            static fn(Cause $cause): Cause => match ($cause) {
+                Cause::Ammonia => Cause::Nitrite,
+                Cause::Nitrite => Cause::Ammonia,
+                default => $cause,
+            },
+            $causes,
+        );
     }
 
     /** @return list<Cause> */

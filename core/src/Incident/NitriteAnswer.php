@@ -66,6 +66,9 @@ final readonly class NitriteAnswer
     /** @return list<AnswerStep> */
     private static function changed(Situation $now, float $nitrite): array
     {
+        if ($now->changeFollows) {
+            return [AnswerStep::to(Cause::Nitrite, Message::of('incident.nitrite_change_follows'))];
+        }
         // One change a day: what is changed for ammonia takes its share of nitrite with it.
         if ($now->changedPct > 0) {
             return [

@@ -43,6 +43,7 @@ final readonly class Situation
      * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool}  $follows  schools
      * @param  ?float  $filterTakesGD  of that ammonia, what the filter takes; null where nobody knows
      * @param  float  $unionisedLimit  un-ionised ammonia that may stand, mg/L as N
+     * @param  bool  $changeFollows  whether a change for something else is told further on
      * @param  bool  $noChlorine  new water surely brings none, though nobody tested it: from a well, of rain
      * @param  bool  $saltToCome  whether salt against nitrite is part of the plan: no zeolite then
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
@@ -73,6 +74,7 @@ final readonly class Situation
         public float $unionisedLimit = 0.02,
         public bool $saltToCome = false,
         public bool $noChlorine = false,
+        public bool $changeFollows = false,
     ) {}
 
     /**
@@ -112,6 +114,12 @@ final readonly class Situation
         return $this->with(saltToCome: true);
     }
 
+    /** A change for something else is told further on. */
+    public function changingLater(): self
+    {
+        return $this->with(changeFollows: true);
+    }
+
     public function fed(): self
     {
         return $this->with(feedTold: true);
@@ -123,6 +131,7 @@ final readonly class Situation
         ?float $changedPct = null,
         bool $feedTold = false,
         bool $saltToCome = false,
+        bool $changeFollows = false,
     ): self {
         return new self(
             volumeL: $this->volumeL,
@@ -150,6 +159,7 @@ final readonly class Situation
             unionisedLimit: $this->unionisedLimit,
             saltToCome: $saltToCome || $this->saltToCome,
             noChlorine: $this->noChlorine,
+            changeFollows: $changeFollows || $this->changeFollows,
         );
     }
 

@@ -230,5 +230,7 @@ final readonly class IncidentWords
             'Nobody tested this water for chlorine: reckoned as if it held {chlorine} mg/L. Test it; too much does no harm.',
         'new_water_bind_chloramine' =>
             'Binder for the new water too: chloramine leaves {tan} mg/L of ammonia once it is broken.',
+        'nitrite_change_follows' =>
+            'Then the change that ammonia asks for, below: it takes its share of nitrite with it.',
     ];
 }

@@ -94,6 +94,7 @@ final class ProgrammesTest extends TestCase
         self::assertFalse($never->figures['reachable']);
         self::assertContains('exchange.plan_more_is_made', $never->figures['codes']);
         self::assertSame([], $never->figures['steps'], 'no steps are offered that cannot work');
+        self::assertStringContainsString('settles at total ammonia 0.32', $never->figures['reason']);
         $reached = $this->calculate('exchange.plan', [...$plan, 'target' => ['tan_mg_l' => 0.4]]);
         // 1 → 0.5; 0.82 → 0.41; 0.73 → 0.4.
         self::assertEqualsWithDelta(

@@ -319,6 +319,29 @@ final class AnswerTest extends TestCase
         );
     }
 
+    public function test_air_and_salt_go_before_the_change_that_ammonia_asks_for_where_nitrite_is_the_emergency(): void
+    {
+        $answer = Answer::to(
+            $this->in(
+                ['tan_mg_l' => 1.2, 'no2_n_mg_l' => 1.5],
+                ['tan_mg_l' => State::Act, 'no2_n_mg_l' => State::Emergency],
+            ),
+            [],
+        );
+        $codes = array_map(static fn(AnswerStep $step): string => $step->do->code, $answer->steps);
+        self::assertSame([Cause::Nitrite, Cause::Ammonia], $answer->causes);
+        self::assertSame(
+            ['incident.nitrite_air', 'incident.nitrite_salt', 'incident.nitrite_change_follows'],
+            array_slice($codes, 0, 3),
+        );
+        self::assertCount(1, preg_grep('/_change_(once|each_day)$/', $codes));
+        $severe = $this->in(
+            ['tan_mg_l' => 4.0, 'no2_n_mg_l' => 1.5],
+            ['tan_mg_l' => State::Emergency, 'no2_n_mg_l' => State::Emergency],
+        );
+        self::assertSame(Cause::Ammonia, Answer::to($severe, [])->causes[0]);
+    }
+
     public function test_water_too_cold_is_not_changed_with_as_it_is_and_what_stands_is_bound(): void
     {
         $cold = $this->in(

@@ -32,6 +32,15 @@ const out = useSend(
       }),
     ),
 )
+const never = useSend(
+  () => props.system.slug,
+  (id: string) =>
+    answer(() =>
+      api.DELETE('/api/systems/{system}/charges/{id}', {
+        params: { path: { system: props.system.slug, id } },
+      }),
+    ),
+)
 const KINDS = [
   { value: 'zeolite', label: 'zeolite' },
   { value: 'resin', label: 'ammonia resin' },
@@ -71,7 +80,9 @@ const number = (value: number) =>
             class="link-button small"
             @click="out.send({ id: charge.id, regenerated: true })"
           >
-            Regenerated and back
+            Regenerated and back</button
+          ><button type="button" class="link-button small" @click="never.send(charge.id)">
+            It never went in
           </button></template
         >
         <p

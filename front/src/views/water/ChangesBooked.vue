@@ -22,6 +22,15 @@ const putIn = useSend(
       }),
     ),
 )
+const putOut = useSend(
+  () => props.system.slug,
+  (to: { id: string; what: string }) =>
+    answer(() =>
+      api.DELETE('/api/systems/{system}/changes/{id}/put-back/{what}', {
+        params: { path: { system: props.system.slug, id: to.id, what: to.what } },
+      }),
+    ),
+)
 </script>
 
 <!-- What was changed, what runs still, and what the new water is short of. -->
@@ -48,11 +57,20 @@ const putIn = useSend(
         >
           Take back
         </button>
-        <ul v-if="row.put_back.some((item) => !item.done)" class="put">
-          <li v-for="item in row.put_back.filter((entry) => !entry.done)" :key="item.what">
-            Put back: <b>{{ item.text }}</b>
+        <ul v-if="row.put_back.length" class="put">
+          <li v-for="item in row.put_back" :key="item.what" :class="{ soft: item.done }">
+            {{ item.done ? 'Is in:' : 'Put in:' }} <b>{{ item.text }}</b>
             <button
-              v-if="writes"
+              v-if="writes && item.done"
+              type="button"
+              class="link-button small"
+              :aria-label="`${item.name} is not in after all`"
+              @click="putOut.send({ id: row.id, what: item.what })"
+            >
+              Not in after all
+            </button>
+            <button
+              v-else-if="writes"
               type="button"
               class="link-button small"
               :aria-label="`${item.name} is in`"

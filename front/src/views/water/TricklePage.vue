@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
+import { ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
@@ -21,13 +22,19 @@ const KEYS = [
   'trickle_meter_after',
   'trickle_meter_h',
 ] as const
+/** What takes the chlorine out of it before it runs in: a carbon train, or dosing with the flow. */
+const treated = ref('')
 const open = useSend(
   () => props.system.slug,
   (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/trickles/{id}', {
         params: { path: { system: props.system.slug, id: key } },
-        body: { ...Object.fromEntries(KEYS.map((key) => [key, form.value[key]])), water: chosen.value },
+        body: {
+          ...Object.fromEntries(KEYS.map((key) => [key, form.value[key]])),
+          water: chosen.value,
+          treated_by: treated.value,
+        },
       }),
     ),
   () => clear(...KEYS),
@@ -130,6 +137,13 @@ const HEAT_HINT =
           </p>
           <p v-if="page.trickle.heat">Warming it takes <FigureButton :figure="page.trickle.heat" />.</p>
         </template>
+        <TypedField
+          v-if="page.chlorine || treated || fault('treated_by')"
+          v-model="treated"
+          label="What takes its chlorine out"
+          words
+          :error="fault('treated_by')"
+        />
         <div v-if="writes" class="fields">
           <NButton type="primary" attr-type="submit" :loading="open.pending.value">It runs from now</NButton>
         </div>
