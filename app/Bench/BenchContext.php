@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\WaterChange;
 use App\Capacity\SystemLoad;
 use App\Expected\ExpectedWater;
 use App\Forms\Origin;
@@ -12,6 +11,7 @@ use App\Models\Age;
 use App\Models\Good;
 use App\Models\System;
 use App\Models\Trickle;
+use App\Models\WaterChange;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
@@ -25,8 +25,6 @@ use Ironwort\Core\Water\Salt;
 /** What is known of a system, by the keys under which calculators ask for it, with where it is from. */
 final readonly class BenchContext
 {
-    private const LEAST_LIMIT_MG_L = 0.001;
-
     private const READINGS = [
         'tan_mg_l',
         'no2_n_mg_l',
@@ -102,19 +100,15 @@ final readonly class BenchContext
                 'from the salt ' . $known['salinity_g_l'][1]->from,
             );
         }
-        $burns = $wants('nh3_limit_mg_l')
-            ? $this->judging->for($system, Parameter::UnionisedAmmonia)->above?->act
-            : null;
-        if ($burns !== null) {
-            // A limit of nothing is one that nothing keeps to: the least that can be told is gone by.
-            $burns = max(self::LEAST_LIMIT_MG_L, $burns);
+        if ($wants('nh3_limit_mg_l')) {
+            $burns = $this->judging->unionised($system);
             $keep(
                 'nh3_limit_mg_l',
                 'Most un-ionised ammonia',
                 $burns,
                 Format::number($burns) . ' mg/L as N',
                 'limit',
-                'where this life stage is to be acted on',
+                'what may stand for this life stage',
             );
         }
         if ($wants('chlorine_mg_l', 'kind', 'source_temp_c')) {

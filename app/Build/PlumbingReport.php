@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Build;
 
-use App\Models\WaterSource;
-use Ironwort\Core\Calc\Level;
-use Ironwort\Core\Words\Message;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\Line;
@@ -14,6 +11,7 @@ use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
+use App\Models\WaterSource;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
@@ -23,6 +21,7 @@ use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\UnsolvableNetwork;
 use Ironwort\Core\Flow\Valve;
@@ -37,6 +36,7 @@ use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
 use Ironwort\Core\Loop\Turnover;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
 final readonly class PlumbingReport

@@ -104,16 +104,22 @@ final class Conditions
         );
     }
 
+    /** g/d; a temperature that was typed is asked about as it stands, the water's own goes by its steady one. */
+    private function planned(?FeedFigure $feed): ?float
+    {
+        $temp = $this->values['temp_c'];
+
+        return match (true) {
+            $feed === null => null,
+            $this->origins['temp_c']->kind === 'typed' => $this->plans->at($this->system, $feed, $temp),
+            default => $this->plans->perDay($this->system, $feed, $temp),
+        };
+    }
+
     private function feed(?FeedFigure $feed): void
     {
         $figures = [
-            [
-                'feed_g_d',
-                'Feed',
-                'g/d',
-                500000.0,
-                $feed === null ? null : $this->plans->perDay($this->system, $feed, $this->values['temp_c']),
-            ],
+            ['feed_g_d', 'Feed', 'g/d', 500000.0, $this->planned($feed)],
             ['protein_pct', 'Protein', '%', 80.0, $feed === null ? null : max(5.0, $this->plans->protein($feed))],
         ];
         foreach ($figures as [$key, $label, $unit, $most, $planned]) {

@@ -127,7 +127,7 @@ final readonly class FilterInputs
             'stages' => $stages,
             'walls_m2' => $this->systems->walls($system),
             'tan_limit_mg_l' => $values['tan_mg_l'],
-            'nh3_limit_mg_l' => $this->limits->for($system, Parameter::UnionisedAmmonia)->above->watch ?? 0.02,
+            'nh3_limit_mg_l' => $this->limits->unionised($system),
             'do_limit_mg_l' => $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
             'length_cm' => $whatIf->length(),
             'surface_m2' => $this->systems->surface($system),
@@ -176,7 +176,7 @@ final readonly class FilterInputs
             ($plan->uneaten_pct ?? 0.0) / 100,
             $temp,
         );
-        $demand = ($load->oxygen() + $load->nitrificationOxygen()) / 24;
+        $demand = ($load->oxygenWithDirt(DailyLoad::DIRT_O2_G_G) + $load->nitrificationOxygen()) / 24;
 
         // Nothing breathes in it yet: what brings oxygen in is then only known by its build.
         return $demand <= 0

@@ -23,12 +23,18 @@ final readonly class FeedPlan
         'starting' => 'light',
     ];
 
-    public function __construct(private Registry $registry) {}
+    public function __construct(private Registry $registry, private SteadyWater $steady) {}
 
-    /** Mean of all days of the week, g/d. */
+    /** Mean of all days of the week in the water as it is, g/d: a ration goes by its steady temperature. */
     public function perDay(System $system, FeedFigure $plan, float $tempC): float
     {
-        $day = $plan->by_ration ? $this->ration($system, $tempC)->value : $plan->feed_g_d;
+        return $this->at($system, $plan, $plan->by_ration ? $this->steady->temperature($system, $tempC) : $tempC);
+    }
+
+    /** Mean of all days of the week at a temperature that is asked about, g/d. */
+    public function at(System $system, FeedFigure $plan, float $tempC): float
+    {
+        $day = $plan->by_ration ? $this->rationAt($system, $tempC)->value : $plan->feed_g_d;
 
         return ($day * $plan->days_a_week) / 7;
     }
@@ -41,7 +47,13 @@ final readonly class FeedPlan
             : $plan->protein_pct * (1 - ($plan->moisture_pct ?? 0.0) / 100);
     }
 
+    /** By the table for every group in the water as it is: its steady temperature. */
     public function ration(System $system, float $tempC): Figure
+    {
+        return $this->rationAt($system, $this->steady->temperature($system, $tempC));
+    }
+
+    private function rationAt(System $system, float $tempC): Figure
     {
         $purpose = self::PURPOSES[$system->life_stage] ?? 'maintenance';
         $parts = array_values(
@@ -79,8 +91,8 @@ final readonly class FeedPlan
                                         'temp_c',
                                         'Temperature',
                                         Format::number($tempC, 3) . ' °C',
-                                        'measured',
-                                        'as the capacity is worked out for',
+                                        'computed',
+                                        'the lower of the mean of the last seven days and now',
                                     ),
                                 ],
                             ),

@@ -18,6 +18,8 @@ use Ironwort\Core\Judge\Topic;
  */
 final readonly class LimitsInForce
 {
+    private const LEAST_MG_L = 0.001;
+
     public function __construct(private LimitTable $limits, private SchoolTable $schools) {}
 
     public function for(System $system, Parameter $parameter): Limits
@@ -35,6 +37,13 @@ final readonly class LimitsInForce
             $system->judgedAs(),
             $this->limits->for($system->judgedAs(), $parameter),
         );
+    }
+
+    /** Un-ionised ammonia that may stand, mg/L as N: what every calculator that asks for it is given. */
+    public function unionised(System $system): float
+    {
+        // A limit of nothing is one that nothing keeps to: the least that can be told is gone by.
+        return max(self::LEAST_MG_L, $this->for($system, Parameter::UnionisedAmmonia)->above->watch ?? 0.02);
     }
 
     public function following(System $system): Following

@@ -168,7 +168,7 @@ final readonly class ProgrammeReport
         return array_filter([
             'tan_act_mg_l' => max(0.01, $total->act ?? 0.5),
             'nh3_act_mg_l' => max(0.001, $burns->act ?? 0.05),
-            'nh3_limit_mg_l' => max(0.001, $burns->watch ?? 0.02),
+            'nh3_limit_mg_l' => $this->limits->unionised($system),
         ]);
     }
 

@@ -13,6 +13,7 @@ use App\Models\System;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
 use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
@@ -41,6 +42,7 @@ final readonly class WaterReport
         private ProgrammeReport $programme,
         private TrickleReport $trickle,
         private PutBack $putBack,
+        private LimitsInForce $limits,
         private ChangeContext $sides,
         private WaterBodies $bodies,
     ) {}
@@ -146,6 +148,7 @@ final readonly class WaterReport
             fn() => $this->registry->run('exchange.batch', [
                 ...$waters->input(),
                 'change_l' => min($litres, $waters->volume),
+                'nh3_limit_mg_l' => $this->limits->unionised($system),
             ]),
             'change_l',
         );

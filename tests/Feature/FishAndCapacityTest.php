@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Fish\FeedPlan;
 use App\Models\FeedFigure;
 use App\Models\FishEvent;
 use App\Models\FishGroup;
@@ -204,6 +205,30 @@ final class FishAndCapacityTest extends TestCase
         $this->feed(['feed_g_d' => '', 'protein_pct' => '380', 'meals' => '2.5'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['feed_g_d', 'protein_pct']]);
+    }
+
+    public function test_one_warm_day_after_a_cold_week_asks_for_no_more_feed_and_a_cold_snap_for_less_at_once(): void
+    {
+        $this->feed(['protein_pct' => '40', 'by_ration' => 'yes'])->assertOk();
+        $given = fn(): float => (float) $this->getJson('/api/systems/long-vat/fish')->json('plan.mean_g_d');
+        $read = fn(string $line, string $id): TestResponse => $this->postJson('/api/systems/long-vat/log', [
+            'id' => "01JD00000000000000000000{$id}",
+            'line' => $line,
+        ])->assertCreated();
+        foreach ([6, 5, 4, 3, 2, 1] as $ago) {
+            $this->travelTo(now()->subDays($ago));
+            $read('t 9', "A{$ago}");
+            $this->travelBack();
+        }
+        $read('t 18', 'B1');
+        $plan = app(FeedPlan::class);
+        $system = $this->system->refresh();
+        $figure = $system->feed();
+        self::assertNotNull($figure);
+        self::assertEqualsWithDelta($plan->at($system, $figure, (6 * 9 + 18) / 7), $given(), 1e-9);
+        self::assertGreaterThan(1.5 * $given(), $plan->at($system, $figure, 18.0), 'what today alone would ask for');
+        $read('t 7', 'B2');
+        self::assertSame(0.0, $given(), 'nothing below 8 °C, however warm the week was');
     }
 
     public function test_feeds_given_are_logged_beside_the_plan_and_can_be_taken_back(): void

@@ -38,6 +38,8 @@ final readonly class DailyLoad
     public const FLOOR_O2_PER_KG = 2.4;
 
     public const O2_PER_FEED = 0.4;
+    /** What dirt takes as it rots where nobody says how soon it leaves, g O2 a gram of feed. */
+    public const DIRT_O2_G_G = 0.2;
 
     public const CO2_PER_O2 = 1.375;
 

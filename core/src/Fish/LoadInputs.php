@@ -22,6 +22,6 @@ final readonly class LoadInputs
     /** Oxygen that dirt takes as it rots. */
     public static function dirt(): Input
     {
-        return Input::number('dirt_o2_g_g', 'Oxygen that dirt takes', 'g/g of feed', 0, 1)->or(0.2);
+        return Input::number('dirt_o2_g_g', 'Oxygen that dirt takes', 'g/g of feed', 0, 1)->or(DailyLoad::DIRT_O2_G_G);
     }
 }
