@@ -23,7 +23,7 @@ use Ironwort\Core\Measure\Format;
  */
 final readonly class TrickleReport
 {
-    public function __construct(private Registry $registry, private VolumeReport $volumes) {}
+    public function __construct(private Registry $registry, private VolumeReport $volumes, private PutBack $putBack) {}
 
     /**
      * @param  float  $made  nitrogen the fish give, g/d
@@ -83,6 +83,7 @@ final readonly class TrickleReport
             'left_day_pct' => 100 * exp((-24 * $flow) / max(1.0, $waters->volume)),
             'left_week_pct' => 100 * exp((-168 * $flow) / max(1.0, $waters->volume)),
             'heat' => $this->heat($waters, $flow),
+            'day_takes' => $this->dayTakes($system, $waters, 24 * $flow),
         ];
     }
 
@@ -144,6 +145,17 @@ final readonly class TrickleReport
         }
 
         return $given === [] ? null : $given;
+    }
+
+    /** @return list<array<string, mixed>> what takes the chlorine out of one day's water */
+    private function dayTakes(System $system, TwoWaters $waters, float $litres): array
+    {
+        return $waters->source === null
+            ? []
+            : array_map(
+                static fn(PutBackItem $item): array => $item->toArray(),
+                $this->putBack->chlorine($system, $waters->source, $waters->origins, $litres),
+            );
     }
 
     /** @return ?array<string, mixed> what warming it takes, where both temperatures are known */

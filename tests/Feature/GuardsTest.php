@@ -133,6 +133,15 @@ final class GuardsTest extends TestCase
         $open([])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['treated_by']]);
+        // A day's water takes what a change of as much would.
+        $this->read('na 20');
+        $day = $this->getJson('/api/systems/long-vat/water?pct_per_week=10')->json('trickle');
+        self::assertNotSame([], $day['day_takes']);
+        self::assertEqualsWithDelta(
+            array_values($this->lacks('?change_l=' . round($day['litres'], 2)))[0]['figure']['value'],
+            $day['day_takes'][0]['figure']['value'],
+            0.01 * $day['day_takes'][0]['figure']['value'],
+        );
         $open(['treated_by' => 'carbon train, 10 L'])->assertOk();
         self::assertNotNull($this->getJson('/api/systems/long-vat/water')->json('running'));
         $this->source('tap', ['chlorine_mg_l' => '0', 'no3_n_mg_l' => '5']);

@@ -9,6 +9,7 @@ import ChoiceField from '@/parts/ChoiceField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { openSlip } from '@/state/slip'
 import { useWaterForm, whole } from './useWaterForm'
 
 const props = defineProps<{ system: System }>()
@@ -135,10 +136,21 @@ const HEAT_HINT =
             Of salt and of anything dosed <b>{{ whole(page.trickle.left_day_pct) }} %</b> are left after a
             day, <b>{{ whole(page.trickle.left_week_pct) }} %</b> after a week.
           </p>
+          <p v-for="item in page.trickle.day_takes" :key="item.what">
+            A day’s water takes <b>{{ item.text }}</b>
+            <button
+              type="button"
+              class="link-button small"
+              :aria-label="`How much ${item.name} is worked out`"
+              @click="openSlip(item.figure)"
+            >
+              how
+            </button>
+          </p>
           <p v-if="page.trickle.heat">Warming it takes <FigureButton :figure="page.trickle.heat" />.</p>
         </template>
         <TypedField
-          v-if="page.chlorine || treated || fault('treated_by')"
+          v-if="page.chlorine || page.trickle?.day_takes.length || treated || fault('treated_by')"
           v-model="treated"
           label="What takes its chlorine out"
           words
