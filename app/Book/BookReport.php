@@ -283,12 +283,6 @@ final readonly class BookReport
     /** @return Collection<int, BookEntry> */
     private function filter(System $system, Carbon $before, int $most): Collection
     {
-        $named = [
-            'wash' => 'A hard wash',
-            'stop' => 'A stop without flow',
-            'medicine' => 'A medicine',
-            'new_media' => 'Media replaced',
-        ];
         /** @var Collection<int, Setback> $setbacks */
         $setbacks = Setback::query()
             ->where('system_id', $system->id)
@@ -320,7 +314,7 @@ final readonly class BookReport
                     'filter',
                     $setback->happened_on,
                     null,
-                    "{$named[$setback->kind]}: {$setback->lost_pct} % of the filter’s bacteria",
+                    $setback->text(),
                 ),
             )
             ->concat(

@@ -21,6 +21,7 @@ use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\CalendarSeason;
 use Ironwort\Core\Measure\Format;
@@ -81,14 +82,27 @@ final readonly class FilterReport
             'nitrate' => $this->nitrate($system, $conditions, $whatIf, $water, $load->number('tan_g_d'), $origins),
             'no_filter' => $this->noFilter($system, $conditions, $biomass, $origins),
             'tests' => $this->tests($system),
+            'deeds' => array_map(
+                static fn(Deed $deed): array => [
+                    'id' => $deed->value,
+                    'name' => $deed->name(),
+                    'by_hours' => $deed->byHours(),
+                ],
+                Deed::cases(),
+            ),
             'setbacks' => array_values(
                 $setbacks
                     ->map(
                         static fn(Setback $setback): array => [
                             'id' => $setback->id,
                             'on' => $setback->happened_on->toDateString(),
-                            'kind' => $setback->kind,
+                            'kind' => $setback->kind->value,
+                            'name' => $setback->kind->name(),
+                            'hours' => $setback->hours,
+                            'share_pct' => $setback->share_pct,
                             'lost_pct' => $setback->lost_pct,
+                            'low_pct' => $setback->low_pct,
+                            'high_pct' => $setback->high_pct,
                         ],
                     )
                     ->all(),

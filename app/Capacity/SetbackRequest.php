@@ -6,13 +6,13 @@ namespace App\Capacity;
 
 use App\Forms\Day;
 use App\Forms\TypedInputs;
-use App\Models\Setback;
 use App\Models\System;
 use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Intake;
+use Ironwort\Core\Filter\WashCalculator;
 
-/** Something that killed part of a filter: what, how much of it, on which day. */
+/** Something that killed part of a filter: what was done, to how much of it, for how long, on which day. */
 final class SetbackRequest extends FormRequest
 {
     /**
@@ -22,13 +22,15 @@ final class SetbackRequest extends FormRequest
      */
     public function columns(System $system): array
     {
-        $values = (new TypedInputs([
-            Input::choice('kind', 'What happened', Setback::KINDS),
-            Input::number('lost_pct', 'Bacteria lost', '%', 0, 100),
-        ]))->read($this->all());
+        $wash = new WashCalculator();
+        $values = (new TypedInputs($wash->inputs()))->read($this->all());
+        $costs = $wash->calculate((new Intake($wash->inputs()))->read($values));
 
         return [
             ...$values,
+            'lost_pct' => $costs->number('lost_pct'),
+            'low_pct' => $costs->number('low'),
+            'high_pct' => $costs->number('high'),
             'happened_on' => Day::read($this->all(), 'happened_on') ?? now($system->site->timezone)->toDateString(),
         ];
     }

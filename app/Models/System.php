@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
+use Ironwort\Core\Filter\AfterSetback;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
 use Ironwort\Core\Judge\LimitTable;
 
@@ -25,6 +26,7 @@ use Ironwort\Core\Judge\LimitTable;
  * @property string $life_stage
  * @property ?string $water_id the water it is filled from
  * @property ?Carbon $asleep_since
+ * @property ?Carbon $created_at
  * @property int $position
  * @property Site $site
  * @property Collection<int, Vessel> $vessels
@@ -36,6 +38,7 @@ use Ironwort\Core\Judge\LimitTable;
  * @property Collection<int, OwnLimit> $ownLimits
  * @property Collection<int, SchoolChoice> $schools
  * @property Collection<int, TestPlan> $testPlans
+ * @property Collection<int, Setback> $setbacks of the last weeks
  */
 final class System extends Model
 {
@@ -147,6 +150,17 @@ final class System extends Model
     public function testPlans(): HasMany
     {
         return $this->hasMany(TestPlan::class);
+    }
+
+    /** @return HasMany<Setback, $this> those of the last weeks, the newest first */
+    public function setbacks(): HasMany
+    {
+        $relation = $this->hasMany(Setback::class);
+        $relation
+            ->where('happened_on', '>', Carbon::now()->subDays(AfterSetback::DAYS + 2))
+            ->orderByDesc('happened_on');
+
+        return $relation;
     }
 
     /** @return HasMany<FeedFigure, $this> */

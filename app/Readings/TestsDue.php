@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
+use App\Models\Setback;
 use App\Models\System;
 use App\Models\TestPlan;
 use Illuminate\Support\Carbon;
@@ -32,7 +33,11 @@ final readonly class TestsDue
      */
     public function of(System $system, LatestWater $water, ?string $state, array $seen): array
     {
-        $context = TestSchedule::context($system->kind, $state === null ? null : State::from($state));
+        $context = TestSchedule::context(
+            $system->kind,
+            $state === null ? null : State::from($state),
+            Setback::open($system) !== [],
+        );
         $temperature = $water->get(Parameter::Temperature);
         $known =
             $temperature !== null && $temperature->taken_at->diffInDays(Carbon::now()) <= TestSchedule::KNOWN_FOR_D;

@@ -46,6 +46,7 @@ final readonly class RoundReport
             'stages',
             'fish',
             'ownLimits',
+            'setbacks',
             'schools',
             'testPlans',
             'lines',

@@ -50,7 +50,7 @@ final class SystemController extends Controller
     public function index(Request $request): JsonResponse
     {
         $systems = System::ofSite($this->person($request)->site)
-            ->with(['site', 'ownLimits', 'schools', 'testPlans', 'vessels', 'lines', 'stages'])
+            ->with(['site', 'ownLimits', 'schools', 'testPlans', 'vessels', 'lines', 'stages', 'setbacks'])
             ->get();
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);

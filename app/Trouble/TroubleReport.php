@@ -37,6 +37,7 @@ use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AssumedWater;
+use Ironwort\Core\Words\Message;
 
 /** What to do in one system now: its readings as far as they are fresh, what is seen, and the schools it follows. */
 final readonly class TroubleReport
@@ -53,6 +54,7 @@ final readonly class TroubleReport
         private Residuals $residuals,
         private WaterBodies $bodies,
         private CapacityReport $capacity,
+        private Behind $behind,
     ) {}
 
     /**
@@ -126,6 +128,10 @@ final readonly class TroubleReport
                     'steps' => self::steps($answer, $cause, $origins),
                 ],
                 $answer->causes,
+            ),
+            'behind' => array_map(
+                static fn(Message $one): array => $one->toArray(),
+                $this->behind->of($system, $answer->causes !== []),
             ),
             'tests' => $answer->tests,
             'old' => $old,

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\Measures;
+use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Water\Oxygen;
@@ -71,14 +72,19 @@ final readonly class DemoBook
                 ->hasMany(Note::class)
                 ->create([...$this->own(1), 'taken_at' => $this->at($ago, 8, 20), 'seen' => $seen, 'words' => $words]);
         }
-        foreach ($plan['setbacks'] ?? [] as [$ago, $kind, $lost]) {
+        foreach ($plan['setbacks'] ?? [] as [$ago, $kind, $hours]) {
+            $deed = Deed::from($kind);
+            $costs = $deed->costs($hours);
             $this->system
                 ->hasMany(Setback::class)
                 ->create([
                     ...$this->own(0),
                     'happened_on' => $this->at($ago, 8)->toDateString(),
-                    'kind' => $kind,
-                    'lost_pct' => $lost,
+                    'kind' => $deed,
+                    'hours' => $deed->byHours() ? $hours : null,
+                    'lost_pct' => $costs['lost'],
+                    'low_pct' => $costs['low'],
+                    'high_pct' => $costs['high'],
                 ]);
         }
         foreach ($plan['charges'] ?? [] as [$ago, $kind, $grams, $cycles]) {

@@ -139,7 +139,7 @@ final readonly class DemoSystems
                 [5, [], 'Wiped the lamp’s housing, not the sleeve.'],
             ],
             'schools' => ['exchange' => ['weekly', 'and the trickle besides']],
-            'setbacks' => [[63, 'stop', 90]],
+            'setbacks' => [[63, 'stood_closed', 6]],
             'closely' => [63, 50],
             'probes' => true,
             'every' => 3.5,

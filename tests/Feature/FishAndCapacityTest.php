@@ -346,17 +346,23 @@ final class FishAndCapacityTest extends TestCase
         self::assertLessThan($now, $young['capacity']['value'], 'fed little for weeks, it has shrunk');
         self::assertEqualsWithDelta($this->capacity()['grown']['value'], $young['grown']['value'], 1e-9);
         $page = $this->putJson('/api/systems/long-vat/filter/setbacks/01JD00000000000000000000B1', [
-            'kind' => 'wash',
-            'lost_pct' => '60',
+            'kind' => 'hosed_chlorinated',
         ])->assertOk();
-        self::assertSame('wash', $page->json('setbacks.0.kind'));
+        self::assertSame('hosed_chlorinated', $page->json('setbacks.0.kind'));
+        self::assertSame(
+            [60, 30, 90],
+            array_map($page->json(...), ['setbacks.0.lost_pct', 'setbacks.0.low_pct', 'setbacks.0.high_pct']),
+        );
         self::assertEqualsWithDelta(0.4, $this->capacity()['capacity']['value'] / $young['capacity']['value'], 0.06);
         $this->putJson('/api/systems/long-vat/filter/setbacks/01JD00000000000000000000B2', [
             'kind' => 'magic',
-            'lost_pct' => '160',
+            'share_pct' => '160',
         ])
             ->assertUnprocessable()
-            ->assertJsonStructure(['errors' => ['kind', 'lost_pct']]);
+            ->assertJsonStructure(['errors' => ['kind', 'share_pct']]);
+        $this->putJson('/api/systems/long-vat/filter/setbacks/01JD00000000000000000000B3', ['kind' => 'stood_closed'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['hours']]);
         $this->deleteJson('/api/systems/long-vat/filter/setbacks/01JD00000000000000000000B1')
             ->assertOk()
             ->assertJsonPath('setbacks', []);

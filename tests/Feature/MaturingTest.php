@@ -179,8 +179,8 @@ final class MaturingTest extends TestCase
         self::assertNotNull($start['ready_on']);
         self::assertLessThan($start['ready_on'], $this->start('?hold_days=1')['ready_on']);
         $this->putJson('/api/systems/long-vat/filter/setbacks/01JD00000000000000000000S1', [
-            'kind' => 'wash',
-            'lost_pct' => '90',
+            'kind' => 'stood_closed',
+            'hours' => '6',
             'happened_on' => '2026-05-22',
         ])->assertOk();
         self::assertNotSame($start['ready_on'], $this->start()['ready_on']);

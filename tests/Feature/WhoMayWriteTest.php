@@ -268,8 +268,10 @@ final class WhoMayWriteTest extends TestCase
             ]),
             Setback::query()->create([
                 ...$own,
-                'kind' => 'wash',
+                'kind' => 'swished',
                 'lost_pct' => 10,
+                'low_pct' => 5,
+                'high_pct' => 20,
                 'happened_on' => now()->toDateString(),
             ]),
             WhatIf::query()->create([...$own, 'name' => 'July', 'changes' => ['temp_c' => '24']]),

@@ -48,6 +48,7 @@ use Ironwort\Core\Filter\SizeCalculator;
 use Ironwort\Core\Filter\SolidsCalculator;
 use Ironwort\Core\Filter\StageRows;
 use Ironwort\Core\Filter\StartDoseCalculator;
+use Ironwort\Core\Filter\WashCalculator;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
@@ -138,6 +139,7 @@ final class Registry
             ),
             'filter.single_pass' => static fn(): Calculator => new SinglePassCalculator(),
             'filter.idle' => static fn(): Calculator => new IdleCalculator(),
+            'service.wash' => static fn(): Calculator => new WashCalculator(),
             'filter.size' => static fn(): Calculator => new SizeCalculator($library->media(), $library->stageKinds()),
             'filter.solids' => static fn(): Calculator => new SolidsCalculator($library->stageKinds()),
             'filter.start_dose' => static fn(): Calculator => new StartDoseCalculator(),

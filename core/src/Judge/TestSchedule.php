@@ -69,12 +69,13 @@ final readonly class TestSchedule
         return new self($contexts, $seasons);
     }
 
-    /** `start`, `incident`, `quarantine` or `routine`. */
-    public static function context(string $kind, ?State $state): string
+    /** `start`, `incident`, `setback`, `quarantine` or `routine`. */
+    public static function context(string $kind, ?State $state, bool $setBack = false): string
     {
         return match (true) {
             $kind === 'start' => 'start',
             $state === State::Act || $state === State::Emergency => 'incident',
+            $setBack => 'setback',
             in_array($kind, ['quarantine', 'hospital', 'fry'], true) => 'quarantine',
             default => 'routine',
         };

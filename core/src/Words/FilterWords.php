@@ -58,6 +58,13 @@ final readonly class FilterWords
         'solids_shares_caught_held_differ' =>
             'Shares caught and held differ widely between makes: let what you see correct this.',
         'solids_stage_here_holds_dirt' => 'No stage here holds dirt back: all of it rots in the water or on the floor.',
+        'wash_hours' => 'Say how many hours it stood or lay dry: what it cost follows from that.',
+        'wash_tests' =>
+            'Ammonia may rise within a day, and nitrite after it: test both every 12 h for two weeks, feed less, ' .
+            'and clean no other part of the filter meanwhile.',
+        'set_back' =>
+            '{deed}: about {lost} % of the filter’s bacteria went ({low} to {high}). Ammonia may rise within a ' .
+            'day, and nitrite after it: test both every 12 h until {until}, and feed less.',
         'idle_wet_and_aired' =>
             'Of a filter that stayed wet, with air or flow. One that stood shut or dried out loses far more, and sooner.',
         'idle_new_start' => 'Less than half lives: wake it as a new start, with little feed and tests each day.',

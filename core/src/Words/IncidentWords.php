@@ -230,6 +230,12 @@ final readonly class IncidentWords
             'Nobody tested this water for chlorine: reckoned as if it held {chlorine} mg/L. Test it; too much does no harm.',
         'new_water_bind_chloramine' =>
             'Binder for the new water too: chloramine leaves {tan} mg/L of ammonia once it is broken.',
+        'behind_chlorine' =>
+            'A change of {litres} L {ago} whose chlorine nobody has said to be taken out: chlorine kills the filter too.',
+        'behind_medicine' => '{name} {ago}: it may have set the filter back.',
+        'behind_fish' =>
+            '{count} fish came in the last three weeks: they load it at once, and the filter follows later.',
+        'behind_feed' => 'Feed rose from {before} to {now} g a day on {since}: the filter follows later.',
         'nitrite_change_follows' =>
             'Then the change that ammonia asks for, below: it takes its share of nitrite with it.',
     ];

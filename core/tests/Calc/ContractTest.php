@@ -98,6 +98,7 @@ final class ContractTest extends TestCase
         ],
         'filter.single_pass' => ['flow_l_h' => 8000, 'in_mg_l' => 0.3, 'out_mg_l' => 0.24],
         'filter.idle' => ['days' => 28, 'temp_c' => 20],
+        'service.wash' => ['kind' => 'hosed'],
         'filter.size' => [
             'load_g_d' => 20,
             'volume_l' => 10000,

@@ -9,19 +9,13 @@ import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
-const KINDS: Record<string, string> = {
-  wash: 'a hard wash',
-  stop: 'a stop without flow',
-  medicine: 'a medicine',
-  new_media: 'media replaced',
-}
-const form = reactive({ kind: 'wash', lost_pct: '', happened_on: '' })
+const form = reactive({ kind: 'swished', hours: '', share_pct: '', happened_on: '' })
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const add = useSend(
   () => props.system.slug,
   (_, key) =>
     answer(() => api.PUT('/api/systems/{system}/filter/setbacks/{id}', { ...path(key), body: { ...form } })),
-  () => (form.lost_pct = ''),
+  () => Object.assign(form, { hours: '', share_pct: '' }),
 )
 const remove = useSend(
   () => props.system.slug,
@@ -33,21 +27,30 @@ const remove = useSend(
   <section class="part" aria-label="What befell the filter">
     <h2>What befell the filter</h2>
     <p class="soft small">
-      What lives there today is followed through the feed of the last twelve weeks, less what these cost.
+      What lives there today is followed through the feed of the last twelve weeks, less what these cost. Say
+      what was done: what it cost follows from that. More than a tenth is watched for two weeks.
     </p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="add.send(undefined)">
-      <FormField v-slot="{ id, status }" label="It had"
+      <FormField v-slot="{ id, status }" label="It was"
         ><ChoiceField
           :id="id"
           v-model="form.kind"
           :status="status"
-          :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))"
+          :choices="filter.deeds.map((deed) => ({ value: deed.id, label: deed.name }))"
       /></FormField>
       <TypedField
-        v-model="form.lost_pct"
-        label="that cost"
-        unit="% of its bacteria"
-        :error="add.errors.value.lost_pct"
+        v-if="filter.deeds.find((deed) => deed.id === form.kind)?.by_hours"
+        v-model="form.hours"
+        label="For"
+        unit="h"
+        :error="add.errors.value.hours"
+      />
+      <TypedField
+        v-model="form.share_pct"
+        label="Share of the media"
+        unit="%"
+        placeholder="100"
+        :error="add.errors.value.share_pct"
       />
       <TypedField
         v-model="form.happened_on"
@@ -63,13 +66,16 @@ const remove = useSend(
       <li v-for="setback in filter.setbacks" :key="setback.id">
         <span class="soft">{{ setback.on }}</span>
         <span
-          >{{ KINDS[setback.kind] }}, <b>{{ setback.lost_pct }} %</b> lost</span
+          >{{ setback.name }}<template v-if="setback.hours !== null"> for {{ setback.hours }} h</template
+          ><template v-if="setback.share_pct < 100">, {{ setback.share_pct }} % of the media</template>: about
+          <b>{{ Math.round(setback.lost_pct) }} %</b> lost, {{ Math.round(setback.low_pct) }} to
+          {{ Math.round(setback.high_pct) }}</span
         >
         <button
           v-if="writes"
           type="button"
           class="link-button small"
-          :aria-label="`Take back ${KINDS[setback.kind]} of ${setback.on}`"
+          :aria-label="`Take back ${setback.name} of ${setback.on}`"
           @click="remove.send(setback.id)"
         >
           Take back

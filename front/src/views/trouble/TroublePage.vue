@@ -69,6 +69,12 @@ const numbered = computed(() => {
       Nothing in the readings asks to be acted on. Pick what you see, and what may be behind it is worked
       through in order.
     </p>
+    <section v-if="trouble.behind.length" class="behind" aria-label="What may be behind it">
+      <h2>What may be behind it, from the book</h2>
+      <ul>
+        <li v-for="one in trouble.behind" :key="one.code">{{ one.text }}</li>
+      </ul>
+    </section>
     <section v-for="cause in numbered" :key="cause.id" class="part" :aria-label="cause.name">
       <h2>{{ cause.name }}</h2>
       <ol>
@@ -173,6 +179,19 @@ li {
 .amount {
   font-size: 1.5rem;
   line-height: 1.1;
+}
+
+.behind {
+  margin-bottom: 1rem;
+}
+
+.behind h2 {
+  font-size: 1rem;
+}
+
+.behind ul {
+  padding-left: 1.2rem;
+  margin: 0;
 }
 
 @media (max-width: 720px) {
