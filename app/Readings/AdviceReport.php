@@ -51,7 +51,12 @@ final readonly class AdviceReport
                 ? null
                 : WaterSource::query()->with('tests')->find($system->water_id)?->reading('no3_n_mg_l');
 
+        $setBack = SetbackNotice::of($system);
+
         return [
+            ...$setBack === null
+                ? []
+                : [[...$setBack->toArray(), 'rule' => SetbackNotice::RULE, 'from' => 'what was booked of the filter']],
             ...$this->bound($system),
             ...array_map(
                 static fn(Advice $advice): array => [

@@ -9,10 +9,10 @@ use App\Expected\Residuals;
 use App\Models\Charge;
 use App\Models\Dose;
 use App\Models\Reading;
-use App\Models\Setback;
 use App\Models\Stage;
 use App\Models\System;
 use App\Readings\LatestWater;
+use App\Readings\SetbackNotice;
 use App\Readings\WaterMeaning;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
@@ -24,12 +24,9 @@ use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Dose\Present;
 use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Dose\ZeoliteSalt;
-use Ironwort\Core\Filter\AfterSetback;
 use Ironwort\Core\Judge\Limits;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Format;
-use Ironwort\Core\Words\Message;
 
 /** How a system stands: by its readings, and by what was given to its water. Every page reads it here. */
 final readonly class SystemState
@@ -58,7 +55,7 @@ final readonly class SystemState
         if ($first !== null && ($state === null || !$state->worseThan($first->state))) {
             return new StateOfSystem($first->state, $first->message->text, $dangers);
         }
-        $setBack = self::setBack($system);
+        $setBack = SetbackNotice::of($system);
 
         // A filter that was set back is watched, whatever the last test before it said.
         return $setBack !== null && ($state === null || !$state->worseThan(State::Good))
@@ -100,30 +97,6 @@ final readonly class SystemState
                 ...array_filter([...$charged->all(), ...$staged->all()], is_string(...)),
             ]),
         );
-    }
-
-    /** What befell the filter in the last two weeks, in a sentence; null where nothing did. */
-    public static function setBack(System $system): ?Message
-    {
-        $open = Setback::open($system);
-        if ($open === []) {
-            return null;
-        }
-        $said = static fn(float ...$lost): string => Format::number(AfterSetback::together(array_values($lost)), 2);
-
-        return Message::of('filter.set_back', [
-            'deed' => implode(
-                '; ',
-                array_map(
-                    static fn(Setback $one): string => $one->kind->name() . ' on ' . $one->happened_on->format('j M'),
-                    $open,
-                ),
-            ),
-            'lost' => $said(...array_map(static fn(Setback $one): float => $one->lost_pct, $open)),
-            'low' => $said(...array_map(static fn(Setback $one): float => $one->low_pct, $open)),
-            'high' => $said(...array_map(static fn(Setback $one): float => $one->high_pct, $open)),
-            'until' => $open[0]->until()->format('j M'),
-        ]);
     }
 
     /** @return list<Danger> of the loop and of every bay that is shut off from it */

@@ -11,7 +11,7 @@ use App\Models\FishEvent;
 use App\Models\FishGroup;
 use App\Models\System;
 use App\Models\WaterChange;
-use App\State\SystemState;
+use App\Readings\SetbackNotice;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Incident\LookBack;
@@ -29,7 +29,7 @@ final readonly class Behind
      */
     public function of(System $system, bool $bad): array
     {
-        $setBack = SystemState::setBack($system);
+        $setBack = SetbackNotice::of($system);
         $befell = $setBack === null ? [] : [$setBack];
 
         return !$bad

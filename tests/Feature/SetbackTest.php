@@ -63,12 +63,13 @@ final class SetbackTest extends TestCase
         $round = collect($this->getJson('/api/round')->json('rows'))->firstWhere('slug', 'long-vat');
         self::assertSame($system->json('water.state'), $listed['state']);
         self::assertSame($system->json('water.state'), $round['state']);
+        $trouble = array_column($this->getJson('/api/systems/long-vat/trouble')->json('behind'), 'code');
+        self::assertSame(
+            in_array('filter.set_back', $trouble, true),
+            in_array('filter.set_back', array_column($system->json('advice'), 'code'), true),
+        );
 
-        return [
-            $system->json('water.state'),
-            $system->json('schedule.context'),
-            array_column($this->getJson('/api/systems/long-vat/trouble')->json('behind'), 'code'),
-        ];
+        return [$system->json('water.state'), $system->json('schedule.context'), $trouble];
     }
 
     public function test_a_filter_that_lost_most_of_its_bacteria_is_watched_and_tested_whatever_the_last_reading_said(): void

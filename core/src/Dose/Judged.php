@@ -21,7 +21,7 @@ final readonly class Judged
     {
         $of = static fn(Verdict $verdict): array => array_values(
             array_map(
-                static fn(Meeting $one): Message => $one->reason,
+                static fn(Meeting $one): Message => $one->refusal(),
                 array_filter($meetings, static fn(Meeting $one): bool => $one->verdict === $verdict),
             ),
         );

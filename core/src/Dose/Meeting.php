@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Dose;
 
+use Ironwort\Core\Words\Catalogue;
 use Ironwort\Core\Words\Message;
 
 /** One thing judged against another, or against the water itself. */
@@ -32,6 +33,15 @@ final readonly class Meeting
     public static function told(Verdict $verdict, Message $reason): self
     {
         return new self($verdict, $reason);
+    }
+
+    /** Why it is refused, and what to do instead where that is not said in the reason itself. */
+    public function refusal(): Message
+    {
+        [$subject, $name] = [...explode('.', $this->reason->code, 2), ''];
+        $instead = "{$subject}.instead_{$name}";
+
+        return Catalogue::has($instead) ? $this->reason->followedBy(Message::of($instead)) : $this->reason;
     }
 
     public function with(string $thing): self

@@ -41,6 +41,13 @@ final readonly class Catalogue
             : $said;
     }
 
+    public static function has(string $code): bool
+    {
+        [$subject, $name] = [...explode('.', $code, 2), ''];
+
+        return isset(self::texts($subject)[$name]);
+    }
+
     /** @return array<string, string> every code with its words */
     public static function all(): array
     {

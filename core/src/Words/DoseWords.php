@@ -9,28 +9,23 @@ final readonly class DoseWords
 {
     public const TEXTS = [
         'nothing_known' => 'Nothing is known against it.',
-        'salt_with_zeolite' =>
-            'Salt makes zeolite let go of its ammonia. For salt take the zeolite out first; ' .
-            'with salt in the water bind ammonia, or change water.',
-        'formalin_with_permanganate' =>
-            'Formalin and permanganate destroy one another and the gills between them: ' .
-            'only after the first is gone and half the water was changed.',
-        'formalin_with_oxidiser' =>
-            'An oxidiser turns formalin into acid, and both are lost on the fish: ' .
-            'only after the first is gone and half the water was changed.',
-        'binder_with_chloramine_t' =>
-            'A binder takes chloramine-T out at once, and leaves what it makes of it: ' .
-            'against ammonia change water instead.',
-        'binder_with_oxidiser' =>
-            'A binder and an oxidiser use one another up: neither works. ' . 'Against ammonia change water instead.',
-        'thiosulfate_with_oxidiser' =>
-            'Thiosulfate takes an oxidiser out: it is the way to stop one, not to give one. ' .
-            'Give the oxidiser after a change of water.',
-        'methylene_blue_while_seeding' =>
-            'Methylene blue kills the bacteria that are being seeded: treat the fish in a ' . 'bath of their own.',
-        'two_oxidisers' =>
-            'Two oxidisers burn gills together, and what they make of one another nobody knows: ' .
-            'only after the first is gone and half the water was changed.',
+        'salt_with_zeolite' => 'Salt makes zeolite let go of its ammonia.',
+        'formalin_with_permanganate' => 'Formalin and permanganate destroy one another and the gills between them.',
+        'formalin_with_oxidiser' => 'An oxidiser turns formalin into acid, and both are lost on the fish.',
+        'binder_with_chloramine_t' => 'A binder takes chloramine-T out at once, and leaves what it makes of it.',
+        'binder_with_oxidiser' => 'A binder and an oxidiser use one another up: neither works.',
+        'thiosulfate_with_oxidiser' => 'Thiosulfate takes an oxidiser out: it is the way to stop one, not to give one.',
+        'methylene_blue_while_seeding' => 'Methylene blue kills the bacteria that are being seeded.',
+        'two_oxidisers' => 'Two oxidisers burn gills together, and what they make of one another nobody knows.',
+        'instead_salt_with_zeolite' =>
+            'For salt take the zeolite out first; with salt in the water bind ammonia, or change water.',
+        'instead_formalin_with_permanganate' => 'Only after the first is gone and half the water was changed.',
+        'instead_formalin_with_oxidiser' => 'Only after the first is gone and half the water was changed.',
+        'instead_binder_with_chloramine_t' => 'Against ammonia change water instead.',
+        'instead_binder_with_oxidiser' => 'Against ammonia change water instead.',
+        'instead_thiosulfate_with_oxidiser' => 'Give the oxidiser after a change of water.',
+        'instead_methylene_blue_while_seeding' => 'Treat the fish in a bath of their own.',
+        'instead_two_oxidisers' => 'Only after the first is gone and half the water was changed.',
         'carbon_out' => 'Take the carbon out: it takes the dose out of the water.',
         'zeolite_out' => 'Take the zeolite out while it runs.',
         'uv_off' => 'UV off: it breaks the agent down.',

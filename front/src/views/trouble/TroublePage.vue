@@ -71,9 +71,7 @@ const numbered = computed(() => {
     </p>
     <section v-if="trouble.behind.length" class="behind" aria-label="What may be behind it">
       <h2>What may be behind it, from the book</h2>
-      <ul>
-        <li v-for="one in trouble.behind" :key="one.code">{{ one.text }}</li>
-      </ul>
+      <p v-for="one in trouble.behind" :key="one.code">{{ one.text }}</p>
     </section>
     <section v-for="cause in numbered" :key="cause.id" class="part" :aria-label="cause.name">
       <h2>{{ cause.name }}</h2>
@@ -182,16 +180,16 @@ li {
 }
 
 .behind {
-  margin-bottom: 1rem;
+  margin: 0.9rem 0 1rem;
 }
 
 .behind h2 {
   font-size: 1rem;
 }
 
-.behind ul {
-  padding-left: 1.2rem;
-  margin: 0;
+.behind p {
+  max-width: 44rem;
+  margin: 0.25rem 0;
 }
 
 @media (max-width: 720px) {
