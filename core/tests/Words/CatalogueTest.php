@@ -14,9 +14,11 @@ final class CatalogueTest extends TestCase
         $source = self::source();
         preg_match_all("/'([a-z]+\.[a-z0-9_]+)'/", $source, $quoted);
         preg_match_all("/Message::of\(\s*'([a-z]+\.[a-z0-9_]+)'/", $source, $said);
-        // The tables of what meets what give the code without its subject.
+        // The tables of what meets what give the code without its subject; beside it may stand what to do instead.
         preg_match_all("/'([a-z0-9_]+)'/", $source, $met);
-        $quoted[1] = [...$quoted[1], ...array_map(static fn(string $code): string => "dose.{$code}", $met[1])];
+        foreach ($met[1] as $code) {
+            array_push($quoted[1], "dose.{$code}", "dose.instead_{$code}");
+        }
         $words = array_keys(Catalogue::all());
 
         self::assertGreaterThan(100, count($said[1]));

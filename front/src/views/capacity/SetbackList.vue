@@ -68,8 +68,9 @@ const remove = useSend(
         <span
           >{{ setback.name }}<template v-if="setback.hours !== null"> for {{ setback.hours }} h</template
           ><template v-if="setback.share_pct < 100">, {{ setback.share_pct }} % of the media</template>: about
-          <b>{{ Math.round(setback.lost_pct) }} %</b> lost, {{ Math.round(setback.low_pct) }} to
-          {{ Math.round(setback.high_pct) }}</span
+          <b>{{ Math.round(setback.lost_pct) }} %</b> lost<template v-if="setback.high_pct > setback.low_pct"
+            >, {{ Math.round(setback.low_pct) }} to {{ Math.round(setback.high_pct) }}</template
+          ></span
         >
         <button
           v-if="writes"
@@ -84,3 +85,9 @@ const remove = useSend(
     </ul>
   </section>
 </template>
+
+<style scoped>
+.fields > :first-child {
+  flex: 0 1 24rem;
+}
+</style>

@@ -69,8 +69,8 @@ const numbered = computed(() => {
       Nothing in the readings asks to be acted on. Pick what you see, and what may be behind it is worked
       through in order.
     </p>
-    <section v-if="trouble.behind.length" class="behind" aria-label="What may be behind it">
-      <h2>What may be behind it, from the book</h2>
+    <section v-if="trouble.behind.length" class="behind" aria-label="What the book says of it">
+      <h2>What the book says of it</h2>
       <p v-for="one in trouble.behind" :key="one.code">{{ one.text }}</p>
     </section>
     <section v-for="cause in numbered" :key="cause.id" class="part" :aria-label="cause.name">
