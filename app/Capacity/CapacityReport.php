@@ -68,8 +68,7 @@ final readonly class CapacityReport
                 'maturity_pct',
                 'Surface grown',
                 Format::number($active, 2) . ' %',
-                'computed',
-                'as the load of the last weeks fed it',
+                ...$this->question->grownBy($system),
             ),
         ];
         $figure = static fn(string $label, string $key): Figure => new Figure(

@@ -246,24 +246,69 @@ final readonly class FilterInputs
         $day = Carbon::now()->subDays(self::WEEKS_BACK_D)->startOfDay();
         $plan =
             $plans->filter(static fn(FeedFigure $figure): bool => $figure->since->lte($day))->last() ?? $plans->first();
-        $share = $colony->settles($load($plan));
+        $share = min($colony->settles($load($plan)), $this->standing($system, $day));
         $stops = $plans
             ->filter(static fn(FeedFigure $figure): bool => $figure->since->gt($day))
             ->map(static fn(FeedFigure $figure): array => [$figure->since, $figure])
             ->concat($setbacks->map(static fn(Setback $setback): array => [$setback->happened_on, $setback]))
+            ->concat($this->begun($system, $day)->map(static fn(Carbon $since): array => [$since, null]))
             ->sortBy(static fn(array $stop): int => $stop[0]->getTimestamp())
             ->values();
         foreach ($stops as [$at, $what]) {
-            $share = $colony->after($share, $load($plan), max(0.0, $day->diffInDays($at)));
+            $grown = $colony->after($share, $load($plan), max(0.0, $day->diffInDays($at)));
+            $share = min($grown, $this->standing($system, $day));
             $day = $at->greaterThan($day) ? $at : $day;
             if ($what instanceof Setback) {
                 $share *= 1 - $what->lost_pct / 100;
-            } else {
+            } elseif ($what instanceof FeedFigure) {
                 $plan = $what;
             }
         }
+        $grown = $colony->after($share, $load($plan), max(0.0, $day->diffInDays(Carbon::now())));
 
-        return $colony->after($share, $load($plan), max(0.0, $day->diffInDays(Carbon::now())));
+        return min($grown, $this->standing($system, $day));
+    }
+
+    /** @return array{string, string} what the grown share rests on, and how that is called */
+    public function grownBy(System $system): array
+    {
+        $silent = $this->nitrifying($system)->filter(
+            static fn(Stage $stage): bool => $stage->since === null && $stage->maturity_pct === null,
+        );
+
+        return $silent->isEmpty()
+            ? ['computed', 'as the load since the media went in fed it']
+            : [
+                'assumed',
+                'Taken as long grown in: nobody said since when ' . $silent->pluck('name')->implode(', ') . ' ran',
+            ];
+    }
+
+    /** How much of today's media was in by a day, 0 to 1: nothing lives on what was not there. */
+    private function standing(System $system, Carbon $by): float
+    {
+        $stages = $this->nitrifying($system);
+        $media = static fn(Stage $stage): float => max(1e-6, $stage->media_l);
+        $in = $stages->filter(static fn(Stage $stage): bool => $stage->since === null || $stage->since->lte($by));
+
+        return $stages->isEmpty() ? 1.0 : $in->sum($media) / $stages->sum($media);
+    }
+
+    /** @return Collection<int, Carbon> days since then on which media went in */
+    private function begun(System $system, Carbon $since): Collection
+    {
+        return $this->nitrifying($system)
+            ->map(static fn(Stage $stage): ?Carbon => $stage->since)
+            ->filter(static fn(?Carbon $in): bool => $in !== null && $in->gt($since))
+            ->values();
+    }
+
+    /** @return Collection<int, Stage> */
+    private function nitrifying(System $system): Collection
+    {
+        return $system->stages
+            ->filter(fn(Stage $stage): bool => $this->kinds->get($stage->kind)->nitrifies())
+            ->values();
     }
 
     /** @return list<array<string, mixed>> what aerates the system by its build, as calculators take it */

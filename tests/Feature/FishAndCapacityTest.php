@@ -368,6 +368,42 @@ final class FishAndCapacityTest extends TestCase
             ->assertJsonPath('setbacks', []);
     }
 
+    public function test_a_filter_begins_when_it_begins(): void
+    {
+        $takes = function (?int $days): array {
+            $this->system->stages()->update([
+                'since' => $days === null ? null : now()->subDays($days)->toDateString(),
+            ]);
+            $capacity = $this->capacity();
+            $origin = collect($capacity['capacity']['origins'])->firstWhere('key', 'maturity_pct');
+
+            return [$capacity['capacity']['value'], $origin['kind'], $capacity['grown']['value']];
+        };
+        [$silent, $kind] = $takes(null);
+        self::assertSame('assumed', $kind);
+        [$old, $kind] = $takes(300);
+        self::assertSame('computed', $kind);
+        self::assertEqualsWithDelta($silent, $old, 1e-9);
+        [$today, , $grown] = $takes(0);
+        self::assertLessThan(0.01 * $grown, $today, 'put in today it takes nothing yet');
+        $before = $today;
+        foreach ([7, 21, 42, 80] as $days) {
+            [$now] = $takes($days);
+            self::assertGreaterThan($before, $now, "after {$days} days");
+            self::assertLessThanOrEqual($old * 1.0001, $now);
+            $before = $now;
+        }
+        $this->system
+            ->stages()
+            ->where('name', 'Brushes')
+            ->update(['since' => now()->subDays(300)->toDateString()]);
+        $this->system
+            ->stages()
+            ->where('name', 'Bed')
+            ->update(['since' => now()->toDateString()]);
+        self::assertLessThan(0.6 * $old, $this->capacity()['capacity']['value'], 'on new media nothing lives yet');
+    }
+
     public function test_a_filter_measured_is_set_against_what_was_reckoned_and_believed_on_demand(): void
     {
         $before = $this->capacity()['capacity']['value'];

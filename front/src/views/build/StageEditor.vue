@@ -157,7 +157,7 @@ const fields = computed<PartField[]>(() => [
     ],
     more: true,
   },
-  { key: 'since', label: 'In since', day: true, more: true },
+  { key: 'since', label: 'Media in since', day: true, hint: 'new today, or since when; empty: nobody knows' },
   { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'for how long the water stays' },
   {
     key: 'plan_m2',

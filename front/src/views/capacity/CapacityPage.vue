@@ -5,6 +5,7 @@ import { computed, reactive } from 'vue'
 import { Refusal } from '@/api/client'
 import { useCapacity, useFilter, useSession, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
+import { assumedGrown } from '@/parts/assumedGrown'
 import FormField from '@/parts/FormField.vue'
 import StateMark from '@/parts/StateMark.vue'
 import FigureButton from '@/parts/FigureButton.vue'
@@ -34,6 +35,7 @@ const trouble = computed(() =>
   capacity.error.value && Object.keys(errors.value).length === 0 ? capacity.error.value.message : null,
 )
 const shown = computed(() => capacity.data.value ?? { ...props.system.capacity })
+const assumed = computed(() => assumedGrown(shown.value))
 
 /** A condition as it stands, without its unit, to type over. */
 const plain = (text: string, unit: string | null) => (unit === null ? text : text.replace(` ${unit}`, ''))
@@ -57,6 +59,10 @@ function reset(): void {
         >Being started</RouterLink
       ></span
     >
+  </p>
+  <p v-if="assumed" class="caution">
+    {{ assumed }}.
+    <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Say since when</RouterLink>
   </p>
   <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
 
