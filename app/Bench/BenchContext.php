@@ -101,14 +101,14 @@ final readonly class BenchContext
             );
         }
         if ($wants('nh3_limit_mg_l')) {
-            $burns = $this->judging->unionised($system);
+            $burns = $this->judging->unionisedRefused($system);
             $keep(
                 'nh3_limit_mg_l',
                 'Most un-ionised ammonia',
                 $burns,
                 Format::number($burns) . ' mg/L as N',
                 'limit',
-                'what may stand for this life stage',
+                'where this life stage is to be acted on',
             );
         }
         if ($wants('chlorine_mg_l', 'kind', 'source_temp_c')) {

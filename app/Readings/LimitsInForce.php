@@ -39,11 +39,17 @@ final readonly class LimitsInForce
         );
     }
 
-    /** Un-ionised ammonia that may stand, mg/L as N: what every calculator that asks for it is given. */
+    /** Un-ionised ammonia that may stand, mg/L as N: what plans of water and capacity keep to. */
     public function unionised(System $system): float
     {
         // A limit of nothing is one that nothing keeps to: the least that can be told is gone by.
         return max(self::LEAST_MG_L, $this->for($system, Parameter::UnionisedAmmonia)->above->watch ?? 0.02);
+    }
+
+    /** Un-ionised ammonia past which a dose that lifts it is refused, mg/L as N: where it is to be acted on. */
+    public function unionisedRefused(System $system): float
+    {
+        return max(self::LEAST_MG_L, $this->for($system, Parameter::UnionisedAmmonia)->above->act ?? 0.05);
     }
 
     public function following(System $system): Following

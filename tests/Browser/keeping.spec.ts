@@ -84,7 +84,7 @@ test('how many more koi before July, and what runs out first, is read off in a f
   await expect(page.getByRole('complementary', { name: 'Working' })).toContainText(
     'load = uptake(C, DO) + Q (C − Cs)',
   )
-  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('button', { name: 'Close', exact: true }).click()
 
   await page.getByRole('textbox', { name: /^Fish more/ }).fill('60')
   await expect(room).toContainText('It holds more than it can carry')
