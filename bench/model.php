@@ -35,12 +35,8 @@ $timed = static function (string $what, string $calculator, array $input) use ($
     printf("%-44s %8.0f ms  %s\n", $what, (hrtime(true) - $begun) / 1e6, $end);
 };
 
-$true = $registry->run('model.run', [
-    ...$tub,
-    'days' => 45,
-    'points_a_day' => 5,
-    'now' => ['alkalinity_mg_l' => 300],
-])->figures['series'];
+$true = $registry->run('model.run', [...$tub, 'days' => 45, 'points_a_day' => 5, 'now' => ['alkalinity_mg_l' => 300]])
+    ->figures['series'];
 foreach ([30, 90, 200] as $count) {
     $readings = [];
     for ($i = 0; $i < $count; $i++) {

@@ -13,7 +13,8 @@ use Ironwort\Core\Words\Message;
 /** What befell the filter of a system in the last two weeks: the one sentence that every page says of it. */
 final readonly class SetbackNotice
 {
-    public const RULE = 'After a setback ammonia and nitrite are tested every 12 h for two weeks; a gentle rinse is care.';
+    public const RULE =
+        'After a setback ammonia and nitrite are tested every 12 h for ' . 'two weeks; a gentle rinse is care.';
 
     /** Null where nothing befell it. */
     public static function of(System $system): ?Message

@@ -72,7 +72,7 @@ final class SetbackTest extends TestCase
         return [$system->json('water.state'), $system->json('schedule.context'), $trouble];
     }
 
-    public function test_a_filter_that_lost_most_of_its_bacteria_is_watched_and_tested_whatever_the_last_reading_said(): void
+    public function test_a_filter_that_lost_most_of_its_bacteria_is_watched_whatever_the_last_reading_said(): void
     {
         self::assertSame(['good', 'routine', []], $this->heard());
         $id = $this->befalls(['kind' => 'stood_closed', 'hours' => '6']);

@@ -16,8 +16,8 @@ use Ironwort\Core\Words\Message;
 /**
  * What one change of water leaves: drain first, then refill.
  *
- * A change can burn: where ammonia stands, new water of a higher pH and KH turns it. Un-ionised ammonia is given before,
- * right after while no gas is lost, and once the water is aired.
+ * A change can burn: where ammonia stands, new water of a higher pH and KH turns it. Un-ionised ammonia is given
+ * before, right after while no gas is lost, and once the water is aired.
  *
  *     nitrate 20, new water 5, half changed  →  12.5
  *     TAN 1 at pH 7.0, KH 40 mg/L, half changed for pH 8.2, KH 200  →  un-ionised 0.0040, 0.0096, aired 0.077

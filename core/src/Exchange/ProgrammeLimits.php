@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Ironwort\Core\Exchange;
 
 /**
- * What a programme of changes keeps to: how far water may move in a day and at once, how much is changed at once and how
- * often, what is made meanwhile, and from where ammonia decides.
+ * What a programme of changes keeps to: how far water may move in a day and at once, how much is changed at once and
+ * how often, what is made meanwhile, and from where ammonia decides.
  */
 final readonly class ProgrammeLimits
 {

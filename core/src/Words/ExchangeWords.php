@@ -82,7 +82,8 @@ final readonly class ExchangeWords
             '{name} brings chlorine, or nobody tested it: say what takes it out before it trickles in, as a carbon ' .
             'train that is long enough, or dosing with the flow.',
         'float_valve_with_chlorine' =>
-            'The float valve of {vessel} lets in {name}, which brings chlorine or was never tested for it: shut it until ' .
+            'The float valve of {vessel} lets in {name}, which brings chlorine or ' .
+            'was never tested for it: shut it until ' .
             'a carbon train or dosing stands behind it, and name that at the water.',
     ];
 }

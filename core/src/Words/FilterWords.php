@@ -66,7 +66,8 @@ final readonly class FilterWords
             '{deed}: about {lost} % of the filter’s bacteria went ({low} to {high}). Ammonia may rise within a ' .
             'day, and nitrite after it: test both every 12 h until {until}, and feed less.',
         'idle_wet_and_aired' =>
-            'Of a filter that stayed wet, with air or flow. One that stood shut or dried out loses far more, and sooner.',
+            'Of a filter that stayed wet, with air or flow. One that stood shut or ' .
+            'dried out loses far more, and sooner.',
         'idle_new_start' => 'Less than half lives: wake it as a new start, with little feed and tests each day.',
     ];
 }

@@ -118,10 +118,12 @@ final readonly class IncidentWords
         'ammonia_change_while_it_lasts' =>
             'Change {litres} L, {pct} % of the water, each day while it lasts: as much is made as may be changed.',
         'change_too_cold' =>
-            'Not with this water as it is: it is {by} °C colder, so only {pct} % could go in today. Warm it first, to ' .
+            'Not with this water as it is: it is {by} °C colder, so only {pct} % ' .
+            'could go in today. Warm it first, to ' .
             'within 2 °C.',
         'change_too_warm' =>
-            'Not with this water as it is: it is {by} °C warmer, so only {pct} % could go in today. Cool it first, to ' .
+            'Not with this water as it is: it is {by} °C warmer, so only {pct} % ' .
+            'could go in today. Cool it first, to ' .
             'within 2 °C.',
         'change_why_temper' => 'A vat that stands a day, or warm water mixed in; bind until then.',
         'change_bind_first' => 'Bind first: this water would turn the ammonia that is there to what burns.',
@@ -130,7 +132,8 @@ final readonly class IncidentWords
         'ammonia_binder_by_label_first' => 'Binder by the label of your bottle, before the change.',
         'acid_changed_above' => 'The change above brings KH to {kh} dKH: no buffer, test pH and KH tonight.',
         'acid_no_buffer_at_once' =>
-            'No buffer at once: it would move pH too far. Change a tenth of the water twice a day with water of more KH.',
+            'No buffer at once: it would move pH too far. Change a tenth of the ' .
+            'water twice a day with water of more KH.',
         'ammonia_feed_next_to_nothing' =>
             'Feed next to nothing for a week, little and often: fish this small cannot go without.',
         'ammonia_no_feed' => 'No feed for {time}, then a quarter of it.',
@@ -139,9 +142,11 @@ final readonly class IncidentWords
         'nitrite_live_media' => 'Live media or culture; fish out where another loop has room.',
         'nitrate_change_one_day' => 'Change {litres} L, {pct} % of the water.',
         'nitrate_change_each_day' =>
-            'Change {litres} L, {pct} % of the water, today; it takes {days} days, and the Water page has each of them.',
+            'Change {litres} L, {pct} % of the water, today; it takes {days} days, ' .
+            'and the Water page has each of them.',
         'nitrate_change_while_it_lasts' =>
-            'Change {litres} L, {pct} % of the water, each day: what the fish make comes on top, so feed less or plant.',
+            'Change {litres} L, {pct} % of the water, each day: what the fish make ' .
+            'comes on top, so feed less or plant.',
         'acid_why_fast_rise_ph_shocks' => 'A fast rise of pH shocks, and turns harmless ammonium to ammonia.',
         'acid_why_ph_harmless_higher_may' => 'At this pH it is harmless; at a higher one it may not be.',
         'acid_why_buffered_would_burn' => 'Buffered as it is, it would burn them.',
@@ -194,10 +199,12 @@ final readonly class IncidentWords
         'overdose_why_filter_may_hurt' => 'The filter may be hurt.',
         'oxygen_why_water_chlorine_straight_hose' =>
             'This water has chlorine: straight from the hose is still better than ' .
-            'dead fish. Thiosulfate or conditioner goes in with it, for so much to each 1,000 L; stop when they breathe ' .
+            'dead fish. Thiosulfate or conditioner goes in with it, for so much to ' .
+            'each 1,000 L; stop when they breathe ' .
             'easier.',
         'oxygen_hose_untested' =>
-            'Nobody tested this water for chlorine: begin at once, and conditioner in with it by its label, for so much ' .
+            'Nobody tested this water for chlorine: begin at once, and conditioner ' .
+            'in with it by its label, for so much ' .
             'as runs in.',
         'oxygen_why_water_falls_brings_oxygen' => 'Water that falls brings oxygen in, and drives carbon dioxide off.',
         'oxygen_why_oxygen_comes_before_everything' => 'Oxygen comes before everything else.',
@@ -227,11 +234,13 @@ final readonly class IncidentWords
             'of sodium thiosulfate, or conditioner by its label, for the {litres} L of new water.',
         'new_water_before_fish' => 'In before it runs in: it holds {chlorine} mg/L of chlorine.',
         'new_water_untested' =>
-            'Nobody tested this water for chlorine: reckoned as if it held {chlorine} mg/L. Test it; too much does no harm.',
+            'Nobody tested this water for chlorine: reckoned as if it held {chlorine} ' .
+            'mg/L. Test it; too much does no harm.',
         'new_water_bind_chloramine' =>
             'Binder for the new water too: chloramine leaves {tan} mg/L of ammonia once it is broken.',
         'behind_chlorine' =>
-            'A change of {litres} L {ago} whose chlorine nobody has said to be taken out: chlorine kills the filter too.',
+            'A change of {litres} L {ago} whose chlorine nobody has said to be ' .
+            'taken out: chlorine kills the filter too.',
         'behind_medicine' => '{name} {ago}: it may have set the filter back.',
         'behind_fish' =>
             '{count} fish came in the last three weeks: they load it at once, and the filter follows later.',
