@@ -10,6 +10,7 @@ use App\Models\System;
 use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Intake;
+use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Filter\WashCalculator;
 
 /** Something that killed part of a filter: what was done, to how much of it, for how long, on which day. */
@@ -24,7 +25,13 @@ final class SetbackRequest extends FormRequest
     {
         $wash = new WashCalculator();
         $values = (new TypedInputs($wash->inputs()))->read($this->all());
-        $costs = $wash->calculate((new Intake($wash->inputs()))->read($values));
+        $given = (new Intake($wash->inputs()))->read($values);
+        $costs = $wash->calculate($given);
+
+        // Hours typed for a stop say nothing of a wash that was picked after it.
+        if (!Deed::from($given->text('kind'))->byHours()) {
+            unset($values['hours']);
+        }
 
         return [
             ...$values,

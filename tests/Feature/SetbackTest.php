@@ -87,6 +87,13 @@ final class SetbackTest extends TestCase
         self::assertSame(['good', 'routine', []], $this->heard());
     }
 
+    public function test_hours_typed_for_a_stop_are_not_kept_with_a_wash(): void
+    {
+        $this->befalls(['kind' => 'hosed', 'hours' => '6']);
+        $deed = $this->getJson('/api/systems/long-vat/filter')->json('setbacks.0');
+        self::assertSame([null, 30], [$deed['hours'], $deed['lost_pct']]);
+    }
+
     public function test_two_weeks_later_it_is_over(): void
     {
         $on = static fn(int $ago): string => now()->subDays($ago)->toDateString();

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Exchange\DechlorinateCalculator;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Words\Message;
 
 /** Oxygen comes before everything else, and comes by air and broken water. Common practice, no source. */
@@ -22,15 +23,19 @@ final readonly class OxygenAnswer
     {
         $oxygen = $now->reading('do_mg_l');
         $tested = $now->source['chlorine_mg_l'] ?? null;
-        $chlorine = $tested ?? 0.0;
+        // Nobody tested it: begin all the same, and reckon with what mains usually hold.
+        $guessed = $tested === null && !$now->noChlorine;
+        $chlorine = $guessed ? AssumedWater::MAINS_CHLORINE_MG_L : $tested ?? 0.0;
         $hose = AnswerStep::to(
             Cause::Oxygen,
             Message::of('incident.oxygen_spray'),
-            $chlorine > 0
+            $chlorine > 0 && !$guessed
                 ? Message::of('incident.oxygen_why_water_chlorine_straight_hose')
                 : Message::of('incident.oxygen_why_water_falls_brings_oxygen'),
             'water',
-            $tested === null ? Message::of('incident.oxygen_hose_untested') : null,
+            $guessed
+                ? Message::of('incident.oxygen_hose_untested', ['chlorine' => Format::number($chlorine, 2)])
+                : null,
         );
 
         return [

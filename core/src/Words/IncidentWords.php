@@ -203,9 +203,8 @@ final readonly class IncidentWords
             'each 1,000 L; stop when they breathe ' .
             'easier.',
         'oxygen_hose_untested' =>
-            'Nobody tested this water for chlorine: begin at once, and conditioner ' .
-            'in with it by its label, for so much ' .
-            'as runs in.',
+            'Nobody tested this water for chlorine: begin at once, and thiosulfate or conditioner in with it, ' .
+            'for so much to each 1,000 L, as if it held {chlorine} mg/L.',
         'oxygen_why_water_falls_brings_oxygen' => 'Water that falls brings oxygen in, and drives carbon dioxide off.',
         'oxygen_why_oxygen_comes_before_everything' => 'Oxygen comes before everything else.',
         'oxygen_why_oxygen_stands_mg_comes' => 'Oxygen stands at {oxygen} mg/L; it comes before everything else.',

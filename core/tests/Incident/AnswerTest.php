@@ -550,6 +550,19 @@ final class AnswerTest extends TestCase
             0.1,
             'for each 1,000 L hosed',
         );
+        self::assertEqualsWithDelta(
+            7.0,
+            $this->amount(
+                $this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency], ['source' => []]),
+                'oxygen_spray',
+            ),
+            0.1,
+            'never tested, it is reckoned as 1 mg/L',
+        );
+        self::assertNull(
+            $this->amount($this->in(['do_mg_l' => 3.5], ['do_mg_l' => State::Emergency]), 'oxygen_spray'),
+            'tested and free of chlorine',
+        );
         self::assertStringContainsString(
             'incident.oxygen_peroxide',
             $this->told($this->in(['do_mg_l' => 2.5], ['do_mg_l' => State::Emergency])),
