@@ -208,6 +208,36 @@ final class FlowTest extends TestCase
         self::assertEqualsWithDelta(41700, $this->figure('flow.airlift', [...$lift, 'losses_k' => 0], 'flow_l_h'), 100);
     }
 
+    /** Friction by fluids, the root by scipy. */
+    public function test_airlifts_balance_as_scipy_finds_them(): void
+    {
+        $lifts = [
+            [60, 1.5, 0.05, 0.1, 1.5],
+            [60, 1.5, 0.05, 0.1, 0],
+            [20, 0.8, 0.1, 0.05, 1.5],
+            [120, 2.5, 0.3, 0.15, 2.5],
+            [5, 0.6, 0.5, 0.03, 1.5],
+        ];
+        $reference = Reference::python(
+            'flow_fluids.py',
+            array_map(static fn(array $lift): string => 'a ' . implode(' ', $lift), $lifts),
+        );
+        foreach ($lifts as $i => [$air, $submergence, $lift, $bore, $losses]) {
+            $ours = $this->figure(
+                'flow.airlift',
+                [
+                    'air_l_min' => $air,
+                    'submergence_m' => $submergence,
+                    'lift_m' => $lift,
+                    'bore_mm' => 1000 * $bore,
+                    'losses_k' => $losses,
+                ],
+                'flow_l_h',
+            );
+            self::assertEqualsWithDelta($reference[$i], $ours, 2e-3 * max(1.0, $reference[$i]), "airlift {$i}");
+        }
+    }
+
     public function test_an_airlift_gives_more_for_more_air_and_depth_and_nothing_when_lifted_too_high(): void
     {
         $lift = fn(array $change): float => $this->figure(

@@ -1,13 +1,14 @@
 """Friction factors, pipe losses and pump-curve interpolation by fluids and scipy, for the cross-checks of the core.
 
 Lines in: "f RE ED" -> Darcy friction factor by Colebrook (or laminar);
-"p Q D L K" -> head loss in m of water at 20 C, roughness 1.5 um; "c X" -> the test pump curve at X.
+"p Q D L K" -> head loss in m of water at 20 C, roughness 1.5 um; "c X" -> the test pump curve at X;
+"a AIR SUBMERGENCE LIFT D K" -> flow of an airlift in L/h by Nicklin's slug flow, air in L/min.
 """
 import sys
 
 from fluids.friction import Colebrook, friction_laminar
 from scipy.interpolate import PchipInterpolator
-from scipy.optimize import fsolve
+from scipy.optimize import brentq, fsolve
 
 G = 9.80665
 # Viscosity of water at 20 C by the same Vogel equation and density, so that what is compared is the hydraulics.
@@ -47,6 +48,21 @@ def gravity_loop():
     return [3600 * v for v in x[:5]] + [x[5]]
 
 
+def airlift(air, sub, lift, d, k):
+    """Nicklin: gas share jg / (1.2 (jg + jl) + 0.35 sqrt(g d)); what the water beside it pushes carries the riser."""
+    area = 3.141592653589793 / 4 * d**2
+    jg = air / 60000 * 10.33 / (10.33 + sub / 2) / area
+
+    def surplus(jl):
+        gas = jg / (1.2 * (jg + jl) + 0.35 * (G * d) ** 0.5)
+        j = jg + jl
+        column = (1 - gas) * (sub + lift)
+        rub = column * factor(j * d / NU, 1.5e-6 / d) / d * j**2 / (2 * G)
+        return sub - column - rub - k * jl**2 / (2 * G)
+
+    return 3.6e6 * area * brentq(surplus, 0, 10, xtol=1e-12) if surplus(0) > 0 else 0.0
+
+
 for line in sys.stdin:
     kind, *numbers = line.split()
     a = list(map(float, numbers))
@@ -56,6 +72,8 @@ for line in sys.stdin:
         q, d, length, k = a
         v = q / (3.141592653589793 / 4 * d**2)
         print((factor(v * d / NU, 1.5e-6 / d) * length / d + k) * v**2 / (2 * G))
+    elif kind == "a":
+        print(airlift(*a))
     elif kind == "n":
         print("\n".join(map(str, gravity_loop())))
     else:
