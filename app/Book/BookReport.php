@@ -10,6 +10,7 @@ use App\Models\Feed;
 use App\Models\FishEvent;
 use App\Models\Note;
 use App\Models\Reading;
+use App\Models\Seed;
 use App\Models\Setback;
 use App\Models\ShutOff;
 use App\Models\System;
@@ -21,6 +22,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Dose\BoundAmmonia;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
 
 /** The entries of a system's book, newest first: what was tested, fed, seen, done, and what came and went. */
 final readonly class BookReport
@@ -307,6 +309,17 @@ final readonly class BookReport
             ->limit($most)
             ->get();
 
+        /** @var Collection<int, Seed> $seeds */
+        $seeds = Seed::query()
+            ->with(['from', 'system', 'user'])
+            ->where(
+                static fn($query) => $query->where('system_id', $system->id)->orWhere('from_system_id', $system->id),
+            )
+            ->where('happened_on', '<', $before)
+            ->orderByDesc('happened_on')
+            ->limit($most)
+            ->get();
+
         return $setbacks
             ->map(
                 static fn(Setback $setback): BookEntry => new BookEntry(
@@ -315,6 +328,19 @@ final readonly class BookReport
                     $setback->happened_on,
                     null,
                     $setback->text(),
+                ),
+            )
+            ->concat(
+                $seeds->map(
+                    static fn(Seed $seed): BookEntry => new BookEntry(
+                        $seed->id,
+                        'filter',
+                        $seed->happened_on,
+                        $seed->user?->name,
+                        $seed->system_id === $system->id
+                            ? 'Seeded: ' . lcfirst($seed->text())
+                            : Format::number((float) $seed->litres, 3) . " L of media went to {$seed->system->name}",
+                    ),
                 ),
             )
             ->concat(

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Book;
 
 use App\Http\ClientKey;
+use App\Maturing\BookSeed;
+use App\Maturing\PlannedSeed;
 use App\Models\Feed;
 use App\Models\Kit;
 use App\Models\Note;
+use App\Models\Seed;
+use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
 use App\Models\Vessel;
@@ -19,17 +23,19 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Book\LogEntry;
 use Ironwort\Core\Book\LogLine;
+use Ironwort\Core\Book\LogSeed;
 use Ironwort\Core\Book\LogTime;
 use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Filter\SeedKind;
 use Ironwort\Core\Judge\Reading;
 
 /** One line of the log bar, from a page or a shell: read, and kept whole or not at all. */
 final readonly class KeepLine
 {
     /** What one line may book, all under its key. */
-    public const KINDS = [Feed::class, Note::class, WaterChange::class, Visit::class];
+    public const KINDS = [Feed::class, Note::class, WaterChange::class, Seed::class, Visit::class];
 
-    public function __construct(private BookVisit $book, private BookChange $changes) {}
+    public function __construct(private BookVisit $book, private BookChange $changes, private BookSeed $seeds) {}
 
     /** The line as the system's bays and the site's kits give it meaning. */
     public function read(System $system, string $text): LogLine
@@ -41,7 +47,19 @@ final readonly class KeepLine
             array_values($system->vessels->map(static fn(Vessel $vessel): string => $vessel->name)->all()),
             kits: $kits,
             altitudeM: $system->site->altitude_m,
+            systems: preg_match('/\bseed\b/i', $text) === 1 ? self::others($system) : [],
         );
+    }
+
+    /** @return list<string> names and addresses of the other systems of the site */
+    private static function others(System $system): array
+    {
+        $names = [];
+        foreach (System::ofSite($system->site)->whereKeyNot($system->id)->get() as $other) {
+            array_push($names, $other->slug, $other->name);
+        }
+
+        return $names;
     }
 
     /**
@@ -58,6 +76,7 @@ final readonly class KeepLine
             $line->entries === [] &&
             $line->feedG === null &&
             $line->note === null &&
+            $line->seed === null &&
             $line->changeL === null &&
             $line->changePct === null
         ) {
@@ -72,6 +91,10 @@ final readonly class KeepLine
         }
 
         return DB::transaction(function () use ($system, $user, $id, $line, $at): ?Visit {
+            // What is moved between two systems is held by their site.
+            if ($line->seed !== null) {
+                Site::query()->whereKey($system->site_id)->lock('for no key update')->firstOrFail();
+            }
             $system->hold();
             foreach (self::KINDS as $class) {
                 ClientKey::refuseForeign($class, $id, $system->site_id, $system->id);
@@ -89,6 +112,9 @@ final readonly class KeepLine
             }
             if ($line->changeL !== null || $line->changePct !== null) {
                 $this->changes->fromLine($system, $user, $id, $at, $line);
+            }
+            if ($line->seed !== null) {
+                $this->seed($system, $user, $id, $at, $line->seed);
             }
             if ($line->entries === []) {
                 return null;
@@ -112,6 +138,31 @@ final readonly class KeepLine
                 throw BadInput::at('line', implode(' ', $bad->errors));
             }
         });
+    }
+
+    /** @throws BadInput at `line` */
+    private function seed(System $system, User $user, string $id, Carbon $at, LogSeed $seed): void
+    {
+        try {
+            $this->seeds->book(
+                $id,
+                $system,
+                $user,
+                new PlannedSeed(
+                    kind: $seed->from === null ? SeedKind::Culture : SeedKind::OwnMedia,
+                    litres: $seed->litres,
+                    medium: null,
+                    from: $seed->from,
+                    fromStage: null,
+                    // Nobody is asked on a line: it is kept as not known.
+                    donor: 'unknown',
+                    madeUp: true,
+                    on: $at->copy()->setTimezone($system->site->timezone)->toDateString(),
+                ),
+            );
+        } catch (BadInput $bad) {
+            throw BadInput::at('line', implode(' ', $bad->errors));
+        }
     }
 
     /** @return array<string, Reading> */

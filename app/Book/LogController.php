@@ -6,7 +6,9 @@ namespace App\Book;
 
 use App\Http\ClientKey;
 use App\Http\Controller;
+use App\Maturing\BookSeed;
 use App\Models\Age;
+use App\Models\Seed;
 use App\Models\System;
 use App\Models\Visit;
 use App\Readings\LatestWater;
@@ -26,7 +28,7 @@ use Ironwort\Core\Judge\Reading;
 /** The log bar: what a line is understood as, and keeping it. */
 final class LogController extends Controller
 {
-    public function __construct(private readonly KeepLine $lines) {}
+    public function __construct(private readonly KeepLine $lines, private readonly BookSeed $seeds) {}
 
     public function meaning(LineRequest $request, System $system, WaterMeaning $meaning): JsonResponse
     {
@@ -54,6 +56,7 @@ final class LogController extends Controller
             'feed_g' => $line->feedG,
             'change_l' => $line->changeL,
             'change_pct' => $line->changePct,
+            'seed' => $line->seed === null ? null : ['litres' => $line->seed->litres, 'from' => $line->seed->from],
             'spot' => $line->spot,
             'note' => $line->note,
             'faults' => array_map(
@@ -78,7 +81,8 @@ final class LogController extends Controller
     {
         $key = strtoupper($id);
         $person = $this->person($request);
-        DB::transaction(static function () use ($system, $key, $person, $withdraw): void {
+        $seeds = $this->seeds;
+        DB::transaction(static function () use ($system, $key, $person, $withdraw, $seeds): void {
             foreach (KeepLine::KINDS as $class) {
                 ClientKey::refuseForeign($class, $key, $system->site_id, $system->id);
             }
@@ -90,6 +94,10 @@ final class LogController extends Controller
                 ->first();
             if ($visit !== null) {
                 $withdraw->withdraw($visit, $person);
+            }
+            $seed = Seed::query()->where('system_id', $system->id)->whereKey($key)->first();
+            if ($seed !== null) {
+                $seeds->undo($seed);
             }
             foreach (['feeds', 'notes', 'changes'] as $table) {
                 DB::table($table)
@@ -112,6 +120,7 @@ final class LogController extends Controller
             array_filter([
                 'feed' => $line->feedG !== null,
                 'a change of water' => $line->changeL !== null || $line->changePct !== null,
+                'a seed' => $line->seed !== null,
                 'a note' => $line->note !== null,
             ]),
         );

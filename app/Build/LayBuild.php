@@ -17,8 +17,9 @@ final readonly class LayBuild
     /**
      * @param  array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
      *     pumps?: list<array<string, mixed>>, lines?: list<array<array-key, mixed>>}  $plan  columns of each part
+     * @param  ?string  $since  the day its stages went in, where they do not say; null where nobody knows
      */
-    public function lay(System $system, array $plan): void
+    public function lay(System $system, array $plan, ?string $since = null): void
     {
         $own = ['site_id' => $system->site_id];
         foreach ($plan['vessels'] ?? [] as $i => $vessel) {
@@ -32,6 +33,7 @@ final readonly class LayBuild
                     'medium' => null,
                     'air_l_min' => 0,
                     'media_l' => 0,
+                    'since' => $since,
                     ...self::inside($system, $stage),
                     'position' => $i,
                 ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Forms\Began;
 use App\Forms\Day;
 use App\Forms\TypedInputs;
 use App\Forms\VesselChoice;
@@ -37,7 +38,7 @@ final readonly class StageInputs
     {
         $more = [
             'vessel_id' => VesselChoice::vessel($system, $typed['vessel_id'] ?? null),
-            'since' => Day::read($typed, 'since'),
+            'since' => $this->since($system, $typed),
             'cleaned_on' => Day::read($typed, 'cleaned_on'),
             'bypassable' => filter_var($typed['bypassable'] ?? null, FILTER_VALIDATE_BOOL),
             'bypassed' => filter_var($typed['bypassed'] ?? null, FILTER_VALIDATE_BOOL),
@@ -88,6 +89,18 @@ final readonly class StageInputs
             ...$more,
             'fouling_seen_on' => isset($values['fouling_pct']) ? now()->toDateString() : null,
         ];
+    }
+
+    /**
+     * Asked of what can carry bacteria; of the rest only where somebody says it.
+     *
+     * @param  array<array-key, mixed>  $typed
+     *
+     * @throws BadInput
+     */
+    private function since(System $system, array $typed): ?string
+    {
+        return Began::day($typed, 'began', 'since', now($system->site->timezone)->toDateString());
     }
 
     /**

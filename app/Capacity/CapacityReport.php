@@ -6,19 +6,30 @@ namespace App\Capacity;
 
 use App\Forms\Figure;
 use App\Forms\Origin;
+use App\Living\Living;
+use App\Living\LoadStands;
+use App\Living\Past;
+use App\Models\Age;
 use App\Models\System;
 use App\Readings\LatestWater;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
+use Illuminate\Support\Carbon;
 use Ironwort\Core\Filter\Carrying;
+use Ironwort\Core\Filter\Evidence;
 use Ironwort\Core\Filter\Limit;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /** Load of fish and feed against what the filter can take: today, when grown, and before what runs out first. */
 final readonly class CapacityReport
 {
+    /** Of a system, what a capacity is worked out from. */
+    private const PARTS = ['site.schools', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'ownLimits', 'schools'];
+
     private const LIMITS = ['surface' => 'Surface', 'oxygen' => 'Oxygen', 'transport' => 'Flow'];
 
     public function __construct(
@@ -34,6 +45,7 @@ final readonly class CapacityReport
      */
     public function of(System $system, LatestWater $water, array $typed = [], bool $believing = true): CapacityVerdict
     {
+        $system->loadMissing(self::PARTS);
         [$conditions, $whatIf] = $this->read($system, $water, $typed);
         $load = $this->load->figure($system, $conditions, $whatIf);
         $shown = array_values(
@@ -46,14 +58,16 @@ final readonly class CapacityReport
             return CapacityVerdict::withoutFilter($shown, $load);
         }
         $rows = $this->question->stages($system, $conditions, $whatIf);
-        $rows = $believing ? $this->believed($system, $rows) : $rows;
-        $input = $this->question->balance($system, $conditions, $whatIf, $rows);
+        $rows = $believing ? $this->question->believed($system, $rows) : $rows;
+        $living = $this->question->living($system, $water, $conditions, $whatIf, $rows);
+        $input = $this->question->balance($system, $conditions, $whatIf, $rows, $living);
         $balance = $this->registry->run('filter.balance', $input);
         $active = $balance->number('active_pct');
         $capacityInput = [
             'temp_c' => $conditions->values['temp_c'],
             'ph' => $conditions->values['ph'],
-            'do_in_mg_l' => $conditions->values['do_mg_l'],
+            // As it settles under this load: where it was measured, as it was measured.
+            'do_in_mg_l' => max(0.0, min(30.0, $balance->number('do_mg_l'))),
             'tan_mg_l' => $conditions->values['tan_mg_l'],
             'alkalinity_mg_l' => $conditions->values['alkalinity_mg_l'],
             'stages' => array_map(
@@ -62,15 +76,7 @@ final readonly class CapacityReport
             ),
         ];
         $result = $this->registry->run('filter.capacity', $capacityInput);
-        $origins = [
-            ...$this->question->origins($system, $conditions),
-            new Origin(
-                'maturity_pct',
-                'Surface grown',
-                Format::number($active, 2) . ' %',
-                ...$this->question->grownBy($system),
-            ),
-        ];
+        $origins = [...$this->question->origins($system, $conditions), ...$living === null ? [] : [$living->origin()]];
         $figure = static fn(string $label, string $key): Figure => new Figure(
             $label,
             $result->number($key),
@@ -83,8 +89,30 @@ final readonly class CapacityReport
         $of = static fn(string $label, string $key, ?string $unit): ?Figure => $balance->figures[$key] === null
             ? null
             : new Figure($label, $balance->number($key), $unit, 'filter.balance', $key, $input, $origins);
-        $capacity = $figure('The filter can take', 'total_g_d');
-        $carrying = new Carrying($load->value, $capacity->value, Limit::from($this->text($result, 'limiting')));
+        $capacity = new Figure(
+            'The filter can take',
+            $balance->number('capacity_now_g_d'),
+            'g N/d',
+            'filter.balance',
+            'capacity_now_g_d',
+            $input,
+            $origins,
+        );
+        $usable = $this->question->usable($system);
+        $carrying = new Carrying(
+            $load->value,
+            $capacity->value,
+            Limit::from($this->text($result, 'limiting')),
+            $usable,
+        );
+        [$state, $gap] = $this->judged(
+            $system,
+            $water,
+            $carrying,
+            $living,
+            $balance->number('capacity_now_high_g_d'),
+            $typed !== [],
+        );
 
         return CapacityVerdict::of(
             conditions: $shown,
@@ -112,6 +140,16 @@ final readonly class CapacityReport
             ),
             room: new Room($balance, $input, $origins),
             steps: $balance->figures['steps'],
+            living: $living,
+            band: $living === null
+                ? null
+                : [
+                    'low' => $balance->number('capacity_now_low_g_d'),
+                    'high' => $balance->number('capacity_now_high_g_d'),
+                ],
+            stagesGD: $result->number('total_g_d'),
+            gap: $gap,
+            state: $state,
         );
     }
 
@@ -125,33 +163,67 @@ final readonly class CapacityReport
     }
 
     /**
-     * A filter that was measured and is believed works as if it had so much more or less medium.
+     * How it stands, and what is to be said against the reckoning: readings that contradict it, or a past that nobody
+     * told. What is not known is judged by the best it may be, and watched.
      *
-     * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
+     * @return array{State, ?Message}
      */
-    public function believed(System $system, array $rows): array
-    {
-        $test = $this->question->measured($system);
-        if ($test === null || $test->expected_g_d <= 0) {
-            return $rows;
+    private function judged(
+        System $system,
+        LatestWater $water,
+        Carrying $carrying,
+        ?Living $living,
+        float $most,
+        bool $asked,
+    ): array {
+        if (!$carrying->state->worseThan(State::Watch)) {
+            return [$carrying->state, null];
         }
-        $ratio = max(
-            0.0,
-            min(
-                5.0,
-                $this->registry->run($test->calculator(), $test->calculation())->number('removal_g_d') /
-                    $test->expected_g_d,
-            ),
-        );
+        $gap = $asked ? null : $this->contradicted($system, $water, $carrying);
+        if ($gap !== null) {
+            return [State::Watch, $gap];
+        }
+        if ($living?->asks?->code !== Past::UNKNOWN) {
+            return [$carrying->state, null];
+        }
+        $best = (new Carrying($carrying->load, $most, $carrying->shortest, $this->question->usable($system)))->state;
 
-        return array_map(
-            static fn(array $row): array => [
-                ...$row,
-                'media_l' => (is_numeric($row['media_l'] ?? null) ? (float) $row['media_l'] : 0.0) * $ratio,
-            ],
-            $rows,
-        );
+        return [
+            $best->worseThan(State::Watch) ? $best : State::Watch,
+            Message::of('filter.capacity_not_known', [
+                'low' => Format::number($carrying->capacity, 2),
+                'high' => Format::number($most, 3),
+                'load' => Format::number($carrying->load, 3),
+            ]),
+        ];
+    }
+
+    /** What was read against what is reckoned. */
+    private function contradicted(System $system, LatestWater $water, Carrying $carrying): ?Message
+    {
+        $ammonia = $water->get(Parameter::Ammonia);
+        $nitrite = $water->get(Parameter::Nitrite);
+        if ($ammonia === null || $nitrite === null) {
+            return null;
+        }
+        $read = $ammonia->taken_at->min($nitrite->taken_at);
+        $since = LoadStands::since($system);
+
+        return Evidence::contradicts(
+            $carrying->state,
+            $ammonia->high,
+            $nitrite->high,
+            $read->diffInHours(Carbon::now()),
+            $since === null ? INF : max(0.0, $since->diffInHours($read)),
+        )
+            ? Message::of('filter.read_against_reckoned', [
+                'load' => Format::number($carrying->load, 3),
+                'capacity' => Format::number($carrying->capacity, 3),
+                'ammonia' => Format::number($ammonia->value, 2),
+                'nitrite' => Format::number($nitrite->value, 2),
+                'ago' => Age::of($read),
+            ])
+            : null;
     }
 
     /** @return list<StageCapacity> */

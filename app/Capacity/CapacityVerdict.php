@@ -6,7 +6,10 @@ namespace App\Capacity;
 
 use App\Forms\Figure;
 use App\Forms\Origin;
+use App\Living\Living;
 use Ironwort\Core\Filter\Carrying;
+use Ironwort\Core\Judge\State;
+use Ironwort\Core\Words\Message;
 
 /**
  * What a filter can take against what it is given: the one verdict behind every page, the API and the command line.
@@ -25,6 +28,11 @@ final readonly class CapacityVerdict
      * @param  list<StageCapacity>  $stages
      * @param  list<Figure>  $settles  where the water settles under this load
      * @param  ?Room  $room  for more fish and feed; null without a filter
+     * @param  ?Living  $living  what lives in the filter; null where nothing can
+     * @param  ?array{low: float, high: float}  $band  around the capacity, g N/d
+     * @param  float  $stagesGD  what the stages alone take, without walls and changes: what is measured at a filter
+     * @param  ?Message  $gap  between what is reckoned and what was read, or what is not known of it
+     * @param  ?State  $state  how it stands, with what was read and what is not known counted; null without a filter
      */
     private function __construct(
         public array $conditions,
@@ -38,6 +46,11 @@ final readonly class CapacityVerdict
         public array $settles,
         public ?Room $room,
         public mixed $steps,
+        public ?Living $living = null,
+        public ?array $band = null,
+        public ?Message $gap = null,
+        public float $stagesGD = 0.0,
+        public ?State $state = null,
     ) {}
 
     /**
@@ -65,6 +78,7 @@ final readonly class CapacityVerdict
      * @param  array<string, Figure>  $limits
      * @param  list<StageCapacity>  $stages
      * @param  list<Figure>  $settles
+     * @param  ?array{low: float, high: float}  $band
      */
     public static function of(
         array $conditions,
@@ -78,6 +92,11 @@ final readonly class CapacityVerdict
         array $settles,
         Room $room,
         mixed $steps,
+        ?Living $living,
+        ?array $band,
+        ?Message $gap,
+        float $stagesGD,
+        State $state,
     ): self {
         return new self(
             conditions: $conditions,
@@ -91,6 +110,11 @@ final readonly class CapacityVerdict
             settles: $settles,
             room: $room,
             steps: $steps,
+            living: $living,
+            band: $band,
+            gap: $gap,
+            stagesGD: $stagesGD,
+            state: $state,
         );
     }
 
@@ -117,12 +141,16 @@ final readonly class CapacityVerdict
                 array_values($this->limits),
             ),
             'shortest' => $this->carrying?->shortest->value,
-            'state' => $this->carrying?->state->value,
+            'state' => $this->state?->value,
             'sentence' => $this->sentence,
             'stages' => array_map(static fn(StageCapacity $stage): array => $stage->toArray(), $this->stages),
             'settles' => array_map(static fn(Figure $figure): array => $figure->toArray(), $this->settles),
             'room' => $this->room?->toArray(),
             'steps' => $this->steps,
+            'living' => $this->living?->toArray(),
+            'band' =>
+                $this->band === null ? null : ['low_g_d' => $this->band['low'], 'high_g_d' => $this->band['high']],
+            'gap' => $this->gap?->toArray(),
         ];
     }
 }

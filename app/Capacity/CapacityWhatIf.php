@@ -29,6 +29,12 @@ final readonly class CapacityWhatIf
     /** @param  array<string, mixed>  $values */
     private function __construct(private array $values) {}
 
+    /** Nothing is asked about. */
+    public static function none(): self
+    {
+        return new self([]);
+    }
+
     /**
      * @param  array<string, string>  $typed
      *

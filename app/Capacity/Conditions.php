@@ -76,6 +76,21 @@ final class Conditions
         return $this->water->get(Parameter::Temperature)->value ?? $this->values['temp_c'];
     }
 
+    /**
+     * The water of the book, whatever is typed over it.
+     *
+     * @return array{temp_c: float, ph: float, do_mg_l: float, alkalinity_mg_l: float}
+     */
+    public function ofBook(): array
+    {
+        return [
+            'temp_c' => $this->water->valueOrAssumed(Parameter::Temperature),
+            'ph' => $this->water->valueOrAssumed(Parameter::Ph),
+            'do_mg_l' => $this->water->valueOrAssumed(Parameter::Oxygen),
+            'alkalinity_mg_l' => $this->water->valueOrAssumed(Parameter::Alkalinity),
+        ];
+    }
+
     private function allowedAmmonia(): void
     {
         $typed = $this->typedReading(Parameter::Ammonia);

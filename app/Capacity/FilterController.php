@@ -50,7 +50,7 @@ final class FilterController extends Controller
             ['tan_mg_l' => (string) max(0.001, $in)],
             believing: false,
         );
-        $expected = $capacity->capacity->value ?? 0.0;
+        $expected = $capacity->stagesGD;
         FilterTest::query()->firstOrCreate(
             ['id' => strtoupper($id)],
             [

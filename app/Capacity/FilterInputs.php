@@ -6,42 +6,37 @@ namespace App\Capacity;
 
 use App\Fish\FeedPlan;
 use App\Forms\Origin;
-use App\Models\FeedFigure;
+use App\Living\Living;
+use App\Living\WhatLives;
 use App\Models\FilterTest;
 use App\Models\Line;
 use App\Models\Pump;
-use App\Models\Setback;
 use App\Models\Stage;
 use App\Models\System;
+use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
-use Illuminate\Support\Carbon;
-use Illuminate\Support\Collection;
 use Ironwort\Core\Aeration\Aeration;
 use Ironwort\Core\Catalogue\Registry;
-use Ironwort\Core\Filter\Colony;
-use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
-use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Water\Oxygen;
 
 /** A system, its water and its book as the input of the calculators of load and capacity. */
 final readonly class FilterInputs
 {
-    /** How far back the load of a filter is followed, days. */
-    private const WEEKS_BACK_D = 84;
-
     public function __construct(
         private Registry $registry,
         private LimitsInForce $limits,
         private LoopSums $systems,
         private VolumeReport $volumes,
         private FeedPlan $feed,
-        private StageKinds $kinds,
+        private WhatLives $lives,
+        private SystemLoad $load,
     ) {}
 
     /** @return array<string, mixed> input of `filter.solids` */
@@ -106,10 +101,16 @@ final readonly class FilterInputs
 
     /**
      * @param  list<array<string, mixed>>  $stages
+     * @param  ?Living  $living  what lives in them; null where nothing can
      * @return array<string, mixed> input of `filter.balance`
      */
-    public function balance(System $system, Conditions $conditions, CapacityWhatIf $whatIf, array $stages): array
-    {
+    public function balance(
+        System $system,
+        Conditions $conditions,
+        CapacityWhatIf $whatIf,
+        array $stages,
+        ?Living $living,
+    ): array {
         $values = $conditions->values;
         $biomass = $this->systems->biomass($system)->value;
         $added = $whatIf->fishKg();
@@ -130,6 +131,8 @@ final readonly class FilterInputs
             'nh3_limit_mg_l' => $this->limits->unionised($system),
             'do_limit_mg_l' => $this->limits->for($system, Parameter::Oxygen)->below->watch ?? 6.0,
             'length_cm' => $whatIf->length(),
+            'kept_back_pct' => round(100 * (1 - $this->usable($system)), 6),
+            'density_limit_kg_m3' => $this->limits->following($system)->in('density')->figure($system->kind),
             'surface_m2' => $this->systems->surface($system),
             'devices' => $this->devices($system),
         ];
@@ -150,11 +153,17 @@ final readonly class FilterInputs
                     : $whatIf->number('source_no3_mg_l') / MolarMass::NO3_PER_N,
         ];
         $input = [...$input, ...array_filter($optional, static fn(?float $value): bool => $value !== null)];
-        $active = $this->active($system, $input, $values['do_mg_l']);
 
-        return $active === null
+        return $living === null
             ? $input
-            : [...$input, 'active_pct' => $active * (1 - ($whatIf->number('lost_pct') ?? 0.0) / 100)];
+            : [
+                ...$input,
+                ...array_map(static fn(float $pct): float => $pct * (1 - ($whatIf->number('lost_pct') ?? 0.0) / 100), [
+                    'active_pct' => $living->pct,
+                    'active_low_pct' => $living->lowPct,
+                    'active_high_pct' => $living->highPct,
+                ]),
+            ];
     }
 
     /**
@@ -188,127 +197,80 @@ final readonly class FilterInputs
     }
 
     /**
-     * How much of the surface lives, from the keeper's own figure or from the load of the last weeks, less what
-     * befell it.
+     * How much of the surface lives today: in the water of the book and the filter as it is built, whatever is asked
+     * about. What is asked to be added to it brings nothing that lives.
      *
-     * @param  array<string, mixed>  $input  of `filter.balance`
-     * @param  float  $oxygen  mg/L
-     * @return ?float percent; null without a filter
+     * @param  list<array<string, mixed>>  $stages  input of `filter.balance`, as asked about
      */
-    private function active(System $system, array $input, float $oxygen): ?float
+    public function living(
+        System $system,
+        LatestWater $latest,
+        Conditions $conditions,
+        CapacityWhatIf $whatIf,
+        array $stages,
+    ): ?Living {
+        $walls = $this->systems->walls($system);
+        $book = $conditions->ofBook();
+        $asked = !$whatIf->nothing();
+        $rows = $asked
+            ? $this->believed($system, $this->stages($system, $conditions, CapacityWhatIf::none()))
+            : $stages;
+        $living = $this->lives->of($system, $latest, $rows, $book, $walls);
+        if ($living === null || !$asked || $stages === []) {
+            return $living;
+        }
+        $were = $this->lives->reach($rows, $book, $walls)['greatest'];
+
+        return $were > 0 ? $living->on($this->lives->reach($stages, $book, $walls)['greatest'] / $were) : $living;
+    }
+
+    /** Share of what the filter can take that this keeper uses, 0 to 1: a school. */
+    public function usable(System $system): float
     {
-        if ($input['stages'] === []) {
-            return null;
-        }
-        $judged = $system->stages->filter(
-            fn(Stage $stage): bool => $stage->maturity_pct !== null && $this->kinds->get($stage->kind)->nitrifies(),
-        );
-        if ($judged->isNotEmpty()) {
-            $weight = $judged->sum(static fn(Stage $stage): float => max(1e-6, $stage->media_l));
+        return $this->limits->following($system)->in('margin')->figure('share');
+    }
 
-            return $judged->sum(
-                static fn(Stage $stage): float => max(1e-6, $stage->media_l) * (float) $stage->maturity_pct,
-            ) / $weight;
+    /** What the stages of the filter take grown, g N/d at 20 °C: as it is built and believed. */
+    public function grownAt20(System $system, LatestWater $latest): float
+    {
+        if ($system->stages->isEmpty()) {
+            return 0.0;
         }
-        $temp = is_numeric($input['temp_c']) ? (float) $input['temp_c'] : AssumedWater::TEMPERATURE_C;
-        $reach = $this->registry->run('filter.reach', [
-            ...array_intersect_key($input, array_flip(['temp_c', 'ph', 'alkalinity_mg_l', 'walls_m2', 'stages'])),
-            'do_mg_l' => $oxygen,
-        ]);
-        $colony = new Colony($reach->number('greatest_g_d'), $reach->number('flat_out_pct') / 100, $temp);
-        /** @var Collection<int, FeedFigure> $plans */
-        $plans = FeedFigure::query()->where('system_id', $system->id)->orderBy('since')->get();
-        /** @var Collection<int, Setback> $setbacks */
-        $setbacks = Setback::query()
-            ->where('system_id', $system->id)
-            ->where('happened_on', '>=', Carbon::now()->subDays(self::WEEKS_BACK_D))
-            ->orderBy('happened_on')
-            ->get();
+        $conditions = $this->load->conditions($system, $latest, []);
+        $rows = $this->believed($system, $this->stages($system, $conditions, CapacityWhatIf::none()));
+        $book = $conditions->ofBook();
 
-        return 100 * $this->follow($system, $colony, $plans, $setbacks, $temp);
+        return array_sum($this->lives->reach($rows, $book, 0.0)['stages']) / ArealRate::warmth($book['temp_c']);
     }
 
     /**
-     * @param  Collection<int, FeedFigure>  $plans
-     * @param  Collection<int, Setback>  $setbacks
+     * A filter that was measured and is believed works as if it had so much more or less medium.
+     *
+     * @param  list<array<string, mixed>>  $rows  stages, as input of `filter.balance`
+     * @return list<array<string, mixed>>
      */
-    private function follow(System $system, Colony $colony, Collection $plans, Collection $setbacks, float $temp): float
+    public function believed(System $system, array $rows): array
     {
-        $biomass = $this->systems->biomass($system)->value;
-        $load = fn(?FeedFigure $plan): float => DailyLoad::of(
-            $biomass,
-            $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp),
-            $this->feed->protein($plan) / 100,
-            $plan?->digestibility_pct === null ? DailyLoad::USUAL_DIGESTIBILITY : $plan->digestibility_pct / 100,
-            ($plan->uneaten_pct ?? 0.0) / 100,
-            $temp,
-        )->tan();
-        $day = Carbon::now()->subDays(self::WEEKS_BACK_D)->startOfDay();
-        $plan =
-            $plans->filter(static fn(FeedFigure $figure): bool => $figure->since->lte($day))->last() ?? $plans->first();
-        $share = min($colony->settles($load($plan)), $this->standing($system, $day));
-        $stops = $plans
-            ->filter(static fn(FeedFigure $figure): bool => $figure->since->gt($day))
-            ->map(static fn(FeedFigure $figure): array => [$figure->since, $figure])
-            ->concat($setbacks->map(static fn(Setback $setback): array => [$setback->happened_on, $setback]))
-            ->concat($this->begun($system, $day)->map(static fn(Carbon $since): array => [$since, null]))
-            ->sortBy(static fn(array $stop): int => $stop[0]->getTimestamp())
-            ->values();
-        foreach ($stops as [$at, $what]) {
-            $grown = $colony->after($share, $load($plan), max(0.0, $day->diffInDays($at)));
-            $share = min($grown, $this->standing($system, $day));
-            $day = $at->greaterThan($day) ? $at : $day;
-            if ($what instanceof Setback) {
-                $share *= 1 - $what->lost_pct / 100;
-            } elseif ($what instanceof FeedFigure) {
-                $plan = $what;
-            }
+        $test = FilterTest::query()->where('system_id', $system->id)->where('in_use', true)->first();
+        if ($test === null || $test->expected_g_d <= 0) {
+            return $rows;
         }
-        $grown = $colony->after($share, $load($plan), max(0.0, $day->diffInDays(Carbon::now())));
-
-        return min($grown, $this->standing($system, $day));
-    }
-
-    /** @return array{string, string} what the grown share rests on, and how that is called */
-    public function grownBy(System $system): array
-    {
-        $silent = $this->nitrifying($system)->filter(
-            static fn(Stage $stage): bool => $stage->since === null && $stage->maturity_pct === null,
+        $ratio = max(
+            0.0,
+            min(
+                5.0,
+                $this->registry->run($test->calculator(), $test->calculation())->number('removal_g_d') /
+                    $test->expected_g_d,
+            ),
         );
 
-        return $silent->isEmpty()
-            ? ['computed', 'as the load since the media went in fed it']
-            : [
-                'assumed',
-                'Taken as long grown in: nobody said since when ' . $silent->pluck('name')->implode(', ') . ' ran',
-            ];
-    }
-
-    /** How much of today's media was in by a day, 0 to 1: nothing lives on what was not there. */
-    private function standing(System $system, Carbon $by): float
-    {
-        $stages = $this->nitrifying($system);
-        $media = static fn(Stage $stage): float => max(1e-6, $stage->media_l);
-        $in = $stages->filter(static fn(Stage $stage): bool => $stage->since === null || $stage->since->lte($by));
-
-        return $stages->isEmpty() ? 1.0 : $in->sum($media) / $stages->sum($media);
-    }
-
-    /** @return Collection<int, Carbon> days since then on which media went in */
-    private function begun(System $system, Carbon $since): Collection
-    {
-        return $this->nitrifying($system)
-            ->map(static fn(Stage $stage): ?Carbon => $stage->since)
-            ->filter(static fn(?Carbon $in): bool => $in !== null && $in->gt($since))
-            ->values();
-    }
-
-    /** @return Collection<int, Stage> */
-    private function nitrifying(System $system): Collection
-    {
-        return $system->stages
-            ->filter(fn(Stage $stage): bool => $this->kinds->get($stage->kind)->nitrifies())
-            ->values();
+        return array_map(
+            static fn(array $row): array => [
+                ...$row,
+                'media_l' => (is_numeric($row['media_l'] ?? null) ? (float) $row['media_l'] : 0.0) * $ratio,
+            ],
+            $rows,
+        );
     }
 
     /** @return list<array<string, mixed>> what aerates the system by its build, as calculators take it */
@@ -394,11 +356,5 @@ final readonly class FilterInputs
                 'air pumps, falls and showers of the build',
             ),
         ];
-    }
-
-    /** The measured filter that stands in for the estimate, if the keeper chose one. */
-    public function measured(System $system): ?FilterTest
-    {
-        return FilterTest::query()->where('system_id', $system->id)->where('in_use', true)->first();
     }
 }

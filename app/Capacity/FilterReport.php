@@ -49,13 +49,14 @@ final readonly class FilterReport
     public function of(System $system, LatestWater $water, array $typed): array
     {
         [$conditions, $whatIf] = $this->capacity->read($system, $water, $typed);
-        $rows = $this->capacity->believed($system, $this->question->stages($system, $conditions, $whatIf));
+        $rows = $this->question->believed($system, $this->question->stages($system, $conditions, $whatIf));
+        $living = $this->question->living($system, $water, $conditions, $whatIf, $rows);
         $balance =
             $rows === []
                 ? null
                 : $this->registry->run(
                     'filter.balance',
-                    $this->question->balance($system, $conditions, $whatIf, $rows),
+                    $this->question->balance($system, $conditions, $whatIf, $rows, $living),
                 );
         $origins = $this->question->origins($system, $conditions);
         $biomass = $this->systems->biomass($system)->value + $whatIf->fishKg();
@@ -88,7 +89,7 @@ final readonly class FilterReport
                     'name' => $deed->name(),
                     'by_hours' => $deed->byHours(),
                 ],
-                Deed::cases(),
+                Deed::told(),
             ),
             'setbacks' => array_values(
                 $setbacks

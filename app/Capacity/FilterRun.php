@@ -85,7 +85,7 @@ final readonly class FilterRun
             believing: false,
         );
 
-        return new MeasuredRun($input, $expected->capacity->value ?? 0.0);
+        return new MeasuredRun($input, $expected->stagesGD);
     }
 
     private static function changed(System $system, Carbon $from): float

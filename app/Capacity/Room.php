@@ -18,6 +18,7 @@ final readonly class Room
         'oxygen' => 'Oxygen',
         'alkalinity' => 'KH in a week',
         'nitrate' => 'Nitrate',
+        'density' => 'Stocking density',
     ];
 
     private const NONE = ['limit' => '', 'feed_g_d' => 0.0, 'fish' => 0.0];
@@ -33,18 +34,28 @@ final readonly class Room
     {
         $now = $this->headroom('headroom_now');
         $grown = $this->headroom('headroom_grown');
-        $first = Headroom::first($now) ?? self::NONE;
-        $firstGrown = Headroom::first($grown) ?? self::NONE;
+        $feed = Headroom::first($now) ?? self::NONE;
+        $feedGrown = Headroom::first($grown) ?? self::NONE;
+        // The smallest over all limits: what more feed reaches first is not always what more fish reach first.
+        $fish = Headroom::first($now, 'kg') ?? self::NONE;
+        $fishGrown = Headroom::first($grown, 'kg') ?? self::NONE;
         $length = $this->input['length_cm'] ?? null;
 
         return [
             'length_cm' => is_numeric($length) ? (float) $length : 50.0,
-            'fish_now' => $this->figure('Fish more at once', $first['fish'], 'fish', 'headroom_now'),
-            'fish_grown' => $this->figure('Fish more in steps', $firstGrown['fish'], 'fish', 'headroom_grown'),
-            'feed_now' => $this->figure('Feed more at once', $first['feed_g_d'], 'g/d', 'headroom_now'),
-            'feed_grown' => $this->figure('Feed more in steps', $firstGrown['feed_g_d'], 'g/d', 'headroom_grown'),
-            'first' => self::NAMES[$first['limit']] ?? '',
-            'first_grown' => self::NAMES[$firstGrown['limit']] ?? '',
+            'fish_now' => $this->figure('Fish more at once', $fish['fish'], 'fish', 'headroom_now'),
+            'fish_grown' => $this->figure('Fish more in steps', $fishGrown['fish'], 'fish', 'headroom_grown'),
+            'feed_now' => $this->figure('Feed more at once', (float) $feed['feed_g_d'], 'g/d', 'headroom_now'),
+            'feed_grown' => $this->figure(
+                'Feed more in steps',
+                (float) $feedGrown['feed_g_d'],
+                'g/d',
+                'headroom_grown',
+            ),
+            'first' => self::NAMES[$fish['limit']] ?? '',
+            'first_grown' => self::NAMES[$fishGrown['limit']] ?? '',
+            'first_feed' => self::NAMES[$feed['limit']] ?? '',
+            'kept_back_pct' => $this->input['kept_back_pct'] ?? null,
             'limits' => array_map(
                 static fn(array $one, array $other): array => [
                     'limit' => $one['limit'],
@@ -66,13 +77,13 @@ final readonly class Room
         return (new Figure($label, $value, $unit, 'filter.balance', $key, $this->input, $this->origins))->toArray();
     }
 
-    /** @return list<array{limit: string, feed_g_d: float, kg: float, fish: float}> */
+    /** @return list<array{limit: string, feed_g_d: ?float, kg: float, fish: float}> */
     private function headroom(string $key): array
     {
         return array_map(
             static fn($row): array => [
                 'limit' => $row->text('limit'),
-                'feed_g_d' => $row->number('feed_g_d'),
+                'feed_g_d' => $row->numberOrNull('feed_g_d'),
                 'kg' => $row->number('kg'),
                 'fish' => $row->number('fish'),
             ],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fish;
 
+use App\Forms\Began;
 use App\Forms\Day;
 use App\Forms\TypedInputs;
 use App\Forms\VesselChoice;
@@ -37,7 +38,7 @@ final readonly class FishInputs
             'count' => $count,
             ...$this->sized($values),
             'vessel_id' => VesselChoice::vessel($system, $typed['vessel_id'] ?? null),
-            'arrived_on' => Day::read($typed, 'arrived_on'),
+            'arrived_on' => self::arrived($system, $typed),
         ];
     }
 
@@ -120,6 +121,28 @@ final readonly class FishInputs
             'happened_on' => Day::read($typed, 'happened_on') ?? self::today($system),
             'reason' => is_string($values['reason'] ?? null) ? $values['reason'] : null,
         ];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $typed  `came` is today, since (a day) or here, where the form asks
+     *
+     * @throws BadInput
+     */
+    private static function arrived(System $system, array $typed): ?string
+    {
+        if (($typed['came'] ?? null) === 'here') {
+            return null;
+        }
+        try {
+            return Began::day($typed, 'came', 'arrived_on', self::today($system));
+        } catch (BadInput $bad) {
+            throw isset($bad->errors['came'])
+                ? BadInput::at(
+                    'came',
+                    'Say whether they are here already or arrived: what the filter must take grows on that day.',
+                )
+                : $bad;
+        }
     }
 
     private static function count(int $least): Input

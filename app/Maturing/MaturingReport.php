@@ -4,45 +4,25 @@ declare(strict_types=1);
 
 namespace App\Maturing;
 
-use App\Fish\FeedPlan;
-use App\Forms\Figure;
-use App\Forms\Origin;
-use App\Forms\TypedInputs;
-use App\Models\Dose;
-use App\Models\Stage;
+use App\Capacity\CapacityReport;
+use App\Models\Seed;
 use App\Models\System;
-use App\Models\Trickle;
-use App\Models\WaterSource;
 use App\Readings\LatestWater;
-use App\Volumes\LoopSums;
-use App\Volumes\VolumeReport;
+use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Input;
-use Ironwort\Core\Calc\Result;
-use Ironwort\Core\Catalogue\Registry;
-use Ironwort\Core\Exchange\NewWater;
-use Ironwort\Core\Filter\StageKinds;
-use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Format;
-use Ironwort\Core\Measure\Quantity;
-use Ironwort\Core\Measure\Unit;
-use Ironwort\Core\Model\MaturationCalculator;
-use Ironwort\Core\Model\Run;
-use Ironwort\Core\Model\StartPhase as Standing;
-use Ironwort\Core\Model\Tending;
-use Ironwort\Core\Water\AssumedWater;
+use Ironwort\Core\Filter\SeedKind;
+use Ironwort\Core\Words\Message;
 
-/** Where a start stands, when it will be ready and what would bring that nearer. */
+/** How a filter grows: what lives in it, its start as readings tell it, fish that stand in it, and its seeds. */
 final readonly class MaturingReport
 {
-    private const CURVE_POINTS = 160;
+    private const NEWEST = 20;
 
     public function __construct(
-        private Registry $registry,
-        private StageKinds $kinds,
-        private LoopSums $systems,
-        private VolumeReport $volumes,
-        private FeedPlan $feeds,
+        private StartReport $start,
+        private CapacityReport $capacity,
+        private FishIn $fishIn,
+        private DonorsReport $donors,
     ) {}
 
     /**
@@ -53,334 +33,87 @@ final readonly class MaturingReport
      */
     public function of(System $system, LatestWater $water, array $typed): array
     {
-        $start = StartOfFilter::of($system, $this->kinds);
-        if ($start === null) {
-            return $this->none(
-                $system->stages->isEmpty()
-                    ? 'There is no filter here yet. Build one, and say since when each stage runs.'
-                    : 'Nothing is being started here: no stage is younger than half a year. A ' .
-                        'new one, or a system that is kept as a start, is followed from its first ' .
-                        'reading of ammonia.',
-            );
-        }
-        $fields = $this->fields($system, $water, $typed);
-        $input = $this->input($system, $water, $start, $fields);
-        $missing = match (true) {
-            $input['grown_mg_l_d'] <= 0 => 'No stage here carries bacteria: give it its medium under Build.',
-            !isset($input['then']['alkalinity_mg_l'])
-                => 'KH was never tested since it began: test it first, nitrification stops without it.',
-            count(array_filter($input['readings'], static fn(array $row): bool => isset($row['tan_low_mg_l']))) < 3
-                => 'It takes three more readings of ammonia than the first one.',
-            default => null,
-        };
-        if ($missing !== null) {
-            return [...$this->none($missing), 'since' => $start->since->toIso8601ZuluString(), 'fields' => $fields];
-        }
-        $result = $this->registry->run('filter.maturation', $input);
-        $on = static fn(mixed $day): ?string => is_numeric($day)
-            ? $start->since->copy()->addMinutes((int) round(1440 * (float) $day))->toIso8601ZuluString()
-            : null;
-        $stage = Standing::from(is_string($result->figures['stage']) ? $result->figures['stage'] : '');
-        $origins = [
-            ...$this->origins($fields),
-            new Origin(
-                'readings',
-                'Readings',
-                count($input['readings']) . ' visits',
-                'measured',
-                'since ' . $start->since->setTimezone($system->site->timezone)->format('j M'),
-            ),
-            new Origin(
-                'grown_mg_l_d',
-                'Grown full',
-                Format::number($input['grown_mg_l_d'], 3) . ' mg N/L/d',
-                'build',
-                'surface of its stages',
-            ),
-        ];
-        $figure = static fn(string $label, string $key, ?string $unit): ?array => is_numeric($result->figures[$key])
-            ? (new Figure(
-                $label,
-                (float) $result->figures[$key],
-                $unit,
-                'filter.maturation',
-                $key,
-                $input,
-                $origins,
-            ))->toArray()
-            : null;
-        $ways = is_array($result->figures['ways']) ? $result->figures['ways'] : [];
+        $start = $this->start->of($system, $water, $typed);
+        $verdict = $this->capacity->of($system, $water);
+        $fishIn = $this->fishIn->of($system, $water, $verdict);
+        $shown = $verdict->toArray();
 
         return [
-            'starting' => true,
-            'says' => $stage->says(),
-            'stage' => $stage->value,
-            'does' => $stage->does($system->fish->isNotEmpty()),
-            'since' => $start->since->toIso8601ZuluString(),
-            'ready_on' => $on($result->figures['ready_day']),
-            'early_on' => $on($result->figures['ready_early_day']),
-            'late_on' => $on($result->figures['ready_late_day']),
-            'figures' => array_values(
-                array_filter([
-                    $figure('Days left', 'days_left', 'days'),
-                    $figure('It takes today, at ' . Run::GROWN_BELOW_MG_L . ' mg/L', 'takes_g_d', 'g N/d'),
-                    $figure('Bicarbonate on the way', 'bicarbonate_g', 'g'),
-                ]),
+            ...$start,
+            'load' => $shown['load'],
+            'takes' => $shown['capacity'],
+            'band' => $shown['band'],
+            'living' => $shown['living'],
+            'fish_in' => $fishIn?->toArray(),
+            'advice' => array_map(
+                static fn(Message $one): array => $one->toArray(),
+                StartAdvice::of($system, $start['since'] !== null || $system->kind === 'start'),
             ),
-            'nitrite_peak' =>
-                is_numeric($result->figures['peak_no2_day']) &&
-                (float) $result->figures['peak_no2_day'] > (float) $result->number('today') + 0.5
-                    ? ['on' => $on($result->figures['peak_no2_day']), 'mg_l' => $result->number('peak_no2_n_mg_l')]
-                    : null,
-            'ways' => array_values(
-                array_map(
-                    static fn(mixed $way): array => [
-                        'what' => is_array($way) && is_string($way['what'] ?? null) ? $way['what'] : '',
-                        'on' => $on(is_array($way) ? $way['ready_day'] ?? null : null),
-                        'gained_d' =>
-                            is_array($way) && is_numeric($way['gained_d'] ?? null) ? (float) $way['gained_d'] : 0.0,
-                    ],
-                    $ways,
-                ),
-            ),
-            'cautions' => $result->toArray()['cautions'],
-            'fields' => $fields,
-            'limits' => ['tan_mg_l' => Run::GROWN_BELOW_MG_L, 'no2_n_mg_l' => Run::GROWN_BELOW_MG_L],
-            'curve' => $this->curve($result, $start, $result->number('today')),
-            'readings' => array_map(
-                static fn(array $row): array => [
-                    't' => $start->since->getTimestamp() + (int) round(86400 * $row['day']),
-                    'tan' => isset($row['tan_low_mg_l']) ? [$row['tan_low_mg_l'], $row['tan_high_mg_l']] : null,
-                    'no2' => isset($row['no2_low_mg_l']) ? [$row['no2_low_mg_l'], $row['no2_high_mg_l']] : null,
+            'seeds' => $this->seeds($system),
+            'given' => $this->given($system),
+            'seed_kinds' => array_map(
+                static fn(SeedKind $kind): array => [
+                    'id' => $kind->value,
+                    'name' => $kind->name(),
+                    'media' => $kind->isMedia(),
                 ],
-                $input['readings'],
+                SeedKind::cases(),
             ),
+            'donors' => $this->donors->of($system),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function none(string $says): array
+    /** @return list<array<string, mixed>> */
+    private function seeds(System $system): array
     {
-        return [
-            'starting' => false,
-            'says' => $says,
-            'stage' => null,
-            'does' => [],
-            'since' => null,
-            'ready_on' => null,
-            'early_on' => null,
-            'late_on' => null,
-            'figures' => [],
-            'nitrite_peak' => null,
-            'ways' => [],
-            'cautions' => [],
-            'fields' => [],
-            'limits' => ['tan_mg_l' => Run::GROWN_BELOW_MG_L, 'no2_n_mg_l' => Run::GROWN_BELOW_MG_L],
-            'curve' => [],
-            'readings' => [],
-        ];
-    }
-
-    /**
-     * What may be typed over, with what stands there otherwise.
-     *
-     * @param  array<array-key, mixed>  $typed
-     * @return list<array{key: string, label: string, unit: string, value: float, from: string}>
-     */
-    private function fields(System $system, LatestWater $water, array $typed): array
-    {
-        $bare = $system->fish->isEmpty();
-        $values = (new TypedInputs([
-            Input::number('hold_days', 'Under for', 'd', 0, 60)->optional(),
-            Input::number('hold_alkalinity_mg_l', 'KH kept at', 'dKH', 0.6, 56)->optional(),
-            ...$bare ? [Input::number('dose_to_mg_l', 'Ammonia dosed to', 'mg/L as N', 0.5, 5)->optional()] : [],
-        ]))->read(array_intersect_key($typed, ['hold_days' => 0, 'hold_alkalinity_mg_l' => 0, 'dose_to_mg_l' => 0]));
-        $field = static fn(string $key, string $label, string $unit, float $else, string $from): array => [
-            'key' => $key,
-            'label' => $label,
-            'unit' => $unit,
-            'value' => is_numeric($values[$key] ?? null) ? (float) $values[$key] : $else,
-            'from' => isset($values[$key]) ? 'typed' : $from,
-        ];
-        $kh = $water->get(Parameter::Alkalinity)?->value;
-        $kept = round(Parameter::Alkalinity->shown(max(NewWater::SOFT_MG_L, $kh ?? 0.0)), 1);
-        /** @var ?Dose $last */
-        $last = Dose::query()
+        /** @var Collection<int, Seed> $seeds */
+        $seeds = Seed::query()
+            ->with('from')
             ->where('system_id', $system->id)
-            ->where('thing', 'ammonium')
-            ->whereNull('withdrawn_at')
-            ->orderByDesc('given_at')
-            ->first();
-        $target = $last?->input['target_mg_l'] ?? null;
+            ->orderByDesc('happened_on')
+            ->orderByDesc('id')
+            ->limit(self::NEWEST)
+            ->get();
 
-        return [
-            ...$bare
-                ? [
-                    $field(
-                        'dose_to_mg_l',
-                        'Ammonia dosed up to',
-                        'mg/L as N',
-                        is_numeric($target) ? (float) $target : Tending::DOSED_TO_MG_L,
-                        is_numeric($target) ? 'as last time' : 'assumed',
-                    ),
-                ]
-                : [$field('hold_days', 'Both under for', 'days', MaturationCalculator::HELD_D, 'assumed')],
-            $field(
-                'hold_alkalinity_mg_l',
-                'KH kept at',
-                'dKH',
-                $kept,
-                $kh !== null && $kh >= NewWater::SOFT_MG_L ? 'as it is now' : 'assumed',
-            ),
-        ];
-    }
-
-    /**
-     * @param  list<array{key: string, label: string, unit: string, value: float, from: string}>  $fields
-     * @return array{volume_l: float, grown_mg_l_d: float, then: array<string, float>, readings: list<array<string,
-     *     float>>, ...<string, mixed>}
-     */
-    private function input(System $system, LatestWater $water, StartOfFilter $start, array $fields): array
-    {
-        $volume = max(1.0, $this->volumes->inUse($system)->value);
-        $temp = $start->temperature() ?? $water->valueOrAssumed(Parameter::Temperature);
-        $feed = $system->feed();
-        $typed = array_column($fields, 'value', 'key');
-        $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
-        $new = array_filter(
-            array_combine(
-                ['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'alkalinity_mg_l'],
-                array_map(static fn(string $key): ?float => $source?->reading($key), [
-                    'tan_mg_l',
-                    'no2_n_mg_l',
-                    'no3_n_mg_l',
-                    'alkalinity_mg_l',
-                ]),
-            ),
-            static fn(?float $value): bool => $value !== null,
-        );
-        $then = $start->then();
-        $oxygen = $water->get(Parameter::Oxygen)?->value;
-
-        return [
-            'volume_l' => $volume,
-            'grown_mg_l_d' => $this->grown($system, $volume),
-            'biomass_kg' => $this->systems->biomass($system)->value,
-            'feed_g_d' =>
-                $feed === null || $system->fish->isEmpty() ? 0.0 : $this->feeds->perDay($system, $feed, $temp),
-            'protein_pct' => $this->feeds->protein($feed),
-            'temp_c' => $temp,
-            'ph' => $water->valueOrAssumed(Parameter::Ph),
-            ...$oxygen === null ? [] : ['do_mg_l' => $oxygen],
-            'flow_l_h' => Trickle::running($system)->flow_l_h ?? 0.0,
-            'source' => ['alkalinity_mg_l' => $then['alkalinity_mg_l'] ?? AssumedWater::ALKALINITY_MG_L, ...$new],
-            'then' => $then,
-            'readings' => $start->readings(),
-            'events' => $start->events($this->feeds, $temp),
-            ...isset($typed['dose_to_mg_l']) ? ['dose_to_mg_l' => $typed['dose_to_mg_l']] : [],
-            'hold_days' => $typed['hold_days'] ?? MaturationCalculator::HELD_D,
-            'hold_alkalinity_mg_l' => Unit::CarbonateDegree->toCanonical(
-                $typed['hold_alkalinity_mg_l'] ?? 4.0,
-                Quantity::Alkalinity,
-            ),
-        ];
-    }
-
-    /** What all stages that nitrify take grown full, mg N/L/d at 20 °C. */
-    private function grown(System $system, float $volume): float
-    {
-        $rows = array_values(
-            $system->stages
+        return array_values(
+            $seeds
                 ->map(
-                    static fn(Stage $stage): array => [
-                        ...$stage->calculation(),
-                        'maturity_pct' => 100.0,
-                        'fouling_pct' => 0.0,
+                    static fn(Seed $seed): array => [
+                        'id' => $seed->id,
+                        'on' => $seed->happened_on->toDateString(),
+                        'text' => $seed->text(),
+                        'donor' => $seed->donor,
+                        'gain_g_d' => $seed->gain_g_d,
+                        'low_g_d' => $seed->low_g_d,
+                        'high_g_d' => $seed->high_g_d,
                     ],
                 )
                 ->all(),
         );
-        if ($rows === []) {
-            return 0.0;
-        }
-        $stages = $this->registry->run('filter.capacity', [
-            'temp_c' => AssumedWater::TEMPERATURE_C,
-            'ph' => AssumedWater::PH,
-            'do_in_mg_l' => 8.0,
-            'tan_mg_l' => 1.0,
-            'alkalinity_mg_l' => AssumedWater::ALKALINITY_MG_L,
-            'stages' => $rows,
-        ])->figures['stages'];
-        $grown = 0.0;
-        foreach (is_array($stages) ? array_values($stages) : [] as $i => $stage) {
-            $area = is_array($stage) && is_numeric($stage['area_m2'] ?? null) ? (float) $stage['area_m2'] : 0.0;
-            $grown +=
-                isset($system->stages[$i]) && !$system->stages[$i]->bypassed
-                    ? $this->kinds->get($system->stages[$i]->kind)->grownMgD($area)
-                    : 0.0;
-        }
-
-        return $grown / $volume;
     }
 
-    /**
-     * @param  list<array{key: string, label: string, unit: string, value: float, from: string}>  $fields
-     * @return list<Origin>
-     */
-    private function origins(array $fields): array
+    /** @return list<array<string, mixed>> media that other systems were given from here */
+    private function given(System $system): array
     {
-        return array_map(
-            static fn(array $field): Origin => new Origin(
-                $field['key'],
-                $field['label'],
-                Format::number($field['value']) . " {$field['unit']}",
-                $field['from'] === 'typed' ? 'typed' : ($field['from'] === 'assumed' ? 'assumed' : 'measured'),
-                $field['from'],
-            ),
-            $fields,
+        /** @var Collection<int, Seed> $seeds */
+        $seeds = Seed::query()
+            ->with('system')
+            ->where('from_system_id', $system->id)
+            ->orderByDesc('happened_on')
+            ->limit(self::NEWEST)
+            ->get();
+
+        return array_values(
+            $seeds
+                ->map(
+                    static fn(Seed $seed): array => [
+                        'on' => $seed->happened_on->toDateString(),
+                        'to' => $seed->system->name,
+                        'litres' => (float) $seed->litres,
+                        'made_up' => (bool) $seed->made_up,
+                    ],
+                )
+                ->all(),
         );
-    }
-
-    /**
-     * @return list<array{t: int, ahead: bool, tan: float, no2: float, tan_band: array{float, float},
-     *     no2_band: array{float,
-     *     float}}>
-     */
-    private function curve(Result $result, StartOfFilter $start, float $today): array
-    {
-        $points = static function (string $key) use ($result): array {
-            $list = $result->figures[$key];
-
-            return is_array($list) ? array_values(array_filter($list, is_array(...))) : [];
-        };
-        [$series, $early, $late] = [$points('series'), $points('early'), $points('late')];
-        $ready = $result->figures['ready_late_day'] ?? $result->figures['ready_day'];
-        $until = min(
-            count($series),
-            (int) ceil(2 * (is_numeric($ready) ? min((float) $ready + 5, $today + 70) : $today + 60)),
-        );
-        $step = max(1, (int) ceil($until / self::CURVE_POINTS));
-        $number = static fn(array $point, string $key): float => is_numeric($point[$key] ?? null)
-            ? (float) $point[$key]
-            : 0.0;
-        $curve = [];
-        for ($i = 0; $i < $until; $i += $step) {
-            $band = static function (string $key) use ($early, $late, $i, $number): array {
-                $ends = [$number($early[$i], $key), $number($late[$i], $key)];
-
-                return [min($ends), max($ends)];
-            };
-            $day = $number($series[$i], 'day');
-            $curve[] = [
-                't' => $start->since->getTimestamp() + (int) round(86400 * $day),
-                'ahead' => $day >= $today,
-                'tan' => $number($series[$i], 'tan_mg_l'),
-                'no2' => $number($series[$i], 'no2_n_mg_l'),
-                'tan_band' => $band('tan_mg_l'),
-                'no2_band' => $band('no2_n_mg_l'),
-            ];
-        }
-
-        return $curve;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -16,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float $altitude_m
  * @property bool $is_demo
  * @property ?float $price_per_kwh
+ * @property Collection<int, SchoolChoice> $schools
  */
 final class Site extends Model
 {
@@ -27,6 +29,15 @@ final class Site extends Model
     protected function casts(): array
     {
         return ['altitude_m' => 'float', 'is_demo' => 'boolean', 'price_per_kwh' => 'float'];
+    }
+
+    /** @return HasMany<SchoolChoice, $this> what holds for all its systems that choose nothing else */
+    public function schools(): HasMany
+    {
+        $relation = $this->hasMany(SchoolChoice::class);
+        $relation->whereNull('system_id');
+
+        return $relation;
     }
 
     /** @return HasMany<System, $this> */

@@ -44,6 +44,8 @@ final class System extends Model
 {
     use HasKey;
 
+    private const FEED = 'feedInForce';
+
     public const KINDS = ['holding', 'quarantine', 'start', 'display', 'fry', 'hospital'];
 
     protected $guarded = [];
@@ -178,11 +180,20 @@ final class System extends Model
     /** The feed figure in force, the one of the latest day that has come. */
     public function feed(): ?FeedFigure
     {
+        if ($this->relationLoaded(self::FEED)) {
+            $known = $this->getRelation(self::FEED);
+
+            return $known instanceof FeedFigure ? $known : null;
+        }
         $today = now($this->site->timezone)->toDateString();
         $query = FeedFigure::query()->where('system_id', $this->id)->where('since', '<=', $today);
         $query->orderByDesc('since');
 
-        return $query->first();
+        $feed = $query->first();
+        // Asked for many times by one page; forgotten with all else that was read of the system.
+        $this->setRelation(self::FEED, $feed);
+
+        return $feed;
     }
 
     /**

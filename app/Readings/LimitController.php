@@ -95,21 +95,23 @@ final class LimitController extends Controller
         SchoolTable $schools,
     ): JsonResponse {
         $topic = $request->topic($schools);
+        $forSite = $request->forSite();
         $school = $request->school($topic);
-        if ($school === array_key_first($topic->schools)) {
-            SchoolChoice::query()->where('system_id', $system->id)->where('topic', $topic->id)->delete();
+        $choice = ['system_id' => $forSite ? null : $system->id, 'topic' => $topic->id, 'site_id' => $system->site_id];
+        // Whoever follows what holds anyway has chosen nothing; another school than the site's is a choice.
+        $holds = $forSite
+            ? array_key_first($topic->schools)
+            : $system->site->schools->firstWhere('topic', $topic->id)->school ?? array_key_first($topic->schools);
+        if ($school === null || $school === $holds) {
+            SchoolChoice::query()->where($choice)->delete();
         } else {
-            SchoolChoice::query()->updateOrCreate(
-                ['system_id' => $system->id, 'topic' => $topic->id],
-                [
-                    'school' => $school,
-                    'reason' => $request->reason(),
-                    'site_id' => $system->site_id,
-                    'user_id' => $this->person($request)->id,
-                ],
-            );
+            SchoolChoice::query()->updateOrCreate($choice, [
+                'school' => $school,
+                'reason' => $request->reason(),
+                'user_id' => $this->person($request)->id,
+            ]);
         }
-        $system->unsetRelation('schools');
+        $system->unsetRelation('schools')->unsetRelation('site');
 
         return $this->show($system, $judging);
     }
@@ -126,10 +128,20 @@ final class LimitController extends Controller
                     'name' => $topic->name,
                     'follows' => $following->in($topic->id)->id,
                     'says' => $following->in($topic->id)->says,
-                    'reason' => $system->schools->firstWhere('topic', $topic->id)?->reason,
+                    'own' => $system->schools->firstWhere('topic', $topic->id)?->school,
+                    'site' => $system->site->schools->firstWhere('topic', $topic->id)?->school,
+                    'reason' => (
+                        $system->schools->firstWhere('topic', $topic->id) ??
+                        $system->site->schools->firstWhere('topic', $topic->id)
+                    )?->reason,
+                    'changes' => $topic->changes,
                     'schools' => array_values(
                         array_map(
-                            static fn(School $school): array => ['id' => $school->id, 'name' => $school->name],
+                            static fn(School $school): array => [
+                                'id' => $school->id,
+                                'name' => $school->name,
+                                'says' => $school->says,
+                            ],
                             $topic->schools,
                         ),
                     ),

@@ -55,7 +55,7 @@ final readonly class LimitsInForce
     public function following(System $system): Following
     {
         $chosen = [];
-        foreach ($system->schools as $choice) {
+        foreach ([...$system->site->schools, ...$system->schools] as $choice) {
             $chosen[$choice->topic] = $choice->school;
         }
 

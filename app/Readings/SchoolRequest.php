@@ -23,14 +23,26 @@ final class SchoolRequest extends FormRequest
             throw BadInput::at('school', 'This is nothing keepers differ in here.');
     }
 
-    /** @throws BadInput at `school` */
-    public function school(Topic $topic): string
+    /**
+     * Null where nothing of one's own is to hold any more.
+     *
+     * @throws BadInput at `school`
+     */
+    public function school(Topic $topic): ?string
     {
         $school = $this->input('school');
 
-        return is_string($school) && isset($topic->schools[$school])
-            ? $school
-            : throw BadInput::at('school', 'There is no such school.');
+        return match (true) {
+            $school === null => null,
+            is_string($school) && isset($topic->schools[$school]) => $school,
+            default => throw BadInput::at('school', 'There is no such school.'),
+        };
+    }
+
+    /** Whether it is to hold for all systems of the site. */
+    public function forSite(): bool
+    {
+        return $this->input('for') === 'site';
     }
 
     public function reason(): ?string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Readings;
 
 use App\Models\Setback;
+use App\Models\Stage;
 use App\Models\System;
 use App\Models\TestPlan;
 use Illuminate\Support\Carbon;
@@ -37,6 +38,7 @@ final readonly class TestsDue
             $system->kind,
             $state === null ? null : State::from($state),
             Setback::open($system) !== [],
+            self::young($system),
         );
         $temperature = $water->get(Parameter::Temperature);
         $known =
@@ -69,6 +71,17 @@ final readonly class TestsDue
                 $season === null ? null : ['id' => $season->id, 'name' => $season->name, 'says' => $season->says],
             'tests' => $tests,
         ];
+    }
+
+    /** Fish in a filter all of whose media went in within the weeks a start takes. */
+    private static function young(System $system): bool
+    {
+        $media = $system->stages->filter(static fn(Stage $stage): bool => $stage->media_l > 0 && !$stage->bypassed);
+        $oldest = Carbon::now()->subDays(TestSchedule::YOUNG_D);
+
+        return $media->isNotEmpty() &&
+            $system->fish->isNotEmpty() &&
+            $media->every(static fn(Stage $stage): bool => $stage->since !== null && $stage->since->gt($oldest));
     }
 
     /**

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Round;
 
+use App\Capacity\CapacityReport;
 use App\Dosing\CourseReport;
+use App\Maturing\FishIn;
 use App\Models\Age;
 use App\Models\Course;
 use App\Models\Note;
@@ -15,6 +17,7 @@ use App\Models\Visit;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Readings\TestsDue;
+use App\State\Carried;
 use App\State\SystemState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
@@ -22,6 +25,8 @@ use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Rounds;
 use Ironwort\Core\Judge\State;
+use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * The round: every system by urgency, then in walking order, with what is due there and what changed since it was
@@ -35,13 +40,15 @@ final readonly class RoundReport
         private CourseReport $courses,
         private LimitsInForce $limits,
         private AgentTable $agents,
+        private FishIn $fishIn,
+        private CapacityReport $capacity,
     ) {}
 
     /** @return array<string, mixed> */
     public function of(Site $site): array
     {
         $query = System::ofSite($site)->with([
-            'site',
+            'site.schools',
             'vessels',
             'stages',
             'fish',
@@ -50,6 +57,7 @@ final readonly class RoundReport
             'schools',
             'testPlans',
             'lines',
+            'pumps',
         ]);
         $query->whereNull('asleep_since')->limit(200);
         /** @var Collection<int, System> $systems */
@@ -57,9 +65,16 @@ final readonly class RoundReport
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);
         $dosed = SystemState::dosed($systems);
+        $versions = Carried::versions($systems);
         $rows = [];
         foreach ($systems as $system) {
-            $rows[] = $this->row($system, $water[$system->id], $seen[$system->id], $dosed);
+            $rows[] = $this->row(
+                $system,
+                $water[$system->id],
+                $seen[$system->id],
+                $dosed,
+                $versions[$system->id] ?? '',
+            );
         }
         $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
         usort($rows, static fn(array $a, array $b): int => $rank($b) <=> $rank($a));
@@ -77,9 +92,9 @@ final readonly class RoundReport
      *     due: list<array{name: string,
      *     stands: string}>, doses: list<string>, fish: list<string>, changed: list<string>}
      */
-    private function row(System $system, LatestWater $water, array $seen, array $dosed): array
+    private function row(System $system, LatestWater $water, array $seen, array $dosed, string $version): array
     {
-        $standing = $this->states->of($system, $water, $dosed);
+        $standing = $this->states->of($system, $water, $dosed, $version);
         $state = $standing->state?->value;
         $due = array_values(
             array_filter(
@@ -115,10 +130,31 @@ final readonly class RoundReport
                 static fn(array $test): array => ['name' => $test['name'], 'stands' => $test['stands']],
                 $due,
             ),
-            'doses' => $this->doses($system, $water),
+            'doses' => [...$this->fishIn($system, $water), ...$this->doses($system, $water)],
             'fish' => $this->fish($notes),
             'changed' => $this->changed($system, $visits),
         ];
+    }
+
+    /** @return list<string> the next change of a start with fish in it */
+    private function fishIn(System $system, LatestWater $water): array
+    {
+        $start = $this->fishIn->may($system)
+            ? $this->fishIn->of($system, $water, $this->capacity->of($system, $water))
+            : null;
+        if ($start === null) {
+            return [];
+        }
+        $minutes = $start->minutes();
+
+        return $minutes === null
+            ? array_map(static fn(Message $one): string => $one->text, array_slice($start->says, 0, 1))
+            : [
+                Message::of($minutes <= 0 ? 'model.fish_in_change_now' : 'model.fish_in_change_later', [
+                    'litres' => Format::number((float) $start->changeL(), 3),
+                    'hours' => Format::number($minutes / 60, 2),
+                ])->text,
+            ];
     }
 
     /** @return list<string> courses with a dose to give now */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Round;
 
+use App\Capacity\CapacityReport;
 use App\Http\Controller;
+use App\Maturing\FishIn;
 use App\Models\Dose;
 use App\Models\ShutOff;
 use App\Models\System;
@@ -13,14 +15,23 @@ use App\Readings\LatestWater;
 use App\Volumes\ShutOffTimes;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Judge\OpenTimer;
+use Ironwort\Core\Measure\Format;
 
 /** What is open and must not be forgotten, for the foot of every page. */
 final class TimerController extends Controller
 {
-    public function __invoke(Request $request, ShutOffTimes $cutOff): JsonResponse
-    {
+    /** Ammonia of a start with fish in it is tested so often, hours. */
+    private const TEST_AGAIN_H = 12;
+
+    public function __invoke(
+        Request $request,
+        ShutOffTimes $cutOff,
+        FishIn $fishIn,
+        CapacityReport $capacity,
+    ): JsonResponse {
         $site = $this->person($request)->site;
         $ids = ShutOff::query()->where('site_id', $site->id)->whereNull('opened_at')->distinct()->pluck('system_id');
         $timers = [];
@@ -87,6 +98,35 @@ final class TimerController extends Controller
                 'planned' => null,
                 'by' => null,
             ];
+        }
+
+        foreach (
+            System::ofSite($site)
+                ->whereNull('asleep_since')
+                ->with(['site.schools', 'stages', 'fish'])
+                ->get()
+            as $system
+        ) {
+            if (!$fishIn->may($system)) {
+                continue;
+            }
+            $water = LatestWater::of($system);
+            $start = $fishIn->of($system, $water, $capacity->of($system, $water));
+            $minutes = $start?->minutes();
+            if ($start !== null && $minutes !== null) {
+                $timers[] = [
+                    'kind' => 'fish_in',
+                    'id' => $system->id,
+                    'system' => $system->slug,
+                    'system_name' => $system->name,
+                    'name' => 'Change ' . Format::number((float) $start->changeL(), 3) . ' L',
+                    'since' => Carbon::now()->toIso8601ZuluString(),
+                    // One acts when the trigger is reached; by the test after it, it is past waiting.
+                    'minutes' => $minutes + 60 * self::TEST_AGAIN_H,
+                    'planned' => $minutes,
+                    'by' => 'ammonia',
+                ];
+            }
         }
 
         return new JsonResponse(

@@ -11,6 +11,7 @@ use App\Capacity\CapacityReport;
 use App\Http\Controller;
 use App\Models\Age;
 use App\Models\FishGroup;
+use App\Models\Sleep;
 use App\Models\System;
 use App\Models\Visit;
 use App\Readings\AdviceReport;
@@ -18,6 +19,7 @@ use App\Readings\LatestWater;
 use App\Readings\TestsDue;
 use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
+use App\State\Carried;
 use App\State\SystemState;
 use App\Volumes\LoopSums;
 use App\Volumes\ShutOffTime;
@@ -50,16 +52,28 @@ final class SystemController extends Controller
     public function index(Request $request): JsonResponse
     {
         $systems = System::ofSite($this->person($request)->site)
-            ->with(['site', 'ownLimits', 'schools', 'testPlans', 'vessels', 'lines', 'stages', 'setbacks'])
+            ->with([
+                'site.schools',
+                'ownLimits',
+                'schools',
+                'testPlans',
+                'vessels',
+                'lines',
+                'stages',
+                'pumps',
+                'fish',
+                'setbacks',
+            ])
             ->get();
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);
         $dosed = SystemState::dosed($systems);
+        $versions = Carried::versions($systems);
 
         return new JsonResponse(
             $systems
-                ->map(function (System $system) use ($water, $seen, $dosed): array {
-                    $standing = $this->states->of($system, $water[$system->id], $dosed);
+                ->map(function (System $system) use ($water, $seen, $dosed, $versions): array {
+                    $standing = $this->states->of($system, $water[$system->id], $dosed, $versions[$system->id] ?? '');
                     $state = $standing->state?->value;
 
                     return [
@@ -101,7 +115,8 @@ final class SystemController extends Controller
     ): JsonResponse {
         $system->unsetRelations();
         $water = LatestWater::of($system);
-        $standing = $this->states->of($system, $water);
+        $verdict = $capacity->of($system, $water);
+        $standing = $this->states->of($system, $water, verdict: $verdict);
         $state = $standing->state?->value;
         /** @var Collection<int, Visit> $visits */
         $visits = Visit::bookedAt($system)->limit(self::NEWEST_VISITS)->get();
@@ -133,7 +148,7 @@ final class SystemController extends Controller
             ),
             'biomass' => $report->biomass($system)->toArray(),
             'fish_count' => $system->fish->sum(static fn(FishGroup $group): int => $group->count),
-            'capacity' => $capacity->of($system, $water)->toArray(),
+            'capacity' => $verdict->toArray(),
             'build' => BuildResource::of($system),
             'visits' => array_map(VisitResource::of(...), $visits->all()),
             'spots' => Visit::query()
@@ -151,15 +166,16 @@ final class SystemController extends Controller
     {
         $person = $this->person($request);
         $template = $request->template();
+        $since = $request->since();
         $system = new System([
             ...$request->columns(),
             'site_id' => $person->site_id,
             'slug' => $this->slug($person->site_id, $request->name()),
             'position' => 1000,
         ]);
-        DB::transaction(static function () use ($system, $template, $build): void {
+        DB::transaction(static function () use ($system, $template, $since, $build): void {
             $system->save();
-            $build->lay($system, BuildTemplates::plan($template));
+            $build->lay($system, BuildTemplates::plan($template), $since);
         });
 
         return new JsonResponse(['slug' => $system->slug], 201);
@@ -168,6 +184,16 @@ final class SystemController extends Controller
     /** Puts a system to sleep, or wakes it. Asleep it raises no alarm; its filter starves meanwhile. */
     public function sleep(SleepRequest $request, System $system): JsonResponse
     {
+        // What it slept through stays in the book: what lived in its filter starved meanwhile.
+        if (!$request->asleep() && $system->asleep_since !== null) {
+            Sleep::query()->create([
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $this->person($request)->id,
+                'slept_from' => $system->asleep_since,
+                'woke_at' => Carbon::now(),
+            ]);
+        }
         $system->asleep_since = $request->asleep() ? $system->asleep_since ?? Carbon::now() : null;
         $system->save();
 

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Site;
 
 use App\Build\BuildTemplates;
+use App\Forms\Began;
 use App\Models\System;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\LimitTable;
 
 /** A new system: its name, what it is for, whose limits hold, and the build it starts from. */
@@ -29,6 +31,7 @@ final class SystemRequest extends FormRequest
             'kind' => ['required', Rule::in(System::KINDS)],
             'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
             'template' => ['nullable', Rule::in(array_keys(BuildTemplates::names()))],
+            'began' => ['sometimes', 'nullable', Rule::in(Began::ANSWERS)],
         ];
     }
 
@@ -56,6 +59,19 @@ final class SystemRequest extends FormRequest
     public function name(): string
     {
         return $this->string('name')->toString();
+    }
+
+    /**
+     * The day its filter began, where a template brings one; null where nobody knows.
+     *
+     * @throws BadInput at `began`, or at `since`
+     */
+    public function since(): ?string
+    {
+        $user = $this->user();
+        $zone = $user instanceof User ? $user->site->timezone : 'UTC';
+
+        return $this->template() === '' ? null : Began::day($this->all(), 'began', 'since', now($zone)->toDateString());
     }
 
     public function template(): string

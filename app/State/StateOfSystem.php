@@ -11,5 +11,10 @@ use Ironwort\Core\Judge\State;
 final readonly class StateOfSystem
 {
     /** @param  list<Danger>  $dangers  that stand in the water, the worst first */
-    public function __construct(public ?State $state, public ?string $worst, public array $dangers) {}
+    public function __construct(
+        public ?State $state,
+        public ?string $worst,
+        public array $dangers,
+        public ?Overload $overload = null,
+    ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\State;
 
+use App\Capacity\CapacityVerdict;
 use App\Expected\ExpectedWater;
 use App\Expected\Residuals;
 use App\Models\Charge;
@@ -39,28 +40,45 @@ final readonly class SystemState
         private Residuals $residuals,
         private WaterBodies $bodies,
         private ExpectedWater $expected,
+        private Carried $carried,
     ) {
         $this->conflicts = new Conflicts($agents);
     }
 
-    /** @param  ?list<string>  $dosed  ids of systems with anything in their water or hanging in it, where it was looked up for many */
-    public function of(System $system, LatestWater $water, ?array $dosed = null): StateOfSystem
-    {
+    /**
+     * @param  ?list<string>  $dosed  ids of systems with anything in their water or hanging in it, where it was looked
+     *     up for many
+     * @param  ?string  $version  as `Carried` takes it, where it was looked up for many
+     * @param  ?CapacityVerdict  $verdict  where the page has worked it out already
+     */
+    public function of(
+        System $system,
+        LatestWater $water,
+        ?array $dosed = null,
+        ?string $version = null,
+        ?CapacityVerdict $verdict = null,
+    ): StateOfSystem {
         $meaning = $this->meaning->of($system, $water);
         $state = $meaning->state;
         $dangers = in_array($system->id, $dosed ?? self::dosed(collect([$system])), true)
             ? $this->dangers($system, $water)
             : [];
         $first = $dangers[0] ?? null;
+        $worst = $meaning->worst;
         if ($first !== null && ($state === null || !$state->worseThan($first->state))) {
-            return new StateOfSystem($first->state, $first->message->text, $dangers);
+            [$state, $worst] = [$first->state, $first->message->text];
         }
+        // A filter that was set back is watched, and one that is overloaded acted on, whatever the last test said.
         $setBack = SetbackNotice::of($system);
+        if ($setBack !== null && ($state === null || !$state->worseThan(State::Good))) {
+            [$state, $worst] = [State::Watch, $setBack->text];
+        }
+        $overload = $system->asleep_since === null ? $this->carried->of($system, $water, $version, $verdict) : null;
+        if ($overload !== null && ($state === null || $overload->state->worseThan($state))) {
+            [$state, $worst] = [$overload->state, $overload->message->text];
+        }
 
-        // A filter that was set back is watched, whatever the last test before it said.
-        return $setBack !== null && ($state === null || !$state->worseThan(State::Good))
-            ? new StateOfSystem(State::Watch, $setBack->text, $dangers)
-            : new StateOfSystem($state, $meaning->worst, $dangers);
+        return new StateOfSystem($state, $worst, $dangers, $overload);
     }
 
     /**

@@ -55,6 +55,8 @@ final readonly class WholeBook
         'volume_measures',
         'volume_choices',
         'setbacks',
+        'seeds',
+        'sleeps',
         'filter_tests',
         'what_ifs',
         'own_limits',

@@ -7,6 +7,7 @@ namespace App\Trouble;
 use App\Capacity\CapacityReport;
 use App\Expected\ExpectedWater;
 use App\Expected\Residuals;
+use App\Fish\FeedPlan;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\Age;
@@ -54,6 +55,7 @@ final readonly class TroubleReport
         private Residuals $residuals,
         private WaterBodies $bodies,
         private CapacityReport $capacity,
+        private FeedPlan $feeds,
         private Behind $behind,
     ) {}
 
@@ -195,6 +197,7 @@ final readonly class TroubleReport
         array $states,
         array $dangers,
     ): Situation {
+        $verdict = $this->capacity->of($system, $water);
         $following = $this->limits->following($system);
         $ammonia = $following->in('ammonia');
         $feed = $following->in('trouble_feed');
@@ -278,7 +281,10 @@ final readonly class TroubleReport
             ],
             treatment: $this->treatment($system),
             overdosed: $dangers,
-            filterTakesGD: $this->capacity->of($system, $water)->capacity?->value,
+            filterTakesGD: $verdict->capacity?->value,
+            overload: $verdict->state ?? State::Good,
+            biomassKg: $this->systems->biomass($system)->value,
+            protein: $this->feeds->protein($system->feed()) / 100,
             unionisedLimit: max(0.001, $watch(Parameter::UnionisedAmmonia)),
             noChlorine: $source !== null && !$source->mayBringChlorine(),
         );

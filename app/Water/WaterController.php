@@ -6,6 +6,7 @@ namespace App\Water;
 
 use App\Forms\TypedFields;
 use App\Http\Controller;
+use App\Living\BookStop;
 use App\Models\System;
 use App\Models\Trickle;
 use App\Models\WaterChange;
@@ -54,14 +55,19 @@ final class WaterController extends Controller
     }
 
     /** Somebody saw water flow again. Nothing else ends a change with the pump off. */
-    public function flow(Request $request, System $system, string $id): JsonResponse
+    public function flow(Request $request, System $system, string $id, BookStop $stops): JsonResponse
     {
-        WaterChange::query()
+        $change = WaterChange::query()
             ->where('system_id', $system->id)
             ->whereKey(strtoupper($id))
             ->where('pump_off', true)
             ->whereNull('flow_seen_at')
-            ->update(['flow_seen_at' => now(), 'flow_seen_by' => $this->person($request)->id]);
+            ->first();
+        if ($change !== null) {
+            $person = $this->person($request);
+            $change->update(['flow_seen_at' => now(), 'flow_seen_by' => $person->id]);
+            $stops->after($system, $change, max(0.0, $change->changed_at->diffInHours(now())), $person->id);
+        }
 
         return $this->show($request, $system);
     }

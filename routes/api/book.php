@@ -26,6 +26,10 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('systems/{system}/notes/{id}', [BookController::class, 'withdrawNote'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Note::class));
+    });
+
+    // A line may move media from one system to another.
+    Route::middleware(['can:write', Writing::WITH_SITE])->group(function (): void {
         Route::post('systems/{system}/log', [LogController::class, 'store']);
         Route::delete('systems/{system}/log/{id}', [LogController::class, 'withdraw'])->whereUlid('id');
     });

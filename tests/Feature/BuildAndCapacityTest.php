@@ -31,6 +31,7 @@ final class BuildAndCapacityTest extends TestCase
         'medium' => 'coarse_matting',
         'media_l' => '200',
         'flow_l_h' => '6000',
+        'since' => '2020-01-01',
     ];
 
     protected function setUp(): void

@@ -44,6 +44,7 @@ final class FishAndCapacityTest extends TestCase
                     'medium' => 'brush',
                     'media_l' => 150,
                     'flow_l_h' => 8000,
+                    'since' => now()->subDays(900)->toDateString(),
                     'cleaned_on' => now()->subDays(20)->toDateString(),
                 ],
                 [
@@ -53,6 +54,7 @@ final class FishAndCapacityTest extends TestCase
                     'media_l' => 250,
                     'flow_l_h' => 8000,
                     'air_l_min' => 60,
+                    'since' => now()->subDays(900)->toDateString(),
                 ],
             ],
             'pumps' => [['name' => 'Air', 'kind' => 'air', 'air_l_min' => 150, 'power_w' => 90]],
@@ -256,6 +258,11 @@ final class FishAndCapacityTest extends TestCase
     public function test_room_left_is_told_at_once_and_in_steps_with_what_runs_out_first(): void
     {
         $now = $this->capacity();
+        self::assertSame(20, (int) $now['room']['kept_back_pct']);
+        $this->putJson('/api/systems/long-vat/schools/margin', ['school' => 'measured'])->assertOk();
+        $kept = $now['room']['fish_now']['value'];
+        $now = $this->capacity();
+        self::assertGreaterThan($kept, $now['room']['fish_now']['value'], 'what is kept back is no room');
         self::assertGreaterThan(0, $now['room']['fish_now']['value']);
         self::assertGreaterThanOrEqual($now['room']['fish_now']['value'], $now['room']['fish_grown']['value']);
         self::assertSame($now['room']['limits'][0]['fish_now'], $now['room']['fish_now']['value']);
@@ -283,7 +290,14 @@ final class FishAndCapacityTest extends TestCase
         $bed = $this->system->stages()->where('name', 'Bed')->firstOrFail()->id;
         $takes = static fn(array $capacity): float => $capacity['capacity']['value'];
         self::assertLessThan(0.3 * $takes($now), $takes($this->capacity("?stage_off={$bed}")));
-        self::assertGreaterThan(1.2 * $takes($now), $takes($this->capacity("?media_stage={$bed}&media_more_l=100")));
+        $more = $this->capacity("?media_stage={$bed}&media_more_l=100");
+        self::assertEqualsWithDelta(
+            $takes($now),
+            $takes($more),
+            0.02 * $takes($now),
+            'on new medium nothing lives yet',
+        );
+        self::assertGreaterThan(1.2 * $now['grown']['value'], $more['grown']['value']);
         self::assertEqualsWithDelta(0.5, $takes($this->capacity('?lost_pct=50')) / $takes($now), 0.05);
         self::assertLessThan($takes($now), $takes($this->capacity('?flow_pct=10')));
         self::assertGreaterThan($takes($now), $takes($this->capacity('?temp_c=24')));
@@ -368,6 +382,20 @@ final class FishAndCapacityTest extends TestCase
             ->assertJsonPath('setbacks', []);
     }
 
+    /** A clean test of ammonia and nitrite in each of the last eight weeks. */
+    private function cleanWeeks(): void
+    {
+        foreach (range(1, 8) as $week) {
+            $this->postJson('/api/systems/long-vat/visits', [
+                'id' => '01JD00000000000000000000W' . $week,
+                'taken_at' => now()
+                    ->subDays(7 * $week - 3)
+                    ->toIso8601ZuluString(),
+                'readings' => $this->typed(['tan_mg_l' => '0.1', 'no2_n_mg_l' => '0.05']),
+            ])->assertCreated();
+        }
+    }
+
     public function test_a_filter_begins_when_it_begins(): void
     {
         $takes = function (?int $days): array {
@@ -379,11 +407,16 @@ final class FishAndCapacityTest extends TestCase
 
             return [$capacity['capacity']['value'], $origin['kind'], $capacity['grown']['value']];
         };
+        [$old, $kind] = $takes(500);
+        self::assertSame('computed', $kind);
         [$silent, $kind] = $takes(null);
         self::assertSame('assumed', $kind);
-        [$old, $kind] = $takes(300);
-        self::assertSame('computed', $kind);
-        self::assertEqualsWithDelta($silent, $old, 1e-9);
+        self::assertLessThan(0.01 * $old, $silent, 'nothing is known of it, and eight weeks of tests are not there');
+        $unknown = $this->capacity();
+        self::assertSame('watch', $unknown['state'], 'not known is not an emergency');
+        self::assertSame('filter.capacity_not_known', $unknown['gap']['code']);
+        self::assertSame('filter.since_unknown', $unknown['living']['asks']['code']);
+        self::assertEqualsWithDelta($old, $unknown['band']['high_g_d'], 0.1 * $old);
         [$today, , $grown] = $takes(0);
         self::assertLessThan(0.01 * $grown, $today, 'put in today it takes nothing yet');
         $before = $today;
@@ -402,6 +435,11 @@ final class FishAndCapacityTest extends TestCase
             ->where('name', 'Bed')
             ->update(['since' => now()->toDateString()]);
         self::assertLessThan(0.6 * $old, $this->capacity()['capacity']['value'], 'on new media nothing lives yet');
+        $this->cleanWeeks();
+        [$proven, $kind] = $takes(null);
+        self::assertSame('assumed', $kind);
+        self::assertSame('filter.since_proven', $this->capacity()['living']['asks']['code']);
+        self::assertEqualsWithDelta($old, $proven, 0.02 * $old);
     }
 
     public function test_a_filter_measured_is_set_against_what_was_reckoned_and_believed_on_demand(): void

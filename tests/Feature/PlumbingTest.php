@@ -278,6 +278,8 @@ final class PlumbingTest extends TestCase
                 'kind' => 'holding',
                 'life_stage' => 'adult',
                 'template' => $template,
+                'began' => 'since',
+                'since' => '2020-01-01',
             ])
                 ->assertCreated()
                 ->json('slug');

@@ -19,6 +19,7 @@ use App\Models\Line;
 use App\Models\Note;
 use App\Models\Pump;
 use App\Models\Role;
+use App\Models\Seed;
 use App\Models\Setback;
 use App\Models\Site;
 use App\Models\Stage;
@@ -62,6 +63,7 @@ final class WhoMayWriteTest extends TestCase
         'tests' => FilterTest::class,
         'runs' => FilterTest::class,
         'setbacks' => Setback::class,
+        'seeds' => Seed::class,
         'what-ifs' => WhatIf::class,
         'vessels' => Vessel::class,
         'stages' => Stage::class,
@@ -265,6 +267,15 @@ final class WhoMayWriteTest extends TestCase
                 'out_mg_l' => 0.1,
                 'expected_g_d' => 2,
                 'tested_at' => now(),
+            ]),
+            Seed::query()->create([
+                ...$own,
+                'happened_on' => now()->toDateString(),
+                'kind' => 'culture',
+                'donor' => 'unknown',
+                'gain_g_d' => 0.1,
+                'low_g_d' => 0,
+                'high_g_d' => 1,
             ]),
             Setback::query()->create([
                 ...$own,

@@ -24,6 +24,7 @@ use Ironwort\Core\Water\Oxygen;
  * `kh 110caco3`). `@7:10` is today at that time, `yesterday 19:00` the day before; `/bay 2` says where.
  * `do 85%` is saturation at the temperature and salt of the same line, written down in mg/L.
  * `cy 40 at bridge` says where the disc was let down; `wc 10%` or `wc 900` is a change of water, in litres.
+ * `seed 3 l from yard-pond` is media moved from another system, `seed culture` a bottle.
  * `feed 220` is feed in grams, and all behind `note` is kept in the keeper's own words. Every fault is
  * pointed at by its place in the line.
  */
@@ -69,11 +70,13 @@ final readonly class LogLine
         public ?string $spot = null,
         public ?float $changeL = null,
         public ?float $changePct = null,
+        public ?LogSeed $seed = null,
     ) {}
 
     /**
      * @param  list<string>  $places  names of the bays that may be said
      * @param  list<Parameter>  $order  in which numbers alone are read
+     * @param  list<string>  $systems  names and addresses of the systems that media may be moved from
      * @param  array<string, array{?string, Kit}>  $kits  the usual kit of each parameter, and the unit it is marked in
      */
     public static function read(
@@ -82,6 +85,7 @@ final readonly class LogLine
         array $order = self::ORDER,
         array $kits = [],
         float $altitudeM = 0.0,
+        array $systems = [],
     ): self {
         preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
         $words = array_map(
@@ -91,7 +95,7 @@ final readonly class LogLine
         $entries = [];
         $faults = [];
         $time = $place = $feed = $note = $spot = $litres = $percent = null;
-        $share = null;
+        $share = $seed = null;
         $bare = 0;
         for ($i = 0; $i < count($words); $i++) {
             $word = $words[$i];
@@ -162,6 +166,24 @@ final readonly class LogLine
                     $faults[] = new LogFault($word->at, 2, 'A change is written wc 10% or wc 900, in litres.');
                 }
                 $i += $next === null ? 0 : 1;
+
+                continue;
+            }
+            if (mb_strtolower($word->text) === 'seed') {
+                $read = LogSeed::read(array_slice($words, $i + 1), $line, $systems);
+                if ($read === null) {
+                    $faults[] = new LogFault(
+                        $word->at,
+                        mb_strlen(rtrim($line)) - $word->at,
+                        'A seed is written seed 3 l from ' .
+                            ($systems[0] ?? 'another system') .
+                            ', or seed culture.' .
+                            ($systems === [] ? ' There is no other system here.' : ''),
+                    );
+                    break;
+                }
+                [$seed, $took] = $read;
+                $i += $took;
 
                 continue;
             }
@@ -249,6 +271,7 @@ final readonly class LogLine
             spot: $spot,
             changeL: $litres,
             changePct: $percent,
+            seed: $seed,
         );
     }
 
@@ -382,7 +405,7 @@ final readonly class LogLine
     {
         return self::parameter($text) !== null ||
             preg_match('/^[@\/<>\d.,-]/', $text) === 1 ||
-            in_array(mb_strtolower($text), ['feed', 'note', 'wc', 'yesterday'], true);
+            in_array(mb_strtolower($text), ['feed', 'note', 'seed', 'wc', 'yesterday'], true);
     }
 
     /** @return ?array{?float, ?float} litres or percent */

@@ -39,16 +39,19 @@ use Ironwort\Core\Exchange\TrickleCalculator;
 use Ironwort\Core\Filter\FilterBalanceCalculator;
 use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Filter\FromReadingsCalculator;
+use Ironwort\Core\Filter\HistoryCalculator;
 use Ironwort\Core\Filter\IdleCalculator;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
 use Ironwort\Core\Filter\NoFilterCalculator;
 use Ironwort\Core\Filter\ReachCalculator;
+use Ironwort\Core\Filter\SeedCalculator;
 use Ironwort\Core\Filter\SinglePassCalculator;
 use Ironwort\Core\Filter\SizeCalculator;
 use Ironwort\Core\Filter\SolidsCalculator;
 use Ironwort\Core\Filter\StageRows;
 use Ironwort\Core\Filter\StartDoseCalculator;
 use Ironwort\Core\Filter\WashCalculator;
+use Ironwort\Core\Fish\DensityCalculator;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
@@ -62,6 +65,7 @@ use Ironwort\Core\Flow\TurnoverCalculator;
 use Ironwort\Core\Flow\UvCalculator;
 use Ironwort\Core\Incident\AnswerCalculator;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Model\FishInCalculator;
 use Ironwort\Core\Model\MaturationCalculator;
 use Ironwort\Core\Model\RunCalculator;
 use Ironwort\Core\Units\ConvertUnitsCalculator;
@@ -138,11 +142,14 @@ final class Registry
                 $library->stageKinds(),
             ),
             'filter.single_pass' => static fn(): Calculator => new SinglePassCalculator(),
+            'filter.history' => static fn(): Calculator => new HistoryCalculator(),
+            'filter.seed' => static fn(): Calculator => new SeedCalculator($library->media(), $library->stageKinds()),
             'filter.idle' => static fn(): Calculator => new IdleCalculator(),
             'service.wash' => static fn(): Calculator => new WashCalculator(),
             'filter.size' => static fn(): Calculator => new SizeCalculator($library->media(), $library->stageKinds()),
             'filter.solids' => static fn(): Calculator => new SolidsCalculator($library->stageKinds()),
             'filter.start_dose' => static fn(): Calculator => new StartDoseCalculator(),
+            'fish.density' => static fn(): Calculator => new DensityCalculator(),
             'fish.load' => static fn(): Calculator => new FishLoadCalculator(),
             'fish.ration' => static fn(): Calculator => new FishRationCalculator($library->rations()),
             'fish.shut_off' => static fn(): Calculator => new ShutOffCalculator(),
@@ -164,6 +171,7 @@ final class Registry
             'oxygen.percent' => static fn(): Calculator => new OxygenPercentCalculator(),
             'oxygen.saturation' => static fn(): Calculator => new OxygenSaturationCalculator(),
             'units.convert' => static fn(): Calculator => new ConvertUnitsCalculator(),
+            'start.fish_in' => static fn(): Calculator => new FishInCalculator(),
             'volume.by_meter' => static fn(): Calculator => new VolumeByMeterCalculator(),
             'volume.by_salt' => static fn(): Calculator => new VolumeBySaltCalculator(),
             'volume.vessel' => static fn(): Calculator => new VesselVolumeCalculator(),

@@ -189,17 +189,12 @@ final readonly class Balance
     /** g N/d that the grown surface could take with nothing short. */
     public function greatest(): float
     {
-        $warmth = ArealRate::warmth($this->water->tempC);
-        $sum = static fn(FilterStage $stage): float => $stage->areaM2() *
-            $stage->kind->r20 *
-            $stage->maturity *
-            (1 - $stage->fouling);
-
-        return $warmth *
-            (array_sum(
-                array_map($sum, array_filter($this->stages, static fn(FilterStage $stage): bool => $stage->flowLH > 0)),
-            ) +
-                $sum($this->walls));
+        return array_sum(
+            array_map(fn(FilterStage $stage): float => $stage->grownGD($this->water->tempC), [
+                ...$this->stages,
+                $this->walls,
+            ]),
+        );
     }
 
     private function dying(): float

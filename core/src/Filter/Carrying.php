@@ -10,21 +10,27 @@ use Ironwort\Core\Measure\Format;
 /**
  * Whether a filter carries the load put on it, in g N/d.
  *
- * Good with a fifth to spare, watch down to nothing to spare, act past it, emergency at twice what
+ * Good with what is kept back to spare, a fifth where no school says otherwise; watch down to nothing to spare, act past it, emergency at twice what
  * it can take.
  *
  * @source cp-filter-margin
  */
 final readonly class Carrying
 {
-    private const SPARE = 0.8;
+    /** Share of the capacity that may be used where a fifth is kept back. */
+    public const USABLE = 0.8;
 
     public State $state;
 
-    public function __construct(public float $load, public float $capacity, public Limit $shortest)
-    {
+    /** @param  float  $usable  share of the capacity that may be used, 0 to 1 */
+    public function __construct(
+        public float $load,
+        public float $capacity,
+        public Limit $shortest,
+        float $usable = self::USABLE,
+    ) {
         $this->state = match (true) {
-            $load <= self::SPARE * $capacity => State::Good,
+            $load <= $usable * $capacity => State::Good,
             $load <= $capacity => State::Watch,
             $load < 2 * $capacity => State::Act,
             default => State::Emergency,

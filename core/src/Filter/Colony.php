@@ -26,12 +26,16 @@ final readonly class Colony
 
     public const B2 = 0.015;
 
+    /** Growth is a range and no number: so much of it either way. */
+    public const MU_SPREAD = 0.2;
+
     /** What is lost besides where there is nothing to do, and the effort below which that begins. */
     private const STARVING = 0.062;
 
     private const FED_FROM = 0.02;
 
-    private const STEP_D = 0.25;
+    /** A past is followed in steps of half a day: a year of them is gone through for every page. */
+    private const STEP_D = 0.5;
 
     /** Share of a seed that is as good as none, so that growth can begin. */
     private const SEED = 1e-4;
@@ -40,8 +44,16 @@ final readonly class Colony
      * @param  float  $greatest  g N/d that the whole grown surface takes at this temperature, nothing short
      * @param  float  $hardest  most of that rate that the water allows, 0 to 1: at the ammonia allowed for what is to
      *     come; at any ammonia for what has been, since ammonia then rose until the load was taken
+     * @param  float  $quickness  growth against what is usual
+     * @param  ?float  $starving  what dies in a day at 20 °C with nothing to do; as usual where it is not given
      */
-    public function __construct(private float $greatest, private float $hardest, private float $tempC) {}
+    public function __construct(
+        private float $greatest,
+        private float $hardest,
+        private float $tempC,
+        private float $quickness = 1.0,
+        private ?float $starving = null,
+    ) {}
 
     /** Growth and death against those at 25 °C. */
     public static function warmth(float $tempC): float
@@ -62,13 +74,29 @@ final readonly class Colony
             return 0.0;
         }
         // share = 1 − b/(mu s) and load = greatest · share · s together.
-        $share = 1 / (1 + ((self::B1 / self::MU1) * $this->greatest) / $load);
+        $share = 1 / (1 + ((self::B1 / $this->mu()) * $this->greatest) / $load);
 
         return $load / ($this->greatest * $share) <= $this->hardest
             ? $share
             : ($this->hardest <= 0
                 ? 0.0
-                : max(0.0, 1 - self::B1 / (self::MU1 * $this->hardest)));
+                : max(0.0, 1 - self::B1 / ($this->mu() * $this->hardest)));
+    }
+
+    private function mu(): float
+    {
+        return self::MU1 * $this->quickness;
+    }
+
+    /** Death a day at 25 °C of those that work so hard. */
+    private function dies(float $effort): float
+    {
+        if ($this->starving === null) {
+            return self::dying($effort);
+        }
+        $starved = $this->starving * ArealRate::THETA ** 5;
+
+        return self::B1 + max(0.0, $starved - self::B1) * max(0.0, 1 - $effort / self::FED_FROM);
     }
 
     /** The share after some days under one load. */
@@ -82,7 +110,7 @@ final readonly class Colony
             $effort = $this->greatest > 0 ? min($this->hardest, $load / ($this->greatest * $share)) : 0.0;
             $share = min(
                 1.0,
-                $share * exp((self::MU1 * $effort * (1 - $share) - self::dying($effort)) * $warmth * $step),
+                $share * exp(($this->mu() * $effort * (1 - $share) - $this->dies($effort)) * $warmth * $step),
             );
         }
 

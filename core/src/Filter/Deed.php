@@ -20,6 +20,9 @@ enum Deed: string
     case StoodOpen = 'stood_open';
     case Medicine = 'medicine';
 
+    /** Into another system; booked by the seed that it is. */
+    case Moved = 'moved';
+
     /** Shares lost, low and high, percent: at hours where time decides, and once where it does not. */
     private const TABLE = [
         'swished' => [[0, 10, 5, 20]],
@@ -30,6 +33,7 @@ enum Deed: string
         'stood_closed' => [[0, 0, 0, 0], [1, 5, 1, 20], [6, 90, 60, 98], [24, 100, 95, 100]],
         'stood_open' => [[0, 0, 0, 0], [1, 2, 0, 10], [6, 20, 5, 50], [24, 70, 40, 95], [72, 100, 80, 100]],
         'medicine' => [[0, 30, 0, 90]],
+        'moved' => [[0, 100, 100, 100]],
     ];
 
     public function name(): string
@@ -43,7 +47,27 @@ enum Deed: string
             self::StoodClosed => 'Stood without flow, closed or packed',
             self::StoodOpen => 'Stood without flow, open and wet',
             self::Medicine => 'A medicine that harms it',
+            self::Moved => 'Media moved to another system',
         };
+    }
+
+    /** @return list<self> what a keeper tells as such: all but what a seed books of itself */
+    public static function told(): array
+    {
+        $told = [];
+        foreach (self::cases() as $deed) {
+            if ($deed !== self::Moved) {
+                $told[] = $deed;
+            }
+        }
+
+        return $told;
+    }
+
+    /** What a stop costs: a closed or packed filter dies far sooner than one that stays open and wet. */
+    public static function stop(bool $closed): self
+    {
+        return $closed ? self::StoodClosed : self::StoodOpen;
     }
 
     /** Whether what it costs follows from its hours. */

@@ -60,6 +60,8 @@ final readonly class FilterBalanceCalculator implements Calculator
             $this->rows->input(),
             Input::number('walls_m2', 'Wetted walls and stones outside the filter', 'm²', 0, 1e6)->or(0.0),
             Input::number('active_pct', 'Of the surface, grown by now', '%', 0, 100)->optional(),
+            Input::number('active_low_pct', 'grown by now, at least', '%', 0, 100)->optional(),
+            Input::number('active_high_pct', 'grown by now, at most', '%', 0, 100)->optional(),
             Input::number('do_mg_l', 'Oxygen as measured', 'mg/L', 0, 30)->optional(),
             Input::number('aeration_l_h', 'Aeration known otherwise', 'L/h', 0, 1e9)->optional(),
             ...$this->aeration->inputs(),
@@ -73,6 +75,8 @@ final readonly class FilterBalanceCalculator implements Calculator
             Input::number('do_limit_mg_l', 'Least oxygen', 'mg/L', 1, 15)->or(6.0),
             Input::number('no3_n_limit_mg_l', 'Most nitrate', 'mg/L as N', 0.5, 500)->or(11.3),
             Input::number('alkalinity_fall_mg_l_w', 'Alkalinity may fall in a week', 'mg/L as CaCO₃', 1, 500)->or(36.0),
+            Input::number('kept_back_pct', 'Kept back of the filter', '%', 0, 95)->or(0.0),
+            Input::number('density_limit_kg_m3', 'Most fish', 'kg/m³', 0.1, 500)->optional(),
             Input::number('length_cm', 'Length of a fish more', 'cm', 2, 130)->or(50.0),
         ];
     }
@@ -83,6 +87,8 @@ final readonly class FilterBalanceCalculator implements Calculator
             new Output('load_g_d', 'g N/d'),
             new Output('capacity_g_d', 'g N/d'),
             new Output('capacity_now_g_d', 'g N/d'),
+            new Output('capacity_now_low_g_d', 'g N/d'),
+            new Output('capacity_now_high_g_d', 'g N/d'),
             new Output('capacity_flow_oxygen_g_d', 'g N/d'),
             new Output('walls_g_d', 'g N/d'),
             new Output('spare_pct', '%'),
@@ -103,6 +109,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             new Output('headroom_now'),
             new Output('headroom_grown'),
             new Output('first'),
+            new Output('first_fish'),
             new Output('steps'),
             new Output('stages_off'),
         ];
@@ -145,7 +152,10 @@ final readonly class FilterBalanceCalculator implements Calculator
         $colony = new Colony($balance->greatest(), $hardest, $temp);
         $share = ($given->numberOrNull('active_pct') ?? 100 * $colony->settles($load->tan())) / 100;
         $now = $balance->asItIs($share);
-        $capacityNow = $now->carries($limits->tan, $settled->oxygen);
+        // Grown denser than it can be kept fed at this ammonia, it takes no more than what lasts.
+        $takes = static fn(Balance $alive): float => min($capacity, $alive->carries($limits->tan, $settled->oxygen));
+        $capacityNow = $takes($now);
+        $bound = static fn(string $key): float => ($given->numberOrNull($key) ?? 100 * $share) / 100;
 
         $grownRoom = (new Headroom($limits, $balance))->rows();
         $nowRoom = (new Headroom($limits, $now))->rows();
@@ -158,6 +168,8 @@ final readonly class FilterBalanceCalculator implements Calculator
             'load_g_d' => $load->tan(),
             'capacity_g_d' => $capacity,
             'capacity_now_g_d' => $capacityNow,
+            'capacity_now_low_g_d' => $takes($balance->asItIs(min($share, $bound('active_low_pct')))),
+            'capacity_now_high_g_d' => $takes($balance->asItIs(max($share, $bound('active_high_pct')))),
             'capacity_flow_oxygen_g_d' =>
                 min($loop->oxygenLimit(), $loop->transportLimit()) +
                 $balance->wallsTake($water->after($limits->tan, $settled->oxygen)),
@@ -182,6 +194,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             'headroom_now' => $nowRoom,
             'headroom_grown' => $grownRoom,
             'first' => $first['limit'] ?? null,
+            'first_fish' => Headroom::first($grownRoom, 'kg')['limit'] ?? null,
             'steps' => $this->steps($colony, $share, $load, $first, $given),
             'stages_off' => $this->oneOff(
                 $stages,
@@ -238,12 +251,12 @@ final readonly class FilterBalanceCalculator implements Calculator
     }
 
     /**
-     * @param  ?array{limit: string, feed_g_d: float, kg: float, fish: float}  $first
+     * @param  ?array{limit: string, feed_g_d: ?float, kg: float, fish: float}  $first
      * @return list<array{day: float, load_g_d: float, feed_g_d: float}>
      */
     private function steps(Colony $colony, float $share, DailyLoad $load, ?array $first, Given $given): array
     {
-        if ($first === null || $first['feed_g_d'] <= 0) {
+        if ($first === null || $first['feed_g_d'] === null || $first['feed_g_d'] <= 0) {
             return [];
         }
         $perGram =

@@ -53,6 +53,14 @@ final readonly class FilterStage
         return ($this->areaM2M3 * $this->mediaL) / 1000;
     }
 
+    /** What its surface takes as it is grown and clean, nothing short, g N/d; nothing where no water passes. */
+    public function grownGD(float $tempC): float
+    {
+        return $this->flowLH > 0
+            ? ArealRate::warmth($tempC) * $this->areaM2() * $this->kind->r20 * $this->maturity * (1 - $this->fouling)
+            : 0.0;
+    }
+
     /** Cubic metres through it in a day. */
     public function flowM3D(): float
     {

@@ -18,7 +18,7 @@ final readonly class Headroom
 
     public function __construct(private SystemLimits $limits, private Balance $balance) {}
 
-    /** @return list<array{limit: string, feed_g_d: float, kg: float, fish: float}> */
+    /** @return list<array{limit: string, feed_g_d: ?float, kg: float, fish: float}> no feed where feed never reaches it */
     public function rows(): array
     {
         return array_map(function (string $limit): array {
@@ -31,12 +31,15 @@ final readonly class Headroom
 
             return [
                 'limit' => $limit,
-                'feed_g_d' => $this->until(
-                    $limit,
-                    fn(float $feed): array => [0.0, $feed],
-                    max(10.0, $this->limits->feed()),
-                    $this->limits->feed(),
-                ),
+                'feed_g_d' =>
+                    $limit === SystemLimits::DENSITY
+                        ? null
+                        : $this->until(
+                            $limit,
+                            fn(float $feed): array => [0.0, $feed],
+                            max(10.0, $this->limits->feed()),
+                            $this->limits->feed(),
+                        ),
                 'kg' => $kg,
                 'fish' => $kg >= 0 ? floor($kg / $this->limits->oneFishKg()) : -ceil(-$kg / $this->limits->oneFishKg()),
             ];
@@ -44,16 +47,17 @@ final readonly class Headroom
     }
 
     /**
-     * The limit that is reached first as feed grows.
+     * The limit that is reached first as feed grows, or as fish are added: the smallest over all of them.
      *
-     * @param  list<array{limit: string, feed_g_d: float, kg: float, fish: float}>  $rows
-     * @return ?array{limit: string, feed_g_d: float, kg: float, fish: float}
+     * @param  list<array{limit: string, feed_g_d: ?float, kg: float, fish: float}>  $rows
+     * @param  'feed_g_d'|'kg'  $by
+     * @return ?array{limit: string, feed_g_d: ?float, kg: float, fish: float}
      */
-    public static function first(array $rows): ?array
+    public static function first(array $rows, string $by = 'feed_g_d'): ?array
     {
         $first = null;
         foreach ($rows as $row) {
-            $first = $first === null || $row['feed_g_d'] < $first['feed_g_d'] ? $row : $first;
+            $first = $row[$by] !== null && ($first === null || $row[$by] < $first[$by]) ? $row : $first;
         }
 
         return $first;
@@ -65,6 +69,7 @@ final readonly class Headroom
         $margin = fn(float $more): float => $this->limits->margin(
             $limit,
             $this->limits->load(...$added($more)),
+            max(0.0, $this->limits->kg() + $added($more)[0]),
             $this->balance,
         );
         if ($margin(0.0) < 0) {

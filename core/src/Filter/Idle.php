@@ -15,11 +15,12 @@ final readonly class Idle
     /** With less left than this it is a start anew, %. Common practice, no source. */
     public const NEW_START_PCT = 50.0;
 
-    private const RATE = 0.05;
+    /** What dies in a day at 20 °C: likely, and the ends of its band. */
+    public const RATE = 0.05;
 
-    private const SLOWEST = 0.015;
+    public const SLOWEST = 0.015;
 
-    private const FASTEST = 0.15;
+    public const FASTEST = 0.15;
 
     private function __construct(public float $value, public float $low, public float $high) {}
 
@@ -29,9 +30,14 @@ final readonly class Idle
      */
     public static function left(float $days, float $tempC): self
     {
-        $warmth = ArealRate::THETA ** (min($tempC, ArealRate::HELD_ABOVE_C) - 20);
-        $of = static fn(float $rate): float => exp(-$rate * $warmth * $days);
+        $of = static fn(float $rate): float => exp(-$rate * self::warmth($tempC) * $days);
 
         return new self($of(self::RATE), $of(self::FASTEST), $of(self::SLOWEST));
+    }
+
+    /** How fast it dies against 20 °C. */
+    public static function warmth(float $tempC): float
+    {
+        return ArealRate::THETA ** (min($tempC, ArealRate::HELD_ABOVE_C) - 20);
     }
 }

@@ -52,7 +52,11 @@ final readonly class ReachCalculator implements Calculator
 
     public function outputs(): array
     {
-        return [new Output('greatest_g_d', 'g N/d'), new Output('flat_out_pct', '%')];
+        return [
+            new Output('greatest_g_d', 'g N/d'),
+            new Output('flat_out_pct', '%'),
+            new Output('stages_g_d', 'g N/d'),
+        ];
     }
 
     public function calculate(Given $given): Result
@@ -60,7 +64,8 @@ final readonly class ReachCalculator implements Calculator
         $temp = $given->number('temp_c');
         $walls = FilterStage::walls($this->kinds->get('settlement'), $given->number('walls_m2'));
         $water = StageInflow::from($given);
-        $balance = new Balance($this->rows->read($given), $walls, $water, new Aeration([], 0.0, $temp));
+        $stages = $this->rows->read($given);
+        $balance = new Balance($stages, $walls, $water, new Aeration([], 0.0, $temp));
         $greatest = $balance->greatest();
         $flatOut =
             $greatest > 0
@@ -81,6 +86,10 @@ final readonly class ReachCalculator implements Calculator
         );
         $work->cite('fitted-areal-rates', 'rusten-2006', 'downing-1964');
 
-        return $work->result(['greatest_g_d' => $greatest, 'flat_out_pct' => 100 * $flatOut]);
+        return $work->result([
+            'greatest_g_d' => $greatest,
+            'flat_out_pct' => 100 * $flatOut,
+            'stages_g_d' => array_map(static fn(FilterStage $stage): float => $stage->grownGD($temp), $stages),
+        ]);
     }
 }

@@ -18,6 +18,8 @@ final readonly class StageKind
         public float $catches = 0.0,
         /** Dry dirt it holds per litre when it blocks, g. */
         public float $holdsGL = 0.0,
+        /** Closed or packed: it goes foul within hours without flow. */
+        public bool $packed = false,
     ) {}
 
     public function nitrifies(): bool

@@ -29,6 +29,7 @@ final readonly class StageKinds
                 transfer: in_array('transfer', $keys, true) ? Transfer::from($row->text('transfer')) : Transfer::None,
                 catches: $row->number('catch_pct') / 100,
                 holdsGL: $row->number('holds_g_l'),
+                packed: in_array('packed', $keys, true),
             );
         }
 

@@ -16,6 +16,9 @@ use Ironwort\Core\Water\UnionisedAmmonia;
  */
 final readonly class SystemLimits
 {
+    /** The one limit that more feed to the same fish never reaches. */
+    public const DENSITY = 'density';
+
     /** Feed of fish that get none yet, share of their weight a day: assumed where no ration is known. */
     private const RATION = 0.01;
 
@@ -48,6 +51,7 @@ final readonly class SystemLimits
             'oxygen',
             'alkalinity',
             ...$this->given->number('change_l_d') > 0 ? ['nitrate'] : [],
+            ...$this->given->numberOrNull('density_limit_kg_m3') !== null ? [self::DENSITY] : [],
         ];
     }
 
@@ -90,7 +94,13 @@ final readonly class SystemLimits
         return (Condition::USUAL * $this->given->number('length_cm') ** 3) / 1e5;
     }
 
-    public function margin(string $limit, DailyLoad $load, Balance $balance): float
+    private function usable(): float
+    {
+        return 1 - $this->given->number('kept_back_pct') / 100;
+    }
+
+    /** @param  float  $biomassKg  of all fish under that load */
+    public function margin(string $limit, DailyLoad $load, float $biomassKg, Balance $balance): float
     {
         $tan = match ($limit) {
             'ammonia' => $this->given->number('tan_limit_mg_l'),
@@ -98,18 +108,23 @@ final readonly class SystemLimits
             default => null,
         };
         if ($tan !== null) {
-            return $balance->carries(
-                $tan,
-                $balance->oxygen(
-                    $load->tan() - $balance->changed($tan),
-                    $load->oxygenWithDirt($this->given->number('dirt_o2_g_g')),
-                ),
-            ) - $load->tan();
+            // What is kept back of the filter is no room.
+            return $this->usable() *
+                $balance->carries(
+                    $tan,
+                    $balance->oxygen(
+                        $load->tan() - $balance->changed($tan),
+                        $load->oxygenWithDirt($this->given->number('dirt_o2_g_g')),
+                    ),
+                ) -
+                $load->tan();
         }
 
         return match ($limit) {
             'oxygen' => $balance->oxygen($load->tan(), $load->oxygenWithDirt($this->given->number('dirt_o2_g_g'))) -
                 $this->oxygen,
+            self::DENSITY => (float) $this->given->numberOrNull('density_limit_kg_m3') -
+                (1000 * $biomassKg) / $this->given->number('volume_l'),
             'alkalinity' => $this->given->number('alkalinity_fall_mg_l_w') - $this->alkalinityFall($load->tan()),
             default => $this->given->number('no3_n_limit_mg_l') - (float) $this->nitrate($load->tan()),
         };

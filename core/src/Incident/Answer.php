@@ -77,6 +77,7 @@ final readonly class Answer
                 Cause::Heat => OtherAnswers::heat($now),
                 Cause::Shock => OtherAnswers::shock($now),
                 Cause::Nitrate => NitrateAnswer::steps($now),
+                Cause::Overloaded => OverloadAnswer::steps($now),
                 Cause::Sickness => OtherAnswers::sickness(
                     $water,
                     $breathes && $gills ? $now->reading('do_mg_l') : null,
@@ -136,6 +137,10 @@ final readonly class Answer
                 $acts('alkalinity_mg_l') || ($acts('ph') && ($now->reading('ph') ?? 7.0) < 7) ? Cause::Acid : null,
                 $acts('temp_c') && ($now->reading('temp_c') ?? 0.0) > 20 ? Cause::Heat : null,
                 $acts('no3_n_mg_l') ? Cause::Nitrate : null,
+                // Where ammonia is bad already its own steps say it all.
+                $now->overload->worseThan(State::Watch) && !$ammonia->worseThan(State::Watch)
+                    ? Cause::Overloaded
+                    : null,
             ]),
         );
     }

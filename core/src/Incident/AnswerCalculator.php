@@ -65,6 +65,12 @@ final readonly class AnswerCalculator implements Calculator
             LoadInputs::feed()->or(0.0),
             Input::flag('fish', 'Fish are in it')->or(true),
             Input::number('filter_takes_g_d', 'Of it the filter takes', 'g N/d', 0, 1e5)->optional(),
+            Input::choice(
+                'overload',
+                'The filter stands to its load',
+                array_map(static fn(State $state): string => $state->value, State::cases()),
+            )->or(State::Good->value),
+            Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6)->or(0.0),
             Input::flag('fragile', 'Small or weak fish')->or(false),
             Input::flag('zeolite_in', 'Zeolite in the loop')->or(false),
             Input::flag('bind', 'Binder is used')->or(true),
@@ -197,6 +203,8 @@ final readonly class AnswerCalculator implements Calculator
                 'salt' => $given->flag('salt'),
             ],
             filterTakesGD: $given->numberOrNull('filter_takes_g_d'),
+            overload: State::from($given->text('overload')),
+            biomassKg: $given->number('biomass_kg'),
             unionisedLimit: $watch(Parameter::UnionisedAmmonia),
             noChlorine: $given->flag('source_no_chlorine'),
         );

@@ -17,6 +17,7 @@ enum Cause: string
     case Heat = 'heat';
     case Shock = 'shock';
     case Nitrate = 'nitrate';
+    case Overloaded = 'overloaded';
     case Sickness = 'sickness';
     case Bloom = 'bloom';
 
@@ -33,6 +34,7 @@ enum Cause: string
             self::Heat => 'Heat',
             self::Shock => 'Water too different',
             self::Nitrate => 'Nitrate',
+            self::Overloaded => 'More than the filter can take',
             self::Sickness => 'Sickness',
             self::Bloom => 'Green water',
         };

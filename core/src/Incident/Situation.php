@@ -6,6 +6,7 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Exchange\WaterMix;
+use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Water\UnionisedAmmonia;
 
@@ -46,6 +47,8 @@ final readonly class Situation
      * @param  bool  $changeFollows  whether a change for something else is told further on
      * @param  bool  $noChlorine  new water surely brings none, though nobody tested it: from a well, of rain
      * @param  bool  $saltToCome  whether salt against nitrite is part of the plan: no zeolite then
+     * @param  State  $overload  how the filter stands to its load, whatever is read
+     * @param  float  $protein  of the feed, 0 to 1
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
     public function __construct(
@@ -75,6 +78,9 @@ final readonly class Situation
         public bool $saltToCome = false,
         public bool $noChlorine = false,
         public bool $changeFollows = false,
+        public State $overload = State::Good,
+        public float $biomassKg = 0.0,
+        public float $protein = DailyLoad::USUAL_PROTEIN,
     ) {}
 
     /**
@@ -160,6 +166,9 @@ final readonly class Situation
             saltToCome: $saltToCome || $this->saltToCome,
             noChlorine: $this->noChlorine,
             changeFollows: $changeFollows || $this->changeFollows,
+            overload: $this->overload,
+            biomassKg: $this->biomassKg,
+            protein: $this->protein,
         );
     }
 

@@ -31,6 +31,7 @@ final readonly class SchoolTable
             $topics[$topic->text('id')] = new Topic(
                 $topic->text('id'),
                 $topic->text('name'),
+                $topic->text('changes'),
                 $schools === [] ? throw new BrokenTable('A topic without schools.') : $schools,
             );
         }

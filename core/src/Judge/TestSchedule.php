@@ -69,13 +69,17 @@ final readonly class TestSchedule
         return new self($contexts, $seasons);
     }
 
+    /** A filter younger than this with fish in it is a start, whatever the system is for, days. */
+    public const YOUNG_D = 42;
+
     /** `start`, `incident`, `setback`, `quarantine` or `routine`. */
-    public static function context(string $kind, ?State $state, bool $setBack = false): string
+    public static function context(string $kind, ?State $state, bool $setBack = false, bool $young = false): string
     {
         return match (true) {
             $kind === 'start' => 'start',
             $state === State::Act || $state === State::Emergency => 'incident',
             $setBack => 'setback',
+            $young => 'start',
             in_array($kind, ['quarantine', 'hospital', 'fry'], true) => 'quarantine',
             default => 'routine',
         };

@@ -7,8 +7,16 @@ namespace Ironwort\Core\Judge;
 /** Something keepers do in more than one good way. */
 final readonly class Topic
 {
-    /** @param  non-empty-array<string, School>  $schools  by id; the first holds when nothing is chosen */
-    public function __construct(public string $id, public string $name, public array $schools) {}
+    /**
+     * @param  string  $changes  what follows from the choice, in words
+     * @param  non-empty-array<string, School>  $schools  by id; the first holds when nothing is chosen
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $changes,
+        public array $schools,
+    ) {}
 
     public function school(?string $id): School
     {

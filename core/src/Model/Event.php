@@ -10,11 +10,11 @@ use Ironwort\Core\Calc\Input;
 
 /**
  * Something that happens to a system on a day: a change of water, ammonia dosed, a seed, a wash or a stop that kills
- * part, another feed, temperature or trickle from then on.
+ * part, another feed, weight of fish, temperature or trickle from then on.
  */
 final readonly class Event
 {
-    private const KINDS = ['change', 'dose', 'seed', 'wash', 'stop', 'feed', 'temperature', 'flow'];
+    private const KINDS = ['change', 'dose', 'seed', 'wash', 'stop', 'feed', 'temperature', 'flow', 'fish'];
 
     /**
      * @param  float  $day  since the start

@@ -189,7 +189,8 @@ final readonly class MaturationCalculator implements Calculator
 
             return $trace->stayed($tanLimit, $no2Limit, $given->number('hold_days'));
         };
-        $day = $ready($likely);
+        $fed = $this->fed($given, $tan);
+        $day = $fed ? $ready($likely) : null;
         $ways = Hastening::of(
             $run,
             $today,
@@ -286,8 +287,8 @@ final readonly class MaturationCalculator implements Calculator
         return $work->result([
             'today' => $today,
             'ready_day' => $day,
-            'ready_early_day' => $ready($early),
-            'ready_late_day' => $ready($late),
+            'ready_early_day' => $fed ? $ready($early) : null,
+            'ready_late_day' => $fed ? $ready($late) : null,
             'days_left' => $day === null ? null : max(0.0, $day - $today),
             'active_ammonia_mg_l_d' => $now['active_ammonia_mg_l_d'],
             'active_ammonia_low_mg_l_d' => $edge($late, 'active_ammonia_mg_l_d'),
@@ -301,6 +302,7 @@ final readonly class MaturationCalculator implements Calculator
                 $given->number('tan_limit_mg_l'),
                 $given->number('no2_limit_mg_l'),
                 $day !== null && $day <= $today,
+                $fed,
             )->value,
             'peak_no2_n_mg_l' => $peak,
             'peak_no2_day' => $peakDay,
@@ -318,6 +320,25 @@ final readonly class MaturationCalculator implements Calculator
             'early' => $early->points,
             'late' => $late->points,
         ]);
+    }
+
+    /**
+     * Whether there ever was ammonia: read above its limit, dosed, or given by fish and feed.
+     *
+     * @param  list<array{float, float, float}>  $tan
+     */
+    private function fed(Given $given, array $tan): bool
+    {
+        $brought = array_filter(
+            $given->rows('events'),
+            static fn(Given $event): bool => $event->text('kind') === 'dose' ||
+                (in_array($event->text('kind'), ['feed', 'fish'], true) && ($event->numberOrNull('value') ?? 0.0) > 0),
+        );
+
+        return $given->number('biomass_kg') > 0 ||
+            $given->number('feed_g_d') > 0 ||
+            $brought !== [] ||
+            max([0.0, ...array_column($tan, 1)]) > $given->number('tan_limit_mg_l');
     }
 
     /**

@@ -213,7 +213,12 @@ final readonly class Run
     {
         $start = Trace::nitrogen($y);
         $moved = 0.0;
-        $forcing = ['feed' => $this->feed, 'temperature' => $this->tempC, 'flow' => $this->flow];
+        $forcing = [
+            'feed' => $this->feed,
+            'fish' => $this->biomassKg,
+            'temperature' => $this->tempC,
+            'flow' => $this->flow,
+        ];
         $events = $this->events;
         $points = $doses = $buffered = [];
         $t = 0.0;
@@ -299,12 +304,17 @@ final readonly class Run
     /** Ammonia that the fish give at the start, mg N/L a day. */
     public function load(): float
     {
-        return $this->parameters(['feed' => $this->feed, 'temperature' => $this->tempC, 'flow' => 0.0])->load;
+        return $this->parameters([
+            'feed' => $this->feed,
+            'fish' => $this->biomassKg,
+            'temperature' => $this->tempC,
+            'flow' => 0.0,
+        ])->load;
     }
 
     /**
      * @param  list<float>  $y
-     * @param  array{feed: float, temperature: float, flow: float}  $forcing
+     * @param  array{feed: float, fish: float, temperature: float, flow: float}  $forcing
      * @return list<float>
      */
     private function happens(Event $event, array $y, array &$forcing): array
@@ -339,6 +349,9 @@ final readonly class Run
             case 'feed':
                 $forcing['feed'] = (float) $event->value;
                 break;
+            case 'fish':
+                $forcing['fish'] = (float) $event->value;
+                break;
             case 'temperature':
                 $forcing['temperature'] = min(40.0, (float) $event->value);
                 break;
@@ -349,11 +362,11 @@ final readonly class Run
         return array_values($y);
     }
 
-    /** @param  array{feed: float, temperature: float, flow: float}  $forcing */
+    /** @param  array{feed: float, fish: float, temperature: float, flow: float}  $forcing */
     private function parameters(array $forcing): ModelParameters
     {
         $load = DailyLoad::of(
-            $this->biomassKg,
+            $forcing['fish'],
             $forcing['feed'],
             $this->protein,
             DailyLoad::USUAL_DIGESTIBILITY,

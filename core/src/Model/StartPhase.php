@@ -7,6 +7,9 @@ namespace Ironwort\Core\Model;
 /** How far a start has come, as it shows in the water. */
 enum StartPhase: string
 {
+    /** No ammonia was read and none is brought: standing water never matures. */
+    case Unfed = 'unfed';
+
     /** Ammonia rises; nothing takes it yet. */
     case Waiting = 'waiting';
 
@@ -21,14 +24,21 @@ enum StartPhase: string
 
     case Ready = 'ready';
 
-    /** @param  array<string, float>  $now  a point of the water */
-    public static function of(array $now, float $tanLimit, float $no2Limit, bool $ready): self
+    /** Nitrite from which it shows, mg/L as N. */
+    private const SHOWS_MG_L = 0.05;
+
+    /**
+     * @param  array<string, float>  $now  a point of the water
+     * @param  bool  $fed  whether ammonia was ever read in it, or is brought
+     */
+    public static function of(array $now, float $tanLimit, float $no2Limit, bool $ready, bool $fed = true): self
     {
         return match (true) {
+            !$fed => self::Unfed,
             $ready => self::Ready,
             $now['tan_mg_l'] <= $tanLimit && $now['no2_n_mg_l'] <= $no2Limit => self::Proving,
             $now['tan_mg_l'] <= $tanLimit => self::Nitrite,
-            $now['no2_n_mg_l'] > $no2Limit => self::Ammonia,
+            $now['no2_n_mg_l'] > self::SHOWS_MG_L => self::Ammonia,
             default => self::Waiting,
         };
     }
@@ -36,6 +46,7 @@ enum StartPhase: string
     public function says(): string
     {
         return match ($this) {
+            self::Unfed => 'Nothing brings ammonia, and none was read: a filter does not mature by standing.',
             self::Waiting => 'Ammonia stands, and nothing takes it yet. Nitrite will be the first sign.',
             self::Ammonia => 'Ammonia is being taken: nitrite shows.',
             self::Nitrite => 'Ammonia is down; nitrite stands, and what takes it grows more slowly.',
@@ -54,6 +65,11 @@ enum StartPhase: string
         $always = ['Ammonia and nitrite every 12 h; oxygen high; KH above 4 dKH.'];
 
         return match (true) {
+            $this === self::Unfed => [
+                'Give it a source of ammonia: bottled ammonia to 2 mg/L, a pinch of feed each day, something left to ' .
+                'rot, or fish in a start with fish.',
+                'Then ammonia and nitrite every 12 h.',
+            ],
             $this === self::Ready => [
                 'Feed it until the fish come: a filter without ammonia starves.',
                 'Ammonia and nitrite daily for a week after each step.',

@@ -78,23 +78,15 @@ final readonly class Trace
     }
 
     /**
-     * The day on which both have been under their limits for so many days running, and it is no longer the quiet before
-     * anything came of the load; null when that day does not come.
+     * The day on which both have been under their limits for so many days and stay there to the end: a first dip, as
+     * after a change of water, is none. Null when that day does not come.
      */
     public function stayed(float $tanLimit, float $no2Limit, float $days): ?float
     {
-        $since = null;
-        $risen = $this->under($tanLimit, $no2Limit) === ($this->points[0]['day'] ?? null);
-        foreach ($this->points as $point) {
-            $under = $point['tan_mg_l'] <= $tanLimit && $point['no2_n_mg_l'] <= $no2Limit;
-            $risen = $risen || !$under;
-            $since = $under && $risen ? $since ?? $point['day'] : null;
-            if ($since !== null && $point['day'] >= $since + $days - 1e-9) {
-                return $since + $days;
-            }
-        }
+        $since = $this->under($tanLimit, $no2Limit);
+        $last = $this->points === [] ? null : $this->points[count($this->points) - 1]['day'];
 
-        return null;
+        return $since !== null && $last !== null && $last >= $since + $days - 1e-9 ? $since + $days : null;
     }
 
     /** The first day from one on that a figure is below a level; null when it never is. */

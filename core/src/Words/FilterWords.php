@@ -62,6 +62,32 @@ final readonly class FilterWords
         'wash_tests' =>
             'Ammonia may rise within a day, and nitrite after it: test both every 12 h for two weeks, feed less, ' .
             'and clean no other part of the filter meanwhile.',
+        'since_unknown' =>
+            'Since when {stages} runs is not in the book. Say it under Build: until then it counts as new when the ' .
+            'book began, or as grown in after eight weeks of clean tests.',
+        'since_proven' =>
+            'Since when {stages} runs is not in the book. Eight weeks of clean tests let it count as grown in; say ' .
+            'it under Build.',
+        'read_against_reckoned' =>
+            'Reckoned, {load} g N a day is more than the {capacity} that lives here can take; yet ammonia read ' .
+            '{ammonia} and nitrite {nitrite} {ago} with these fish. More lives in it than the book tells, or it is ' .
+            'yet to show: test both every 12 h, and measure the filter before and after.',
+        'capacity_not_known' =>
+            'What this filter can take today is not known: between {low} and {high} g N a day. The fish give {load}.',
+        'overloaded' =>
+            'The fish give {load} g N a day and the filter can take {capacity} ({low} to {high}) today: ammonia rises. Feed ' .
+            'less, and test ammonia and nitrite every 12 h.',
+        'little_kept_back' =>
+            'The fish give {load} g N a day of the {capacity} ({low} to {high}) that the filter can take: less is kept back than this ' .
+            'system is to keep.',
+        'history_band' =>
+            'How fast bacteria grow and starve is a range: the band is of that, and of what was lost or brought in.',
+        'seed_old_water' =>
+            'Old water carries next to none of what lives in a filter: it grows on surfaces. Move media instead.',
+        'seed_culture' =>
+            'Bottled cultures differ from nothing to a start a week shorter: promise yourself nothing, and test.',
+        'seed_kept_wet' =>
+            'Moved wet and within the hour. A donor can bring disease or a treatment with it: look at its fish first.',
         'set_back' =>
             '{deed}: about {lost} % of the filter’s bacteria went ({low} to {high}). Ammonia may rise within a ' .
             'day, and nitrite after it: test both every 12 h until {until}, and feed less.',

@@ -53,6 +53,19 @@ final readonly class IncidentWords
         'nitrate_test_tap' => 'Test the tap for nitrate.',
         'nitrate_find_cause' =>
             'Then what made it: stock, feed and upkeep, all three. Change more each week, or feed less.',
+        'overload_feed' => 'Feed {feed} g a day at most for now.',
+        'overload_why_feed' =>
+            'The filter takes less than these fish give. What one change of half the water a day still holds is the ' .
+            'most to feed; it grows with the filter.',
+        'overload_tests' => 'Test ammonia and nitrite every 12 h.',
+        'overload_why_tests' =>
+            'Ammonia shows within a day what a filter cannot take; a filter that takes more than is reckoned shows ' .
+            'that too.',
+        'overload_water_ready' =>
+            'Have {litres} L of water ready, free of chlorine and as warm: change it when ammonia reads 0.5.',
+        'overload_why_water_ready' => 'Half the water brings ammonia down by half, and buys the time the filter needs.',
+        'overload_grow' => 'Seed it from a healthy system, or move fish to one that has room.',
+        'overload_why_grow' => 'A filter follows its load within weeks, not within the day on which fish arrive.',
         'nitrate_no_feed' => 'No feed for 24 h.',
         'nitrite_changed_above' => 'The change above brings nitrite to {nitrite} mg/L.',
         'nitrite_change' => 'Change {litres} L, {pct} % of the water, today and while it stands.',

@@ -99,6 +99,28 @@ final class ContractTest extends TestCase
         'filter.single_pass' => ['flow_l_h' => 8000, 'in_mg_l' => 0.3, 'out_mg_l' => 0.24],
         'filter.idle' => ['days' => 28, 'temp_c' => 20],
         'service.wash' => ['kind' => 'hosed'],
+        'filter.history' => [
+            'greatest_g_d' => 60,
+            'temp_c' => 20,
+            'days' => 200,
+            'load_g_d' => 3,
+            'happened' => [
+                ['days_ago' => 60, 'kind' => 'load', 'value' => 6],
+                ['days_ago' => 10, 'kind' => 'lost', 'value' => 30, 'low' => 15, 'high' => 50],
+            ],
+        ],
+        'filter.seed' => ['kind' => 'own_media', 'litres' => 3, 'medium' => 'coarse_matting', 'grown_pct' => 50],
+        'fish.density' => ['biomass_kg' => 50, 'volume_l' => 8979, 'flow_l_h' => 12112],
+        'start.fish_in' => [
+            'volume_l' => 4320,
+            'biomass_kg' => 10,
+            'feed_g_d' => 56,
+            'protein_pct' => 40,
+            'tan_mg_l' => 0.1,
+            'ph' => 7.2,
+            'temp_c' => 20,
+            'alkalinity_mg_l' => 100,
+        ],
         'filter.size' => [
             'load_g_d' => 20,
             'volume_l' => 10000,

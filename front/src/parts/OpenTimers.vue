@@ -25,12 +25,17 @@ const rows = computed(() =>
       ...timer,
       gone: duration(gone),
       left: left === null ? null : duration(Math.max(0, left)),
+      ahead: duration(Math.max(0, (timer.planned ?? 0) - gone)),
       state: past(timer.emergency_at) ? 'emergency' : past(timer.act_at) ? 'act' : 'watch',
     }
   }),
 )
 type Row = (typeof rows.value)[number]
 function says(timer: Row): string {
+  if (timer.kind === 'fish_in')
+    return timer.state === 'watch'
+      ? `in about ${timer.ahead}: ammonia reaches its trigger`
+      : 'now: ammonia is at its trigger'
   if (timer.kind === 'bath')
     return timer.state === 'emergency'
       ? `the last safe minute is over: fish out now`
@@ -46,7 +51,7 @@ function says(timer: Row): string {
   const left = timer.left === null ? '' : `; ${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`
   return `planned for ${timer.planned} min${over}${left}`
 }
-const PAGES = { pump_off: 'water', bath: 'dose', shut_off: 'plumbing' } as const
+const PAGES = { pump_off: 'water', bath: 'dose', shut_off: 'plumbing', fish_in: 'maturing' } as const
 const page = (timer: Timer) => ({ name: PAGES[timer.kind], params: { system: timer.system } })
 const flows = useSend(
   (timer: Timer) => timer.system,
@@ -89,6 +94,8 @@ function duration(minutes: number): string {
           ><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'bath'"
           ><b>{{ timer.name }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template
+        ><template v-else-if="timer.kind === 'fish_in'"
+          ><b>{{ timer.name }}</b> at {{ timer.system_name }}</template
         ><template v-else
           ><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template
         ></RouterLink

@@ -30,6 +30,7 @@ const part = usePart(
     sleeve_wiped_on: '',
     vessel_id: '',
     fed: '',
+    began: '',
     since: '',
     bypassable: 'no',
     bypassed: 'no',
@@ -46,6 +47,7 @@ const part = usePart(
       fed: stage.fed ?? '',
       vessel_id: stage.vessel_id ?? '',
     }),
+    began: stage.since === null ? 'unknown' : 'since',
     medium: stage.area_m2_m3 === null ? stage.medium : OWN,
   }),
 )
@@ -157,7 +159,22 @@ const fields = computed<PartField[]>(() => [
     ],
     more: true,
   },
-  { key: 'since', label: 'Media in since', day: true, hint: 'new today, or since when; empty: nobody knows' },
+  ...(kind.value?.nitrifies
+    ? [
+        {
+          key: 'began',
+          label: 'Media in since',
+          choices: [
+            { value: '', label: 'choose' },
+            { value: 'today', label: 'new today' },
+            { value: 'since', label: 'running since' },
+            { value: 'unknown', label: 'not known' },
+          ],
+          hint: 'what lives in it follows from that',
+        },
+        ...(form.began === 'since' ? [{ key: 'since', label: 'since the', day: true }] : []),
+      ]
+    : []),
   { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'for how long the water stays' },
   {
     key: 'plan_m2',
@@ -176,6 +193,7 @@ function save(): void {
     medium: own || !nitrifies ? null : form.medium,
     area_m2_m3: own && nitrifies ? form.area_m2_m3 : null,
     media_l: nitrifies ? form.media_l : null,
+    ...(nitrifies ? {} : { began: 'unknown' }),
   })
 }
 

@@ -5,7 +5,6 @@ import { computed, reactive } from 'vue'
 import { Refusal } from '@/api/client'
 import { useCapacity, useFilter, useSession, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
-import { assumedGrown } from '@/parts/assumedGrown'
 import FormField from '@/parts/FormField.vue'
 import StateMark from '@/parts/StateMark.vue'
 import FigureButton from '@/parts/FigureButton.vue'
@@ -35,7 +34,8 @@ const trouble = computed(() =>
   capacity.error.value && Object.keys(errors.value).length === 0 ? capacity.error.value.message : null,
 )
 const shown = computed(() => capacity.data.value ?? { ...props.system.capacity })
-const assumed = computed(() => assumedGrown(shown.value))
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
 
 /** A condition as it stands, without its unit, to type over. */
 const plain = (text: string, unit: string | null) => (unit === null ? text : text.replace(` ${unit}`, ''))
@@ -60,8 +60,16 @@ function reset(): void {
       ></span
     >
   </p>
-  <p v-if="assumed" class="caution">
-    {{ assumed }}.
+  <p v-if="shown.gap" class="caution">{{ shown.gap.text }}</p>
+  <p v-if="shown.living" class="soft">
+    {{ number(shown.living.pct) }} % of its surface lives today ({{ number(shown.living.low_pct) }} to
+    {{ number(shown.living.high_pct) }}), {{ shown.living.from
+    }}<template v-if="shown.band"
+      >: it takes {{ number(shown.band.low_g_d) }} to {{ number(shown.band.high_g_d) }} g N a day</template
+    >.
+  </p>
+  <p v-if="shown.living?.asks" class="caution">
+    {{ shown.living.asks.text }}
     <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Say since when</RouterLink>
   </p>
   <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>

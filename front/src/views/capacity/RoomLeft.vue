@@ -10,7 +10,8 @@ const number = (value: number) =>
     Math.abs(value) < 0.5 ? 0 : Math.round(value),
   )
 /** What is far beyond any keeping is said as such. */
-const much = (value: number, most: number) => (value > most ? 'plenty' : number(value))
+const much = (value: number | null, most: number) =>
+  value === null ? '—' : value > most ? 'plenty' : number(value)
 const short = computed(() => props.room.fish_now.value < 0)
 const sentence = computed(() => {
   const { room } = props
@@ -56,6 +57,10 @@ const sentence = computed(() => {
         </tr>
       </tbody>
     </table>
+    <p v-if="room.kept_back_pct" class="soft small">
+      {{ number(room.kept_back_pct) }} % of what the filter can take is kept back, by the school followed
+      here.
+    </p>
     <p class="soft small">
       Worked out: <FigureButton :figure="room.feed_now" /> at once,
       <FigureButton :figure="room.feed_grown" /> in steps.

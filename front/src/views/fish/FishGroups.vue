@@ -11,7 +11,16 @@ const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
 const part = usePart(
   () => props.system.slug,
   'fish',
-  () => ({ name: '', count: '', length_cm: '', weight_g: '', condition: '', vessel_id: '', arrived_on: '' }),
+  () => ({
+    name: '',
+    count: '',
+    length_cm: '',
+    weight_g: '',
+    condition: '',
+    vessel_id: '',
+    came: '',
+    arrived_on: '',
+  }),
   () => props.fish.groups,
   (group) =>
     asTyped({
@@ -21,10 +30,11 @@ const part = usePart(
       weight_g: group.weight_g,
       condition: group.condition,
       vessel_id: group.vessel_id ?? '',
+      came: group.arrived_on === null ? 'here' : 'since',
       arrived_on: group.arrived_on,
     }),
 )
-const { open } = part
+const { open, form } = part
 const doing = ref<string>()
 
 const fields = computed<PartField[]>(() => [
@@ -41,7 +51,18 @@ const fields = computed<PartField[]>(() => [
       ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
     ],
   },
-  { key: 'arrived_on', label: 'Arrived on', day: true },
+  {
+    key: 'came',
+    label: 'They',
+    choices: [
+      { value: '', label: 'choose' },
+      { value: 'here', label: 'are here already' },
+      { value: 'today', label: 'arrived today' },
+      { value: 'since', label: 'arrived on' },
+    ],
+    hint: 'the filter has to grow to what arrives',
+  },
+  ...(form.came === 'since' ? [{ key: 'arrived_on', label: 'Arrived on', day: true }] : []),
 ])
 const bay = (id: string | null) => props.system.build.vessels.find((vessel) => vessel.id === id)?.name
 const number = (value: number) =>

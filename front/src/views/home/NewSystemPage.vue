@@ -7,10 +7,11 @@ import { answer, api, Refusal } from '@/api/client'
 import { queryClient, useVocabulary } from '@/api/queries'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
 
 const router = useRouter()
 const vocabulary = useVocabulary()
-const form = reactive({ name: '', kind: '', life_stage: '', template: '' })
+const form = reactive({ name: '', kind: '', life_stage: '', template: '', began: '', since: '' })
 const kinds: Record<string, string> = {
   holding: 'Holding',
   quarantine: 'Quarantine',
@@ -100,6 +101,33 @@ const trouble = computed(() =>
           ]"
         />
       </FormField>
+      <FormField
+        v-if="form.template"
+        v-slot="{ id, status, described }"
+        label="Its filter is"
+        :error="errors.began"
+        hint="What lives in a filter follows from when it began."
+      >
+        <ChoiceField
+          :id="id"
+          v-model="form.began"
+          :status="status"
+          :aria-describedby="described"
+          :choices="[
+            { value: '', label: 'choose' },
+            { value: 'today', label: 'new today' },
+            { value: 'since', label: 'running since' },
+            { value: 'unknown', label: 'of an age nobody knows' },
+          ]"
+        />
+      </FormField>
+      <TypedField
+        v-if="form.template && form.began === 'since'"
+        v-model="form.since"
+        label="since the"
+        day
+        :error="errors.since"
+      />
       <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
       <NButton type="primary" attr-type="submit" :loading="add.isPending.value">Add the system</NButton>
     </form>

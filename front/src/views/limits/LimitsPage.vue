@@ -65,11 +65,11 @@ const drop = useSend(
 )
 const follow = useSend(
   () => props.system.slug,
-  (to: { topic: string; school: string; reason: string }) =>
+  (to: { topic: string; school: string | null; reason: string; for?: 'site' }) =>
     answer(() =>
       api.PUT('/api/systems/{system}/schools/{topic}', {
         params: { path: { system: props.system.slug, topic: to.topic } },
-        body: { school: to.school, reason: to.reason },
+        body: { school: to.school, reason: to.reason, for: to.for ?? 'system' },
       }),
     ),
 )
@@ -155,8 +155,56 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
             {{ school.name }}
           </option>
         </select>
-        <span class="soft">{{ topic.says }}</span>
-        <label v-if="writes && topic.follows !== 'usual'" class="why small"
+        <span class="soft"
+          >{{ topic.says }}
+          <span class="small"
+            >{{ topic.changes }}
+            {{
+              topic.own !== null
+                ? 'Chosen for this system.'
+                : topic.site !== null
+                  ? 'Chosen for all systems here.'
+                  : 'As usual.'
+            }}</span
+          ></span
+        >
+        <span v-if="writes" class="small scope">
+          <button
+            v-if="topic.own !== null && topic.own !== topic.site"
+            type="button"
+            class="link-button"
+            :aria-label="`Follow this school of ${topic.name.toLowerCase()} in all systems`"
+            @click="
+              follow.send({
+                topic: topic.id,
+                school: topic.follows,
+                reason: topic.reason ?? '',
+                for: 'site',
+              })
+            "
+          >
+            For all systems
+          </button>
+          <button
+            v-if="topic.own !== null"
+            type="button"
+            class="link-button"
+            :aria-label="`Nothing of its own for ${topic.name.toLowerCase()}`"
+            @click="follow.send({ topic: topic.id, school: null, reason: '' })"
+          >
+            As all others
+          </button>
+          <button
+            v-if="topic.own === null && topic.site !== null"
+            type="button"
+            class="link-button"
+            :aria-label="`Back to usual for ${topic.name.toLowerCase()} in all systems`"
+            @click="follow.send({ topic: topic.id, school: null, reason: '', for: 'site' })"
+          >
+            Back to usual for all
+          </button>
+        </span>
+        <label v-if="writes && topic.own !== null" class="why small"
           >why
           <input
             class="inline"

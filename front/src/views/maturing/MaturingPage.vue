@@ -2,11 +2,13 @@
 import { useDebounce } from '@vueuse/core'
 import { computed, reactive } from 'vue'
 import { Refusal } from '@/api/client'
-import { useMaturing } from '@/api/queries'
+import { useMaturing, useSession, useVocabulary } from '@/api/queries'
 import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
+import FishInBlock from './FishInBlock.vue'
+import SeedList from './SeedList.vue'
 import StartCurve from './StartCurve.vue'
 
 const props = defineProps<{ system: System }>()
@@ -18,7 +20,11 @@ const asked = useDebounce(
 const query = useMaturing(() => props.system.slug, asked)
 const start = computed(() => query.data.value)
 const errors = computed(() => (query.error.value instanceof Refusal ? query.error.value.errors : {}))
+const words = useVocabulary()
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
 const STAGES = [
+  ['unfed', 'No ammonia'],
   ['waiting', 'Ammonia stands'],
   ['ammonia', 'Ammonia falls'],
   ['nitrite', 'Nitrite stands'],
@@ -33,7 +39,24 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
 <template>
   <p v-if="query.isError.value && !start" class="fault" role="alert">{{ query.error.value?.message }}</p>
   <p v-else-if="!start" class="soft">Reading the start …</p>
-  <template v-else-if="!start.starting">
+  <template v-else>
+    <FishInBlock v-if="start.fish_in" :system="system" :start="start.fish_in" />
+    <p v-for="one in start.advice" :key="one.code" class="caution">{{ one.text }}</p>
+    <p v-if="start.takes && start.living" class="lives">
+      The filter can take <FigureButton :figure="start.takes" /><template v-if="start.band">
+        ({{ number(start.band.low_g_d) }} to {{ number(start.band.high_g_d) }})</template
+      >
+      today; the fish give <FigureButton :figure="start.load" />.
+      <span class="soft"
+        >{{ number(start.living.pct) }} % of its surface lives, {{ start.living.from }}.</span
+      >
+    </p>
+    <p v-if="start.living?.asks" class="caution">
+      {{ start.living.asks.text }}
+      <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Say since when</RouterLink>
+    </p>
+  </template>
+  <template v-if="start && !start.starting">
     <p class="lead">{{ start.says }}</p>
     <p>
       <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink> or see
@@ -41,9 +64,10 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
       <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">Capacity</RouterLink>.
     </p>
   </template>
-  <template v-else>
+  <template v-else-if="start">
     <p class="ready">
       <template v-if="start.stage === 'ready'">Ready.</template>
+      <template v-else-if="start.stage === 'unfed'">No day: nothing feeds it.</template>
       <template v-else-if="start.ready_on"
         >Ready about <b>{{ day(start.ready_on) }}</b><template v-if="start.early_on && start.late_on"
           >, between {{ day(start.early_on) }} and {{ day(start.late_on) }}</template
@@ -126,6 +150,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
       </p>
     </section>
   </template>
+  <SeedList v-if="start" :system="system" :start="start" :words="words.data.value" :writes="writes" />
 </template>
 
 <style scoped>
@@ -137,6 +162,11 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
 
 .ready {
   font-size: 1.5rem;
+}
+
+.lives {
+  max-width: 48rem;
+  margin: 0.5rem 0 1rem;
 }
 
 .way {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { System } from '@/api/types'
-import { assumedGrown } from '@/parts/assumedGrown'
 import FigureButton from '@/parts/FigureButton.vue'
 import ReadingStrip from '@/parts/ReadingStrip.vue'
 import StateMark from '@/parts/StateMark.vue'
@@ -13,7 +12,9 @@ const props = defineProps<{ system: System }>()
 
 const plumbing = usePlumbing(() => props.system.slug)
 
-const assumed = computed(() => assumedGrown(props.system.capacity))
+const assumed = computed(
+  () => props.system.capacity.gap?.text ?? props.system.capacity.living?.asks?.text ?? null,
+)
 const due = computed(() => props.system.schedule.tests.filter((test) => test.stands !== 'done'))
 const share = computed(() =>
   Object.fromEntries(props.system.capacity.stages.map((stage) => [stage.id, stage.share])),
@@ -77,7 +78,7 @@ const columns = computed(() => {
     <StateMark v-if="system.capacity.state" :state="system.capacity.state" quiet />
     <span
       >{{ system.capacity.sentence }}
-      <span v-if="assumed" class="soft">{{ assumed }}.</span>
+      <span v-if="assumed" class="soft">{{ assumed }}</span>
       <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">The ledger</RouterLink></span
     >
   </p>

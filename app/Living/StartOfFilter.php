@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-namespace App\Maturing;
+namespace App\Living;
 
 use App\Fish\FeedPlan;
 use App\Models\Dose;
 use App\Models\FeedFigure;
+use App\Models\Seed;
 use App\Models\Setback;
-use App\Models\Stage;
 use App\Models\System;
 use App\Models\WaterChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Model\StartWithFish;
 
 /**
  * A start as the book tells it: since when, what was read, and what happened, in days since its first reading of
@@ -23,7 +23,7 @@ use Ironwort\Core\Filter\StageKinds;
 final readonly class StartOfFilter
 {
     /** A stage that has run for longer is no start any more. */
-    public const FOLLOWED_D = 180;
+    public const FOLLOWED_D = StartWithFish::YOUNG_D;
 
     private const MOST_EVENTS = 480;
 
@@ -37,21 +37,14 @@ final readonly class StartOfFilter
     private function __construct(private System $system, public Carbon $since, private array $rows) {}
 
     /** Null where nothing is being started, or ammonia was never read since it was. */
-    public static function of(System $system, StageKinds $kinds): ?self
+    public static function of(System $system, Past $past): ?self
     {
-        $stages = $system->stages->filter(
-            static fn(Stage $stage): bool => $stage->since !== null &&
-                !$stage->bypassed &&
-                $kinds->get($stage->kind)->nitrifies(),
-        );
-        /** @var ?Carbon $youngest */
-        $youngest = $stages->max(static fn(Stage $stage): ?Carbon => $stage->since);
         $starting = $system->kind === 'start' || $system->life_stage === 'starting';
         $oldest = Carbon::now()->subDays(self::FOLLOWED_D);
-        if (!$starting && ($youngest === null || $youngest->lt($oldest))) {
+        if (!$starting && $past->begins($system) === null) {
             return null;
         }
-        $from = $youngest !== null && $youngest->gt($oldest) ? $youngest : $oldest;
+        $from = $past->begins($system) ?? $oldest;
         /**
          * @var list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string,
          *     high: string}> $rows
@@ -71,6 +64,15 @@ final readonly class StartOfFilter
             null;
 
         return $first === null ? null : new self($system, Carbon::parse($first->taken_at), $rows);
+    }
+
+    /**
+     * Where the whole filter is young: no stage that carries bacteria is older than a start is followed for, and of each
+     * it is known. Else its readings speak of what was there before.
+     */
+    public static function whole(System $system, Past $past): ?self
+    {
+        return $past->young($system, self::FOLLOWED_D) ? self::of($system, $past) : null;
     }
 
     public function day(Carbon $at): float
@@ -124,9 +126,9 @@ final readonly class StartOfFilter
     }
 
     /** @return list<array<string, float|string>> of `filter.maturation` */
-    public function events(FeedPlan $feeds, float $tempC): array
+    public function events(FeedPlan $feeds, float $tempC, float $volumeL): array
     {
-        $events = [];
+        $events = [...$this->stock(), ...$this->seeds($volumeL)];
         /** @var Collection<int, WaterChange> $changes */
         $changes = WaterChange::query()
             ->where('system_id', $this->system->id)
@@ -186,6 +188,67 @@ final readonly class StartOfFilter
         }
 
         return array_slice([...$events, ...$this->warmth($tempC)], 0, self::MOST_EVENTS);
+    }
+
+    /** Fish that were in the water on day 0, kg. */
+    public function kg(): float
+    {
+        return Stock::of($this->system, $this->since)->kgOn($this->date());
+    }
+
+    /** Feed as it was planned on day 0, g/d. */
+    public function feed(FeedPlan $feeds, float $tempC): float
+    {
+        $plans = FeedFigure::query()->where('system_id', $this->system->id)->orderBy('since')->get();
+        $plan =
+            $plans->last(fn(FeedFigure $one): bool => $one->since->toDateString() <= $this->date()) ?? $plans->first();
+
+        return $plan === null || $this->kg() <= 0 ? 0.0 : $feeds->perDay($this->system, $plan, $tempC);
+    }
+
+    private function date(): string
+    {
+        return $this->since->copy()->setTimezone($this->system->site->timezone)->toDateString();
+    }
+
+    /** @return list<array<string, float|string>> fish that came and went */
+    private function stock(): array
+    {
+        $stock = Stock::of($this->system, $this->since);
+        $events = [];
+        foreach ($stock->days() as $day) {
+            if ($day > $this->date()) {
+                $events[] = [
+                    'at_d' => max(0.0, $this->day(Carbon::parse($day, $this->system->site->timezone))),
+                    'kind' => 'fish',
+                    'value' => $stock->kgOn($day),
+                ];
+            }
+        }
+
+        return $events;
+    }
+
+    /** @return list<array<string, float|string>> */
+    private function seeds(float $volumeL): array
+    {
+        $seeds = Seed::query()
+            ->where('system_id', $this->system->id)
+            ->where('happened_on', '>=', $this->date())
+            ->limit(100)
+            ->get();
+
+        return array_values(
+            $seeds
+                ->map(
+                    fn(Seed $seed): array => [
+                        'at_d' => max(0.0, $this->day($seed->happened_on)),
+                        'kind' => 'seed',
+                        'value' => (1000 * $seed->gain_g_d) / $volumeL,
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return list<array<string, float|string>> each change of temperature that was read */

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Filter;
+
+/**
+ * What hours without flow cost a filter of several stages: each by whether it is packed, weighed by what it carries.
+ *
+ * @see Deed for the table
+ */
+final readonly class Stop
+{
+    /** A shorter stop is none that a filter is watched for, hours. Common practice, no source. */
+    public const COUNTS_H = 1.0;
+
+    private function __construct(public Deed $deed, public float $lost, public float $low, public float $high) {}
+
+    /**
+     * @param  list<array{packed: bool, carries: float}>  $stages  what each takes when grown, in one unit
+     * @return ?self null where nothing carries, or it stood for less than an hour
+     */
+    public static function of(float $hours, array $stages): ?self
+    {
+        $all = array_sum(array_column($stages, 'carries'));
+        if ($hours < self::COUNTS_H || $all <= 0) {
+            return null;
+        }
+        $sum = ['lost' => 0.0, 'low' => 0.0, 'high' => 0.0];
+        $packed = 0.0;
+        foreach ($stages as $stage) {
+            $costs = Deed::stop($stage['packed'])->costs($hours, $stage['carries'] / $all);
+            foreach ($costs as $end => $pct) {
+                $sum[$end] += $pct;
+            }
+            $packed += $stage['packed'] ? $stage['carries'] : 0.0;
+        }
+
+        return new self(Deed::stop($packed > $all / 2), $sum['lost'], $sum['low'], $sum['high']);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Fish;
+
+use Ironwort\Core\Calc\Calculator;
+use Ironwort\Core\Calc\Given;
+use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Calc\Output;
+use Ironwort\Core\Calc\Result;
+use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Measure\Format;
+
+/**
+ * How densely fish are kept: by the water they have and by the water that passes them.
+ *
+ *     50 kg in 8,979 L at 12,112 L/h  →  5.57 kg/m³, 4.13 kg per m³/h
+ *
+ * What is too dense differs by keeper and by oxygen: a school.
+ */
+final readonly class DensityCalculator implements Calculator
+{
+    public function name(): string
+    {
+        return 'fish.density';
+    }
+
+    public function title(): string
+    {
+        return 'Stocking density';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6),
+            Input::number('volume_l', 'Volume', 'L', 0.1, 1e8),
+            Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e8)->or(0.0),
+        ];
+    }
+
+    public function outputs(): array
+    {
+        return [new Output('kg_m3', 'kg/m³'), new Output('kg_per_m3_h', 'kg per m³/h')];
+    }
+
+    public function calculate(Given $given): Result
+    {
+        $kg = $given->number('biomass_kg');
+        $density = self::kgM3($kg, $given->number('volume_l'));
+        $flow = $given->number('flow_l_h');
+        $work = new Working();
+        $work->step(
+            'Fish by the water they have.',
+            'kg / m³',
+            Format::number($kg, 3) . ' kg, ' . Format::number($given->number('volume_l'), 5) . ' L',
+            Format::number($density, 3) . ' kg/m³',
+        );
+        if ($flow > 0) {
+            $work->step(
+                'And by the water that passes them.',
+                'kg / (m³/h)',
+                Format::number($flow, 5) . ' L/h',
+                Format::number((1000 * $kg) / $flow, 3) . ' kg per m³/h',
+            );
+        }
+        $work->cite('cp-density');
+
+        return $work->result(['kg_m3' => $density, 'kg_per_m3_h' => $flow > 0 ? (1000 * $kg) / $flow : null]);
+    }
+
+    /** @param  float  $volumeL  above 0 */
+    public static function kgM3(float $kg, float $volumeL): float
+    {
+        return (1000 * $kg) / $volumeL;
+    }
+}

@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui'
+import { computed, reactive } from 'vue'
+import { answer, api } from '@/api/client'
+import type { Maturing, System, Vocabulary } from '@/api/types'
+import { useSend } from '@/api/useSend'
+import ChoiceField from '@/parts/ChoiceField.vue'
+import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
+import { day } from '@/units/time'
+
+const props = defineProps<{
+  system: System
+  start: Maturing
+  words: Vocabulary | undefined
+  writes: boolean
+}>()
+const form = reactive({
+  kind: 'own_media',
+  litres: '',
+  medium: 'coarse_matting',
+  from: '',
+  from_stage: '',
+  donor: '',
+  made_up: 'yes',
+  happened_on: '',
+})
+const kind = computed(() => props.start.seed_kinds.find((one) => one.id === form.kind))
+const donor = computed(() => props.start.donors.find((one) => one.slug === form.from))
+const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
+const add = useSend(
+  () => props.system.slug,
+  (_, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/seeds/{id}', {
+        ...path(key),
+        body: {
+          kind: form.kind,
+          litres: kind.value?.media ? form.litres : '',
+          medium: form.kind === 'own_media' || !kind.value?.media ? '' : form.medium,
+          from: form.kind === 'own_media' ? form.from : '',
+          from_stage: form.kind === 'own_media' ? form.from_stage : '',
+          donor: form.donor,
+          made_up: form.made_up === 'yes',
+          happened_on: form.happened_on,
+        },
+      }),
+    ),
+  () => Object.assign(form, { litres: '', donor: '', happened_on: '' }),
+)
+const remove = useSend(
+  () => props.system.slug,
+  (id: string) => answer(() => api.DELETE('/api/systems/{system}/seeds/{id}', path(id))),
+)
+const number = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'donor not known' }
+</script>
+
+<!-- What was brought into this filter, and what it gave to others. -->
+<template>
+  <section class="part" aria-label="Seeds">
+    <h2>Seeds</h2>
+    <p class="soft small">
+      Mature media from a healthy system are best; squeezings bring little; bottled cultures anything between
+      nothing and a week. Seed again after each large change of water.
+    </p>
+    <form v-if="writes" class="fields" novalidate @submit.prevent="add.send(undefined)">
+      <FormField v-slot="{ id, status }" label="Seed with" :error="add.errors.value.kind"
+        ><ChoiceField
+          :id="id"
+          v-model="form.kind"
+          :status="status"
+          :choices="start.seed_kinds.map((one) => ({ value: one.id, label: one.name }))"
+      /></FormField>
+      <template v-if="form.kind === 'own_media'">
+        <FormField v-slot="{ id, status }" label="From" :error="add.errors.value.from"
+          ><ChoiceField
+            :id="id"
+            v-model="form.from"
+            :status="status"
+            :choices="[
+              { value: '', label: 'choose' },
+              ...start.donors.map((one) => ({ value: one.slug, label: one.name })),
+            ]"
+        /></FormField>
+        <FormField v-if="donor" v-slot="{ id, status }" label="Its stage" :error="add.errors.value.from_stage"
+          ><ChoiceField
+            :id="id"
+            v-model="form.from_stage"
+            :status="status"
+            :choices="[
+              { value: '', label: 'the liveliest' },
+              ...donor.stages.map((one) => ({
+                value: one.id,
+                label: `${one.name}, ${number(one.litres)} L`,
+              })),
+            ]"
+        /></FormField>
+        <FormField v-slot="{ id, status }" label="In its place"
+          ><ChoiceField
+            :id="id"
+            v-model="form.made_up"
+            :status="status"
+            :choices="[
+              { value: 'yes', label: 'new medium went in' },
+              { value: 'no', label: 'nothing: the donor holds less' },
+            ]"
+        /></FormField>
+      </template>
+      <FormField
+        v-else-if="kind?.media"
+        v-slot="{ id, status }"
+        label="Medium"
+        :error="add.errors.value.medium"
+        ><ChoiceField
+          :id="id"
+          v-model="form.medium"
+          :status="status"
+          :choices="(words?.media ?? []).map((one) => ({ value: one.id, label: one.name }))"
+      /></FormField>
+      <TypedField
+        v-if="kind?.media"
+        v-model="form.litres"
+        label="Media"
+        unit="L"
+        :error="add.errors.value.litres"
+      />
+      <FormField
+        v-if="kind?.media"
+        v-slot="{ id, status }"
+        label="Disease or treatment at the donor"
+        :error="add.errors.value.donor"
+        ><ChoiceField
+          :id="id"
+          v-model="form.donor"
+          :status="status"
+          :choices="[
+            { value: '', label: 'look first, then choose' },
+            { value: 'clean', label: 'none' },
+            { value: 'sick', label: 'yes' },
+            { value: 'unknown', label: 'not known' },
+          ]"
+      /></FormField>
+      <TypedField
+        v-model="form.happened_on"
+        label="On"
+        day
+        hint="empty is today"
+        :error="add.errors.value.happened_on"
+      />
+      <NButton attr-type="submit" :loading="add.pending.value">Book the seed</NButton>
+    </form>
+    <p v-for="one in donor?.against ?? []" :key="one.text" class="caution danger">{{ one.text }}</p>
+    <p v-if="add.trouble.value" class="fault" role="alert">{{ add.trouble.value }}</p>
+    <ul class="rows">
+      <li v-for="seed in start.seeds" :key="seed.id">
+        <span class="soft">{{ day(seed.on) }}</span>
+        <span
+          >{{ seed.text }}: brings <b>{{ number(seed.gain_g_d) }} g N/d</b> ({{ number(seed.low_g_d) }} to
+          {{ number(seed.high_g_d) }}), {{ DONOR[seed.donor] }}</span
+        >
+        <button
+          v-if="writes"
+          type="button"
+          class="link-button small"
+          :aria-label="`Undo the seed of ${seed.on}`"
+          @click="remove.send(seed.id)"
+        >
+          Undo
+        </button>
+      </li>
+      <li v-for="one in start.given" :key="`${one.on} ${one.to}`">
+        <span class="soft">{{ day(one.on) }}</span>
+        <span
+          >{{ number(one.litres) }} L of media went from here to {{ one.to
+          }}<template v-if="one.made_up">; new medium took its place</template></span
+        >
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.fields > :first-child {
+  flex: 0 1 22rem;
+}
+</style>
