@@ -12,9 +12,9 @@ use App\Living\Past;
 use App\Models\Age;
 use App\Models\System;
 use App\Readings\LatestWater;
+use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
-use Illuminate\Support\Carbon;
 use Ironwort\Core\Filter\Carrying;
 use Ironwort\Core\Filter\Evidence;
 use Ironwort\Core\Filter\Limit;
@@ -179,7 +179,7 @@ final readonly class CapacityReport
         if (!$carrying->state->worseThan(State::Watch)) {
             return [$carrying->state, null];
         }
-        $gap = $asked ? null : $this->contradicted($system, $water, $carrying);
+        $gap = $asked ? null : $this->contradicted($system, $water, $carrying, $living?->kind === 'measured');
         if ($gap !== null) {
             return [State::Watch, $gap];
         }
@@ -198,8 +198,12 @@ final readonly class CapacityReport
         ];
     }
 
-    /** What was read against what is reckoned. */
-    private function contradicted(System $system, LatestWater $water, Carrying $carrying): ?Message
+    /**
+     * What was read against what is reckoned.
+     *
+     * @param  bool  $fitted  whether the reckoning rests on these very readings
+     */
+    private function contradicted(System $system, LatestWater $water, Carrying $carrying, bool $fitted): ?Message
     {
         $ammonia = $water->get(Parameter::Ammonia);
         $nitrite = $water->get(Parameter::Nitrite);
@@ -216,7 +220,8 @@ final readonly class CapacityReport
             $read->diffInHours(Carbon::now()),
             $since === null ? INF : max(0.0, $since->diffInHours($read)),
         )
-            ? Message::of('filter.read_against_reckoned', [
+            ? // What was fitted to the readings cannot be contradicted by them: it has not grown yet.
+            Message::of($fitted ? 'filter.not_grown_yet' : 'filter.read_against_reckoned', [
                 'load' => Format::number($carrying->load, 3),
                 'capacity' => Format::number($carrying->capacity, 3),
                 'ammonia' => Format::number($ammonia->value, 2),

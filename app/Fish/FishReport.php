@@ -12,6 +12,7 @@ use App\Models\FishMeasure;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Illuminate\Support\Carbon;
@@ -23,7 +24,12 @@ final readonly class FishReport
 {
     private const NEWEST = 20;
 
-    public function __construct(private LoopSums $systems, private VolumeReport $volumes, private FeedPlan $feed) {}
+    public function __construct(
+        private LoopSums $systems,
+        private VolumeReport $volumes,
+        private FeedPlan $feed,
+        private LimitsInForce $limits,
+    ) {}
 
     /** @return array<string, mixed> */
     public function of(System $system, LatestWater $water): array
@@ -49,6 +55,7 @@ final readonly class FishReport
 
         return [
             'biomass' => $biomass->toArray(),
+            'density_limit_kg_m3' => $this->limits->following($system)->in('density')->figure($system->kind),
             'density_kg_m3' => $volume > 0 ? (1000 * $biomass->value) / $volume : null,
             'groups' => array_values(
                 $system->fish->load('measures')->map(fn(FishGroup $group): array => $this->group($group))->all(),

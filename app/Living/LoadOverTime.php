@@ -6,7 +6,6 @@ namespace App\Living;
 
 use App\Fish\FeedPlan;
 use App\Models\Dose;
-use App\Models\Feed;
 use App\Models\FeedFigure;
 use App\Models\System;
 use App\Volumes\LoopSums;

@@ -67,8 +67,8 @@ final readonly class StartOfFilter
     }
 
     /**
-     * Where the whole filter is young: no stage that carries bacteria is older than a start is followed for, and of each
-     * it is known. Else its readings speak of what was there before.
+     * Where the whole filter is young: no stage that carries bacteria is older than a start is followed for, and of
+     * each it is known. Else its readings speak of what was there before.
      */
     public static function whole(System $system, Past $past): ?self
     {

@@ -17,8 +17,8 @@ use Ironwort\Core\Fish\Condition;
 final readonly class Stock
 {
     /**
-     * @param  list<array{arrived: ?string, count: int, kg: float, events: list<array{day: string, count: int}>}>  $groups
-     *     kg of one fish; events are what to add to today's count for every day before them
+     * @param  list<array{arrived: ?string, count: int, kg: float, events: list<array{day: string, count:
+     *     int}>}>  $groups  kg of one fish; events are what to add to today's count for every day before them
      */
     private function __construct(private array $groups) {}
 

@@ -24,7 +24,10 @@ final readonly class Reference
         );
         $header = explode(',', array_shift($lines));
 
-        return array_map(static fn(string $line): array => array_combine($header, explode(',', $line)), $lines);
+        return array_map(
+            static fn(string $line): array => array_combine($header, str_getcsv($line, escape: '')),
+            $lines,
+        );
     }
 
     /**

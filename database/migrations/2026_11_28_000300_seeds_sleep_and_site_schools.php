@@ -6,7 +6,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Seeds are deeds with a donor and a band; sleep that has ended stays in the book; a school may hold for the whole site.
+ * Seeds are deeds with a donor and a band; sleep that has ended stays in the book; a school may hold for the whole
+ * site.
  *
  * Protects: what was moved from one system to another is told at both; a stop that a seed or a clock booked of itself
  * goes with what it came from.

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Build\LayBuild;
+use App\Maturing\BookSeed;
+use App\Maturing\PlannedSeed;
+use App\Models\FishEvent;
 use App\Models\Good;
 use App\Models\Kit;
 use App\Models\Role;
@@ -19,6 +22,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
+use Ironwort\Core\Filter\SeedKind;
+use Ironwort\Core\Fish\Condition;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 
@@ -52,6 +57,7 @@ final class DemoSeeder extends Seeder
         private readonly DemoWater $water,
         private readonly VolumeReport $volumes,
         private readonly LoopSums $systems,
+        private readonly BookSeed $seeds,
     ) {}
 
     /** @return list<array{email: string, password: string, who: string}> */
@@ -97,6 +103,11 @@ final class DemoSeeder extends Seeder
             foreach (DemoSystems::all() as $position => $plan) {
                 $this->system($site, $plan, $position, $people, $waters);
             }
+            foreach (DemoSystems::all() as $plan) {
+                if (isset($plan['seed'])) {
+                    $this->moved($site, $plan, $people[1]);
+                }
+            }
         });
     }
 
@@ -126,6 +137,9 @@ final class DemoSeeder extends Seeder
         foreach ($plan['fish'] as $i => $group) {
             $system->fish()->create([...$own, 'condition' => 1.5, ...$group, 'position' => $i]);
         }
+        foreach ($plan['gone'] ?? [] as $i => [$name, $count, $length, $arrived, $sold]) {
+            $this->gone($system, $name, $count, $length, $arrived, $sold, 100 + $i);
+        }
         $system->load(['site', 'vessels', 'stages', 'fish']);
         $volume = $this->volumes->inUse($system)->value;
         $days = $this->water->days(
@@ -136,6 +150,63 @@ final class DemoSeeder extends Seeder
             DemoSystems::SOURCES,
         );
         (new DemoBook($system, $people, $waters, $volume))->write($plan, $days);
+    }
+
+    /** Fish that lived here, and were sold. */
+    private function gone(
+        System $system,
+        string $name,
+        int $count,
+        float $length,
+        int $arrived,
+        int $sold,
+        int $position,
+    ): void {
+        $system->fish()->create([
+            'site_id' => $system->site_id,
+            'name' => $name,
+            'count' => 0,
+            'length_cm' => $length,
+            'condition' => 1.5,
+            'arrived_on' => Carbon::now()->subDays($arrived)->toDateString(),
+            'position' => $position,
+        ]);
+        FishEvent::query()->create([
+            'site_id' => $system->site_id,
+            'kind' => 'sold',
+            'from_system_id' => $system->id,
+            'group_name' => $name,
+            'count' => $count,
+            'mean_weight_g' => Condition::weight($length),
+            'happened_on' => Carbon::now()->subDays($sold)->toDateString(),
+            'reason' => 'sold to a yard up the valley',
+        ]);
+    }
+
+    /**
+     * Media that were moved from one system of the yard to another.
+     *
+     * @param  array<string, mixed>  $plan
+     */
+    private function moved(Site $site, array $plan, User $user): void
+    {
+        [$from, $litres, $ago] = $plan['seed'];
+        $system = System::query()->where('site_id', $site->id)->where('name', $plan['name'])->firstOrFail();
+        $this->seeds->book(
+            strtoupper((string) Str::ulid()),
+            $system,
+            $user,
+            new PlannedSeed(
+                kind: SeedKind::OwnMedia,
+                litres: (float) $litres,
+                medium: null,
+                from: $from,
+                fromStage: null,
+                donor: 'clean',
+                madeUp: true,
+                on: Carbon::now()->subDays($ago)->toDateString(),
+            ),
+        );
     }
 
     /**

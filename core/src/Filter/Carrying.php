@@ -10,8 +10,8 @@ use Ironwort\Core\Measure\Format;
 /**
  * Whether a filter carries the load put on it, in g N/d.
  *
- * Good with what is kept back to spare, a fifth where no school says otherwise; watch down to nothing to spare, act past it, emergency at twice what
- * it can take.
+ * Good with what is kept back to spare, a fifth where no school says otherwise; watch down to nothing to spare, act
+ * past it, emergency at twice what it can take.
  *
  * @source cp-filter-margin
  */

@@ -7,7 +7,8 @@ namespace Ironwort\Core\Filter;
 /**
  * When a filter of unknown age may be taken as grown in: eight weeks of clean tests of both ammonia and nitrite.
  *
- * Clean is at most 0.25 mg/L as N at the worse end of the reading; each fortnight of the eight weeks has a test of each.
+ * Clean is at most 0.25 mg/L as N at the worse end of the reading; each fortnight of the eight weeks has a test of
+ * each.
  *
  * @source cp-clean-weeks
  */

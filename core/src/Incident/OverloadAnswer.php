@@ -10,7 +10,8 @@ use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Words\Message;
 
 /**
- * A filter that cannot take what the fish give, before ammonia shows it: less feed, tests, water made ready, fewer fish.
+ * A filter that cannot take what the fish give, before ammonia shows it: less feed, tests, water made ready, fewer
+ * fish.
  *
  * @source cp-fish-in-start
  */

@@ -75,11 +75,14 @@ final readonly class FilterWords
         'capacity_not_known' =>
             'What this filter can take today is not known: between {low} and {high} g N a day. The fish give {load}.',
         'overloaded' =>
-            'The fish give {load} g N a day and the filter can take {capacity} ({low} to {high}) today: ammonia rises. Feed ' .
-            'less, and test ammonia and nitrite every 12 h.',
+            'The fish give {load} g N a day and the filter can take {capacity} ({low} to {high}) today: ammonia ' .
+            'rises. Feed less, and test ammonia and nitrite every 12 h.',
         'little_kept_back' =>
-            'The fish give {load} g N a day of the {capacity} ({low} to {high}) that the filter can take: less is kept back than this ' .
-            'system is to keep.',
+            'The fish give {load} g N a day of the {capacity} ({low} to {high}) that the filter can take: less is ' .
+            'kept back than this system is to keep.',
+        'not_grown_yet' =>
+            'The filter takes {capacity} of the {load} g N a day that the fish give: it has not grown to them yet. ' .
+            'Ammonia read {ammonia} and nitrite {nitrite} {ago}; test both every 12 h.',
         'history_band' =>
             'How fast bacteria grow and starve is a range: the band is of that, and of what was lost or brought in.',
         'seed_old_water' =>

@@ -34,7 +34,10 @@ const says = (event: FishEvent) =>
       <div v-if="fish.data.value.density_kg_m3 !== null">
         <dt>In all the water</dt>
         <dd>
-          <b>{{ number(fish.data.value.density_kg_m3) }}</b> <span class="soft small">kg/m³</span>
+          <b>{{ number(fish.data.value.density_kg_m3) }}</b>
+          <span class="soft small"
+            >kg/m³, of {{ number(fish.data.value.density_limit_kg_m3) }} by the school followed here</span
+          >
         </dd>
       </div>
       <div v-for="bay in fish.data.value.bays" :key="bay.name">

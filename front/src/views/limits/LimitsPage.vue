@@ -324,6 +324,12 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
   grid-column: 3;
 }
 
+.scope {
+  display: flex;
+  grid-column: 2;
+  gap: 1rem;
+}
+
 .topic input {
   width: calc(100% - 3rem);
 }
@@ -350,7 +356,8 @@ li {
     grid-template-columns: minmax(0, 1fr);
   }
 
-  .topic > .why {
+  .topic > .why,
+  .scope {
     grid-column: 1;
   }
 }
