@@ -10,6 +10,7 @@ use App\Models\FeedFigure;
 use App\Models\FishGroup;
 use App\Models\System;
 use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Fish\Condition;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Measure\Format;
 
@@ -51,6 +52,21 @@ final readonly class FeedPlan
     public function ration(System $system, float $tempC): Figure
     {
         return $this->rationAt($system, $this->steady->temperature($system, $tempC));
+    }
+
+    /** Mean of all days of the week that one fish of a group gets by a plan that goes by ration, g/d. */
+    public function perFish(System $system, FeedFigure $plan, FishGroup $group, float $tempC): float
+    {
+        $weight = Condition::weight($group->length_cm, $group->condition);
+        $percent = $this->registry
+            ->run('fish.ration', [
+                'weight_g' => min(30000.0, max(0.01, $weight)),
+                'temp_c' => $tempC,
+                'purpose' => self::PURPOSES[$system->life_stage] ?? 'maintenance',
+            ])
+            ->number('ration_pct_bw_d');
+
+        return ((($weight * $percent) / 100) * $plan->days_a_week) / 7;
     }
 
     private function rationAt(System $system, float $tempC): Figure

@@ -8,7 +8,6 @@ use App\Fish\FeedPlan;
 use App\Models\Dose;
 use App\Models\FeedFigure;
 use App\Models\System;
-use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
@@ -19,7 +18,7 @@ use Ironwort\Core\Fish\DailyLoad;
  * What a filter was given day after day, g N: by the fish that were there, by the feed as it was logged or else
  * planned, and by ammonia that was dosed.
  *
- * Before the first plan fish are taken to have been fed as by it, each kilogram alike. A week of which half or more
+ * A week of which half or more
  * of the days have feed logged goes by what was logged.
  */
 final readonly class LoadOverTime
@@ -29,7 +28,7 @@ final readonly class LoadOverTime
     /** What was dosed last feeds a start for so long at most, days. */
     private const DOSE_LASTS_D = 7.0;
 
-    public function __construct(private FeedPlan $plans, private LoopSums $sums, private VolumeReport $volumes) {}
+    public function __construct(private FeedPlan $plans, private VolumeReport $volumes) {}
 
     /**
      * @param  array<string, float>  $warmth  °C by the day from which it held
@@ -63,24 +62,15 @@ final readonly class LoadOverTime
             array_unique(array_filter($days, static fn(string $day): bool => $day >= $first && $day <= $today)),
         );
         sort($days);
-        $kgNow = $this->sums->biomass($system)->value;
         $loads = [];
-        // The same plan at the same temperature is asked for week after week.
-        $known = [];
-        $planned = function (FeedFigure $plan, float $temp) use ($system, &$known): float {
-            $at = $plan->by_ration ? round($temp, 1) : 0.0;
-
-            return $known["{$plan->id} {$at}"] ??= $this->plans->at($system, $plan, $at);
-        };
+        $fed = new Fed($system, $this->plans, $plans, $stock);
         foreach ($days as $day) {
             $kg = $stock->kgOn($day);
             $temp = self::held($warmth, $day);
-            $plan = $plans->last(static fn(FeedFigure $one): bool => $one->since->toDateString() <= $day);
-            $feed = $this->fed($planned, $plan ?? $plans->first(), $plan === null, $stock, $kg, $kgNow, $temp);
-            $plan ??= $plans->first();
+            $plan = $fed->plan($day);
             $load = DailyLoad::of(
                 $kg,
-                $logged[BookDay::monday($day)] ?? $feed,
+                $logged[BookDay::monday($day)] ?? $fed->on($day, $temp),
                 $this->plans->protein($plan) / 100,
                 $plan?->digestibility_pct === null ? DailyLoad::USUAL_DIGESTIBILITY : $plan->digestibility_pct / 100,
                 ($plan->uneaten_pct ?? 0.0) / 100,
@@ -93,31 +83,6 @@ final readonly class LoadOverTime
         }
 
         return $loads;
-    }
-
-    /** @param  \Closure(FeedFigure, float): float  $planned  g/d of a plan at a temperature */
-    private function fed(
-        \Closure $planned,
-        ?FeedFigure $plan,
-        bool $before,
-        Stock $stock,
-        float $kg,
-        float $kgNow,
-        float $temp,
-    ): float {
-        if ($plan === null || $kg <= 0) {
-            return 0.0;
-        }
-        if ($plan->by_ration) {
-            return $kgNow > 0 ? ($planned($plan, $temp) * $kg) / $kgNow : 0.0;
-        }
-        $feed = $planned($plan, $temp);
-        if (!$before) {
-            return $feed;
-        }
-        $then = $stock->kgOn($plan->since->toDateString());
-
-        return $then > 0 ? ($feed * $kg) / $then : 0.0;
     }
 
     /** @return array<string, float> g/d by the Monday of each week that was logged */

@@ -128,7 +128,7 @@ final readonly class StartOfFilter
     /** @return list<array<string, float|string>> of `filter.maturation` */
     public function events(FeedPlan $feeds, float $tempC, float $volumeL): array
     {
-        $events = [...$this->stock(), ...$this->seeds($volumeL)];
+        $events = [...$this->stock(), ...$this->feeds($feeds, $tempC), ...$this->seeds($volumeL)];
         /** @var Collection<int, WaterChange> $changes */
         $changes = WaterChange::query()
             ->where('system_id', $this->system->id)
@@ -172,22 +172,16 @@ final readonly class StartOfFilter
                 'pct' => $setback->lost_pct,
             ];
         }
-        /** @var Collection<int, FeedFigure> $figures */
-        $figures = FeedFigure::query()
-            ->where('system_id', $this->system->id)
-            ->where('since', '>', $this->since)
-            ->orderBy('since')
-            ->limit(100)
-            ->get();
-        foreach ($figures as $figure) {
-            $events[] = [
-                'at_d' => max(0.0, $this->day($figure->since)),
-                'kind' => 'feed',
-                'value' => $feeds->perDay($this->system, $figure, $tempC),
-            ];
-        }
-
         return array_slice([...$events, ...$this->warmth($tempC)], 0, self::MOST_EVENTS);
+    }
+
+    /**
+     * The end of a day of the book: what came on it is counted from then on, so that a reading of the same day is not
+     * taken for one of after it.
+     */
+    private function closing(string $day): float
+    {
+        return max(0.0, $this->day(Carbon::parse($day, $this->system->site->timezone)->addDay()));
     }
 
     /** Fish that were in the water on day 0, kg. */
@@ -196,14 +190,42 @@ final readonly class StartOfFilter
         return Stock::of($this->system, $this->since)->kgOn($this->date());
     }
 
-    /** Feed as it was planned on day 0, g/d. */
+    /** Feed on day 0, g/d. */
     public function feed(FeedPlan $feeds, float $tempC): float
     {
-        $plans = FeedFigure::query()->where('system_id', $this->system->id)->orderBy('since')->get();
-        $plan =
-            $plans->last(fn(FeedFigure $one): bool => $one->since->toDateString() <= $this->date()) ?? $plans->first();
+        return $this->fed($feeds)->on($this->date(), $tempC);
+    }
 
-        return $plan === null || $this->kg() <= 0 ? 0.0 : $feeds->perDay($this->system, $plan, $tempC);
+    private function fed(FeedPlan $feeds): Fed
+    {
+        /** @var Collection<int, FeedFigure> $plans */
+        $plans = FeedFigure::query()->where('system_id', $this->system->id)->orderBy('since')->limit(100)->get();
+
+        return new Fed($this->system, $feeds, $plans, Stock::of($this->system, $this->since));
+    }
+
+    /** @return list<array<string, float|string>> feed from each day on which plan or fish became others */
+    private function feeds(FeedPlan $feeds, float $tempC): array
+    {
+        $fed = $this->fed($feeds);
+        $plans = FeedFigure::query()->where('system_id', $this->system->id)->pluck('since');
+        $days = Stock::of($this->system, $this->since)->days();
+        foreach ($plans as $since) {
+            if ($since instanceof Carbon) {
+                $days[] = $since->toDateString();
+            }
+        }
+        $days = array_values(array_unique(array_filter($days, fn(string $day): bool => $day > $this->date())));
+        sort($days);
+
+        return array_map(
+            fn(string $day): array => [
+                'at_d' => $this->closing($day),
+                'kind' => 'feed',
+                'value' => $fed->on($day, $tempC),
+            ],
+            array_slice($days, 0, 100),
+        );
     }
 
     private function date(): string
@@ -219,7 +241,7 @@ final readonly class StartOfFilter
         foreach ($stock->days() as $day) {
             if ($day > $this->date()) {
                 $events[] = [
-                    'at_d' => max(0.0, $this->day(Carbon::parse($day, $this->system->site->timezone))),
+                    'at_d' => $this->closing($day),
                     'kind' => 'fish',
                     'value' => $stock->kgOn($day),
                 ];

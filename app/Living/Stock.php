@@ -8,18 +8,14 @@ use App\Models\FishEvent;
 use App\Models\FishGroup;
 use App\Models\System;
 use Illuminate\Support\Carbon;
-use Ironwort\Core\Fish\Condition;
 
 /**
  * Who was in the water of a system on a day, kg: fish that are here, from the day they arrived, with those that went
- * since then put back. What a fish weighs now it is taken to have weighed then.
+ * since then put back.
  */
 final readonly class Stock
 {
-    /**
-     * @param  list<array{arrived: ?string, count: int, kg: float, events: list<array{day: string, count:
-     *     int}>}>  $groups  kg of one fish; events are what to add to today's count for every day before them
-     */
+    /** @param  list<Swimming>  $groups */
     private function __construct(private array $groups) {}
 
     /** @param  Carbon  $from  what happened before it is not asked for */
@@ -31,27 +27,16 @@ final readonly class Stock
         );
         $byName = [];
         foreach ($events->orderBy('happened_on')->get() as $event) {
-            $byName[$event->group_name][] = $event;
+            $byName[$event->group_name][] = [
+                'day' => $event->happened_on->toDateString(),
+                'count' => $event->from_system_id === $system->id ? $event->count : -$event->count,
+            ];
         }
         $groups = [];
         foreach (FishGroup::query()->where('system_id', $system->id)->orderBy('position')->get() as $group) {
-            $arrived = $group->arrived_on?->toDateString();
-            $own = [];
-            foreach ($byName[$group->name] ?? [] as $event) {
-                $day = $event->happened_on->toDateString();
-                $own[] = [
-                    'day' => $day,
-                    'count' => $event->from_system_id === $system->id ? $event->count : -$event->count,
-                ];
-            }
             // Groups of one name share what happened under it: it is counted once.
+            $groups[] = new Swimming($group, $byName[$group->name] ?? []);
             unset($byName[$group->name]);
-            $groups[] = [
-                'arrived' => $arrived,
-                'count' => $group->count,
-                'kg' => Condition::weight($group->length_cm, $group->condition) / 1000,
-                'events' => $own,
-            ];
         }
 
         return new self($groups);
@@ -60,19 +45,18 @@ final readonly class Stock
     /** Kilograms at the end of a day. */
     public function kgOn(string $day): float
     {
-        $kg = 0.0;
-        foreach ($this->groups as $group) {
-            if ($group['arrived'] !== null && $group['arrived'] > $day) {
-                continue;
-            }
-            $count = $group['count'];
-            foreach ($group['events'] as $event) {
-                $count += $event['day'] > $day ? $event['count'] : 0;
-            }
-            $kg += max(0, $count) * $group['kg'];
-        }
+        return array_sum(
+            array_map(static fn(Swimming $group): float => $group->on($day) * $group->kg(), $this->groups),
+        );
+    }
 
-        return $kg;
+    /** @return list<array{group: FishGroup, count: int}> who was there at the end of a day */
+    public function on(string $day): array
+    {
+        return array_map(
+            static fn(Swimming $group): array => ['group' => $group->group, 'count' => $group->on($day)],
+            $this->groups,
+        );
     }
 
     /** @return list<string> days on which it changed */
@@ -80,10 +64,7 @@ final readonly class Stock
     {
         $days = [];
         foreach ($this->groups as $group) {
-            $days = [...$days, ...array_column($group['events'], 'day')];
-            if ($group['arrived'] !== null) {
-                $days[] = $group['arrived'];
-            }
+            array_push($days, ...$group->days());
         }
 
         return array_values(array_unique($days));

@@ -26,7 +26,7 @@ final class AgreementTest extends TestCase
     public static function seeds(): iterable
     {
         $count = getenv('FULL') === '1' ? self::WHOLE : self::SAMPLE;
-        for ($seed = 1; $seed <= $count; $seed++) {
+        foreach (getenv("SEEDS") !== false ? array_map(intval(...), explode(",", (string) getenv("SEEDS"))) : range(1, $count) as $seed) {
             yield "system {$seed}" => [$seed];
         }
     }
@@ -114,7 +114,7 @@ final class AgreementTest extends TestCase
         foreach ($page['water']['strips'] as $strip) {
             self::assertGreaterThanOrEqual(self::rank($strip['state']), $state, $strip['parameter']);
         }
-        if ($system->asleep_since === null) {
+        if ($system->asleep_since === null && $page['capacity']['state'] !== 'good') {
             self::assertGreaterThanOrEqual(self::rank($page['capacity']['state']), $state, 'an overload is heard');
         }
         $capacity = $page['capacity'];

@@ -245,6 +245,7 @@ final class AtOnceTest extends Yard
             "{$s}feeds/{id}" => [[], ['feed_g' => '100']],
             "{$s}filter/runs/{id}" => [[], []],
             "{$s}filter/setbacks/{id}" => [[], ['kind' => 'hosed']],
+            "{$s}seeds/{id}" => [[], ['kind' => 'culture']],
             "{$s}filter/tests/{id}" => [[], ['flow_l_h' => '8000', 'in_mg_l' => '0.1', 'out_mg_l' => '0.08']],
             "{$s}fish/{group}/measures/{id}" => [['{group}' => $group], ['length_cm' => '41']],
             "{$s}fish/{group}/{kind}/{id}" => [
