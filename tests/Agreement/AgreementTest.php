@@ -26,7 +26,12 @@ final class AgreementTest extends TestCase
     public static function seeds(): iterable
     {
         $count = getenv('FULL') === '1' ? self::WHOLE : self::SAMPLE;
-        foreach (getenv("SEEDS") !== false ? array_map(intval(...), explode(",", (string) getenv("SEEDS"))) : range(1, $count) as $seed) {
+        foreach (
+            getenv('SEEDS') !== false
+                ? array_map(intval(...), explode(',', (string) getenv('SEEDS')))
+                : range(1, $count)
+            as $seed
+        ) {
             yield "system {$seed}" => [$seed];
         }
     }

@@ -110,6 +110,7 @@ test('fish are added by weight, move to another system, and are fed', async ({ y
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText(/So heavy a fish of this length cannot be/)).toBeVisible()
   await page.getByLabel(/^or weight of one/).fill('1024')
+  await page.getByLabel('These fish').selectOption('today')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('1 of 40 cm')).toBeVisible()
   await page.getByRole('button', { name: 'Measure, move or take out Tansy' }).click()

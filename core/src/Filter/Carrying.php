@@ -11,7 +11,7 @@ use Ironwort\Core\Measure\Format;
  * Whether a filter carries the load put on it, in g N/d.
  *
  * Good with what is kept back to spare, a fifth where no school says otherwise; watch down to nothing to spare, act
- * past it, emergency at twice what it can take.
+ * past it. What is only reckoned is no emergency: ammonia that is read makes one.
  *
  * @source cp-filter-margin
  */
@@ -32,8 +32,7 @@ final readonly class Carrying
         $this->state = match (true) {
             $load <= $usable * $capacity => State::Good,
             $load <= $capacity => State::Watch,
-            $load < 2 * $capacity => State::Act,
-            default => State::Emergency,
+            default => State::Act,
         };
     }
 

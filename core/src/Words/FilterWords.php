@@ -75,8 +75,8 @@ final readonly class FilterWords
         'capacity_not_known' =>
             'What this filter can take today is not known: between {low} and {high} g N a day. The fish give {load}.',
         'overloaded' =>
-            'The fish give {load} g N a day and the filter can take {capacity} ({low} to {high}) today: ammonia ' .
-            'rises. Feed less, and test ammonia and nitrite every 12 h.',
+            'The filter takes {capacity} ({low} to {high}) of the {load} g N a day that the fish give: ammonia ' .
+            'rises. Test it every 12 h, and feed less.',
         'little_kept_back' =>
             'The fish give {load} g N a day of the {capacity} ({low} to {high}) that the filter can take: less is ' .
             'kept back than this system is to keep.',

@@ -192,6 +192,6 @@ final class FilterCapacityTest extends TestCase
             'It falls 3 g short',
             (new Carrying(12.1, 9.1, Limit::Oxygen))->sentence(0.25),
         );
-        self::assertSame(State::Emergency, (new Carrying(1, 0, Limit::Transport))->state);
+        self::assertSame(State::Act, (new Carrying(1, 0, Limit::Transport))->state, 'reckoned, not read');
     }
 }

@@ -53,7 +53,7 @@ const fields = computed<PartField[]>(() => [
   },
   {
     key: 'came',
-    label: 'They',
+    label: 'These fish',
     choices: [
       { value: '', label: 'choose' },
       { value: 'here', label: 'are here already' },
