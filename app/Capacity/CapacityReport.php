@@ -62,6 +62,7 @@ final readonly class CapacityReport
         $living = $this->question->living($system, $water, $conditions, $whatIf, $rows);
         $input = $this->question->balance($system, $conditions, $whatIf, $rows, $living);
         $balance = $this->registry->run('filter.balance', $input);
+        $shown = $this->reckoned($system, $conditions, $balance, $shown);
         $active = $balance->number('active_pct');
         $capacityInput = [
             'temp_c' => $conditions->values['temp_c'],
@@ -131,7 +132,7 @@ final readonly class CapacityReport
                     $of('Ammonia', 'tan_mg_l', 'mg/L as N'),
                     $of('Un-ionised', 'nh3_n_mg_l', 'mg/L as N'),
                     $of('Nitrite', 'no2_n_mg_l', 'mg/L as N'),
-                    $of('Oxygen', 'do_mg_l', 'mg/L'),
+                    $this->knowsOxygen($system, $conditions) ? $of('Oxygen', 'do_mg_l', 'mg/L') : null,
                     $of('KH falls in a week', 'alkalinity_fall_mg_l_w', 'mg/L as CaCO₃'),
                     $of('Bicarbonate to put back', 'bicarbonate_g_w', 'g a week'),
                     $of('Nitrate with these changes', 'no3_n_mg_l', 'mg/L as N'),
@@ -229,6 +230,41 @@ final readonly class CapacityReport
                 'ago' => Age::of($read),
             ])
             : null;
+    }
+
+    /**
+     * Where oxygen was not measured and its aeration is described, what it settles at stands in for what is assumed.
+     *
+     * @param  list<array{origin: Origin, unit: ?string}>  $shown
+     * @return list<array{origin: Origin, unit: ?string}>
+     */
+    private function reckoned(System $system, Conditions $conditions, Result $balance, array $shown): array
+    {
+        if ($conditions->origins['do_mg_l']->kind !== 'assumed' || $this->question->devices($system) === []) {
+            return $shown;
+        }
+
+        return array_map(
+            static fn(array $one): array => $one['origin']->key !== 'do_mg_l'
+                ? $one
+                : [
+                    'origin' => new Origin(
+                        'do_mg_l',
+                        $one['origin']->label,
+                        Format::number($balance->number('do_mg_l'), 3) . ' mg/L',
+                        'computed',
+                        'reckoned from what aerates it: measure it at dawn',
+                    ),
+                    'unit' => $one['unit'],
+                ],
+            $shown,
+        );
+    }
+
+    /** Whether oxygen was measured or typed, or follows from what aerates it; else no page gives a figure of it. */
+    private function knowsOxygen(System $system, Conditions $conditions): bool
+    {
+        return $conditions->origins['do_mg_l']->kind !== 'assumed' || $this->question->devices($system) !== [];
     }
 
     /** @return list<StageCapacity> */

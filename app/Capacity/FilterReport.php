@@ -19,6 +19,7 @@ use App\Volumes\VolumeReport;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\Deed;
@@ -178,6 +179,10 @@ final readonly class FilterReport
             'night_h' => $season->nightH(),
             'surface_m2' => $this->systems->surface($system),
             'devices' => $this->question->devices($system),
+            // One page, one oxygen: what was measured or typed is what is held.
+            ...in_array($conditions->origins['do_mg_l']->kind, ['measured', 'typed'], true)
+                ? ['do_mg_l' => $conditions->values['do_mg_l']]
+                : [],
         ];
         $result = $this->registry->run('oxygen.budget', $input);
         $degas = [
@@ -187,11 +192,13 @@ final readonly class FilterReport
             'surface_m2' => $input['surface_m2'],
             'devices' => $input['devices'],
         ];
-        $gas = $this->registry->run('carbonate.degas', $degas);
+        // Where nothing is said of what aerates it, what it drives off is not known either.
+        $gas = $input['devices'] === [] ? null : $this->registry->run('carbonate.degas', $degas);
         $figure = static fn(string $label, string $key, string $unit): ?array => is_float($result->figures[$key])
             ? (new Figure($label, $result->number($key), $unit, 'oxygen.budget', $key, $input, $origins))->toArray()
             : null;
-        $out = static fn(string $label, string $key, ?string $unit): ?array => is_float($gas->figures[$key])
+        $out = static fn(string $label, string $key, ?string $unit): ?array => $gas !== null &&
+        is_float($gas->figures[$key])
             ? (new Figure($label, $gas->number($key), $unit, 'carbonate.degas', $key, $degas, $origins))->toArray()
             : null;
 
@@ -210,6 +217,15 @@ final readonly class FilterReport
             ),
             'devices' => $result->figures['devices'],
             'season' => $season->value,
+            'says' => array_map(
+                static fn(Caution $caution): array => $caution->message->toArray(),
+                array_values(
+                    array_filter(
+                        $result->cautions,
+                        static fn(Caution $caution): bool => $caution->level !== Level::Note,
+                    ),
+                ),
+            ),
         ];
     }
 

@@ -17,6 +17,8 @@ use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Words\Message;
 
 /** The fish of a system: measuring them, moving them, losing them, feeding them. */
 final class FishController extends Controller
@@ -65,6 +67,12 @@ final class FishController extends Controller
         return $this->show($system);
     }
 
+    /** The water they would go to beside the one they leave. */
+    public function move(LeaveRequest $request, System $system, MoveReport $moves): JsonResponse
+    {
+        return new JsonResponse($moves->of($system, $request->destination($system)));
+    }
+
     public function leave(
         LeaveRequest $request,
         System $system,
@@ -72,10 +80,15 @@ final class FishController extends Controller
         string $kind,
         string $id,
         FishLeave $leave,
+        MoveReport $moves,
     ): JsonResponse {
         $found = $this->group($system, $group);
         $leaving = $this->fish->leaving($system, $request->all(), $found->count);
         $to = $request->to($system);
+        if ($to !== null && $leaving['reason'] === null && $moves->of($system, $to)['why']) {
+            $why = Message::of('fish.move_say_why');
+            throw BadInput::at('reason', $why->text, [$why->code]);
+        }
         $leave->leave(strtoupper($id), $found, $kind, $leaving, $this->person($request), $to);
 
         return $this->show($system->refresh());

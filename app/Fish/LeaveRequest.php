@@ -14,9 +14,12 @@ final class LeaveRequest extends FormRequest
     /** @throws BadInput at `to` where they are moved and it is not said where */
     public function to(System $from): ?System
     {
-        if ($this->route('kind') !== 'moved') {
-            return null;
-        }
+        return $this->route('kind') === 'moved' ? $this->destination($from) : null;
+    }
+
+    /** @throws BadInput at `to` */
+    public function destination(System $from): System
+    {
         $slug = $this->input('to');
 
         return System::query()

@@ -58,6 +58,7 @@ final readonly class RoundReport
             'testPlans',
             'lines',
             'pumps',
+            'shutOffs',
         ]);
         $query->whereNull('asleep_since')->limit(200);
         /** @var Collection<int, System> $systems */

@@ -63,6 +63,7 @@ final class SystemController extends Controller
                 'pumps',
                 'fish',
                 'setbacks',
+                'shutOffs',
             ])
             ->get();
         $water = LatestWater::ofAll($systems);

@@ -15,6 +15,7 @@ use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\SetbackNotice;
 use App\Readings\WaterMeaning;
+use App\Volumes\ShutOffTimes;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
 use Illuminate\Support\Carbon;
@@ -28,6 +29,7 @@ use Ironwort\Core\Dose\ZeoliteSalt;
 use Ironwort\Core\Judge\Limits;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
+use Ironwort\Core\Words\Message;
 
 /** How a system stands: by its readings, and by what was given to its water. Every page reads it here. */
 final readonly class SystemState
@@ -41,6 +43,7 @@ final readonly class SystemState
         private WaterBodies $bodies,
         private ExpectedWater $expected,
         private Carried $carried,
+        private ShutOffTimes $shut,
     ) {
         $this->conflicts = new Conflicts($agents);
     }
@@ -67,6 +70,16 @@ final readonly class SystemState
         $worst = $meaning->worst;
         if ($first !== null && ($state === null || !$state->worseThan($first->state))) {
             [$state, $worst] = [$first->state, $first->message->text];
+        }
+        // Fish in a bay that is shut off cannot wait for anything else.
+        foreach ($system->shutOffs->isEmpty() ? [] : $this->shut->times($system, $water) as $bay) {
+            if ($bay->state()->worseThan(State::Watch) && ($state === null || !$state->worseThan($bay->state()))) {
+                $over = $bay->state() === State::Emergency;
+                [$state, $worst] = [
+                    $bay->state(),
+                    Message::of($over ? 'fish.bay_over' : 'fish.bay_nearly_over', ['bay' => $bay->name])->text,
+                ];
+            }
         }
         // A filter that was set back is watched, and one that is overloaded acted on, whatever the last test said.
         $setBack = SetbackNotice::of($system);

@@ -15,18 +15,18 @@ final readonly class ShutOffTime
     /** Half of the time is where to act. */
     private const ACT = 0.5;
 
-    /** @param  Figure  $limit  minutes; 0 where no fish set one */
+    /** @param  ?Figure  $limit  minutes, 0 where they are over from the first; null where no fish set one */
     public function __construct(
         public string $vesselId,
         public string $name,
         public float $volumeL,
         public Carbon $since,
-        public Figure $limit,
+        public ?Figure $limit,
     ) {}
 
     public function minutes(): ?float
     {
-        return $this->limit->value > 0 ? $this->limit->value : null;
+        return $this->limit?->value;
     }
 
     public function state(): State
@@ -52,7 +52,7 @@ final readonly class ShutOffTime
             'since' => $this->since->toIso8601ZuluString(),
             'age' => Age::of($this->since),
             'minutes' => $this->minutes(),
-            'limit' => $this->minutes() === null ? null : $this->limit->toArray(),
+            'limit' => $this->limit?->toArray(),
             'state' => $this->state()->value,
         ];
     }

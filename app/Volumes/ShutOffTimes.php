@@ -55,8 +55,8 @@ final readonly class ShutOffTimes
         return $rows;
     }
 
-    /** Minutes until oxygen or ammonia decides; 0 where no fish set a limit. */
-    private function limit(System $system, Vessel $vessel, float $volume, LatestWater $water): Figure
+    /** Minutes until oxygen or ammonia decides, 0 where the water is past it already; null where no fish are in it. */
+    private function limit(System $system, Vessel $vessel, float $volume, LatestWater $water): ?Figure
     {
         $temperature = $water->valueOrAssumed(Parameter::Temperature);
         $ph = $water->valueOrAssumed(Parameter::Ph);
@@ -85,10 +85,13 @@ final readonly class ShutOffTimes
             $input['do_mg_l'] = $oxygen->value;
         }
         $minutes = $this->registry->run('fish.shut_off', $input)->figures['minutes'];
+        if (!is_numeric($minutes)) {
+            return null;
+        }
 
         return new Figure(
             "Time {$vessel->name} may stay shut off",
-            is_float($minutes) ? $minutes : 0.0,
+            (float) $minutes,
             'min',
             'fish.shut_off',
             'minutes',

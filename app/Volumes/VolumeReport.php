@@ -7,6 +7,7 @@ namespace App\Volumes;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\Age;
+use App\Models\Stage;
 use App\Models\System;
 use App\Models\VolumeChoice;
 use App\Models\VolumeMeasure;
@@ -77,7 +78,13 @@ final readonly class VolumeReport
                     : 'chosen ' .
                         Age::of($choice->created_at) .
                         ($choice->user === null ? '' : " by {$choice->user->name}"),
-            'compared' => $this->compared($geometry->value, $measures),
+            'compared' => $this->compared(
+                $geometry->value,
+                $system->stages->sum(
+                    static fn(Stage $stage): float => $stage->vessel_id === null ? $stage->water_l ?? 0.0 : 0.0,
+                ),
+                $measures,
+            ),
         ];
     }
 
@@ -121,12 +128,14 @@ final readonly class VolumeReport
     /**
      * The newest of each method against geometry, and against one another.
      *
+     * @param  float  $chambers  litres typed for chambers outside the vessels
      * @param  Collection<int, VolumeMeasure>  $measures
      * @return list<array{text: string, mix_up: bool, agree: bool}>
      */
-    private function compared(float $geometry, Collection $measures): array
+    private function compared(float $geometry, float $chambers, Collection $measures): array
     {
-        $volumes = $geometry > 0 ? ['geometry' => $geometry] : [];
+        // What a meter or salt finds holds the water of the chambers too.
+        $volumes = $geometry > 0 ? ['geometry' => $geometry + $chambers] : [];
         foreach (['meter', 'salt'] as $method) {
             $newest = $measures->firstWhere('method', $method);
             if ($newest !== null) {

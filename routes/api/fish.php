@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/fish', [FishController::class, 'show']);
+    Route::get('systems/{system}/fish/move', [FishController::class, 'move']);
 
     Route::middleware(['can:write', Writing::class])->group(function (): void {
         Route::put('systems/{system}/fish/{id}', [FishController::class, 'put'])

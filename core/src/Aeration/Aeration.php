@@ -49,6 +49,38 @@ final readonly class Aeration
             array_sum(array_map(static fn(Device $device): float => $device->co2Conductance, $on));
     }
 
+    /**
+     * The same as it must be to hold an oxygen that was measured: every device and the surface give so many times as
+     * much; where nothing is described, all of it is of unknown make.
+     */
+    public function holding(float $measured, float $demandGH): self
+    {
+        $needs = $this->needed($measured, $demandGH);
+        $described = array_filter($this->devices, static fn(Device $device): bool => $device->on);
+        if ($demandGH <= 0 || $needs <= 0) {
+            return $this;
+        }
+        if ($described === [] || $this->conductance <= 0) {
+            return new self(
+                $this->devices,
+                $this->surfaceM2,
+                $this->tempC,
+                $this->salinityGL,
+                $this->pressureAtm,
+                max(0.0, $needs - $this->surface),
+            );
+        }
+        $times = $needs / $this->conductance;
+
+        return new self(
+            array_map(static fn(Device $device): Device => $device->scaled($times), $this->devices),
+            $this->surfaceM2 * $times,
+            $this->tempC,
+            $this->salinityGL,
+            $this->pressureAtm,
+        );
+    }
+
     /** The same without one of its devices. */
     public function without(Device $gone): self
     {

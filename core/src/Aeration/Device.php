@@ -62,6 +62,19 @@ final readonly class Device
         return new self($name, $kind, $on, $sotr, $conductance, min($conductance, 60 * $airLMin * self::AIR_CLEARS));
     }
 
+    /** The same, giving so many times as much as is usual for its kind. */
+    public function scaled(float $times): self
+    {
+        return new self(
+            $this->name,
+            $this->kind,
+            $this->on,
+            $this->sotrKgH === null ? null : $times * $this->sotrKgH,
+            $times * $this->conductance,
+            $times * $this->co2Conductance,
+        );
+    }
+
     public static function power(string $name, DeviceKind $kind, bool $on, float $powerW, float $tempC): self
     {
         $sotr = ($powerW / 1000) * ($kind->kgPerKwh ?? 0.0);

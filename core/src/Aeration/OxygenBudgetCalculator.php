@@ -67,6 +67,7 @@ final readonly class OxygenBudgetCalculator implements Calculator
             Input::number('biomass_kg', 'Fish', 'kg', 0, 1e6),
             LoadInputs::feed()->or(0.0),
             LoadInputs::dirt(),
+            Input::number('do_mg_l', 'Oxygen as measured by day', 'mg/L', 0, 30)->optional(),
             Input::flag('no_devices', 'Nothing but its surface aerates it')->or(false),
             Input::number('nitrified_g_d', 'Ammonia nitrified', 'g N/d', 0, 1e6)->or(0.0),
             Input::number('silt_m2', 'Floor under silt', 'm²', 0, 1e6)->or(0.0),
@@ -128,7 +129,11 @@ final readonly class OxygenBudgetCalculator implements Calculator
         $plantsNight = (self::PLANT_USES * $given->number('plants_m2') * $growth) / $night;
         $dirt = ($given->number('dirt_o2_g_g') * $given->number('feed_g_d')) / 24;
         $base = $fish + $nitrifying + $silt + $dirt;
-        $unknown = $given->rows('devices') === [] && !$given->flag('no_devices');
+        $measured = $given->numberOrNull('do_mg_l');
+        $unknown = $given->rows('devices') === [] && !$given->flag('no_devices') && $measured === null;
+        if ($measured !== null) {
+            $air = $air->holding($measured, max(0.0, $base - $plantsDay));
+        }
 
         [$day, $dawn] = self::dayAndDawn($air, $base, $plantsDay, $plantsNight, $volume, $night);
         $fed = $air->settles($given->number('peak') * ($fish + $nitrifying) + $silt + $dirt);
@@ -169,6 +174,14 @@ final readonly class OxygenBudgetCalculator implements Calculator
             count($air->devices) . ' devices, surface ' . Format::number($air->surface, 3) . ' L/h',
             Format::number($air->conductance, 4) . ' L/h',
         );
+        if ($measured !== null) {
+            $work->step(
+                'Aeration as it must be to hold the oxygen that was measured.',
+                'use / (0.98 C* − DO)',
+                Format::number($measured) . ' mg/L',
+                Format::number($air->conductance, 4) . ' L/h',
+            );
+        }
         $work->step(
             'Oxygen by day, as it settles.',
             '0.98 C* − (use − plants) / Σ k',

@@ -21,5 +21,18 @@ final readonly class FishWords
             'This is more than a tenth of the fish’s own weight a day: only fry eat so much.',
         'load_below_koi_hardly_digest' => 'Below 8 °C koi hardly digest: feed given now mostly rots.',
         'load_little_fed_fish_excrete' => 'So little is fed that what the fish excrete unfed decides.',
+        'bay_over' =>
+            'Fish in {bay}, which is shut off, are past what they can stand: open it now, or give it air and change ' .
+            'its water.',
+        'bay_nearly_over' => 'Half of the time that fish in {bay} can stay shut off is over: open it, or give it air.',
+        'move_apart' => '{name} is {from} here and {to} there: more than {most} at once.',
+        'move_steps' =>
+            'Bring {name} of the water they leave, or of the one they go to, nearer in {days} days first; or net them ' .
+            'across in small numbers and watch them for a day.',
+        'move_out_of_worse' =>
+            'The water they leave is worse than the one they go to. Nobody is held back: move them now, float and drip ' .
+            'for an hour, and watch them for a day.',
+        'move_not_tested' => '{name} of {where} was never tested: test it before fish go there.',
+        'move_say_why' => 'These waters are too far apart for an ordinary move. Say why they go all the same.',
     ];
 }

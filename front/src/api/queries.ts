@@ -161,6 +161,20 @@ export const useRound = () =>
   useQuery({ queryKey: ['round'], queryFn: () => answer(() => api.GET('/api/round')) })
 
 /** Where a start stands, with what is typed over what stands there. */
+/** The water fish would go to beside the one they leave; asked where a place is chosen. */
+export const useMove = (from: MaybeRefOrGetter<string>, to: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['move', computed(() => toValue(from)), computed(() => toValue(to))],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/fish/move', {
+          params: { path: { system: toValue(from) }, query: { to: toValue(to) } },
+        }),
+      ),
+    enabled: computed(() => toValue(to) !== ''),
+    retry: false,
+  })
+
 export const useMaturing = (
   slug: MaybeRefOrGetter<string>,
   typed: MaybeRefOrGetter<Record<string, string>>,

@@ -59,6 +59,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
       If <b>{{ weakest.name }}</b> fails, dawn would stand at
       {{ number(weakest.do_dawn_without_mg_l, 2) }} mg/L.
     </p>
+    <p v-for="one in filter.oxygen.says" :key="one.code" class="caution">{{ one.text }}</p>
     <div
       v-if="filter.oxygen.devices.length"
       class="scroll"

@@ -3,7 +3,7 @@ import { NButton } from 'naive-ui'
 import { ulid } from 'ulid'
 import { computed, reactive } from 'vue'
 import { answer, api } from '@/api/client'
-import { useSystems } from '@/api/queries'
+import { useMove, useSystems } from '@/api/queries'
 import type { FishPage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
@@ -30,6 +30,10 @@ const places = computed(() => [
     .filter((other) => other.slug !== props.system.slug)
     .map((other) => ({ value: other.slug, label: other.name })),
 ])
+const move = useMove(
+  () => props.system.slug,
+  () => (form.what === 'moved' ? form.to : ''),
+)
 const whats = [
   { value: 'measured', label: 'were measured' },
   { value: 'moved', label: 'move to another system' },
@@ -112,6 +116,7 @@ const keep = useSend(
         :error="keep.errors.value.happened_on"
       />
     </template>
+    <p v-for="one in move.data.value?.says ?? []" :key="one.text" class="caution">{{ one.text }}</p>
     <div class="buttons">
       <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Write it down</NButton>
       <button type="button" class="link-button" @click="emit('done')">Leave it</button>
