@@ -13,6 +13,7 @@ use App\Models\Reading;
 use App\Models\Seed;
 use App\Models\Setback;
 use App\Models\ShutOff;
+use App\Models\Switching;
 use App\Models\System;
 use App\Models\Visit;
 use App\Models\VolumeChoice;
@@ -320,6 +321,16 @@ final readonly class BookReport
             ->limit($most)
             ->get();
 
+        /** @var Collection<int, Switching> $switched */
+        $switched = Switching::query()
+            ->with('user')
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('happened_at', '<', $before)
+            ->orderByDesc('happened_at')
+            ->limit($most)
+            ->get();
+
         return $setbacks
             ->map(
                 static fn(Setback $setback): BookEntry => new BookEntry(
@@ -328,6 +339,17 @@ final readonly class BookReport
                     $setback->happened_on,
                     null,
                     $setback->text(),
+                ),
+            )
+            ->concat(
+                $switched->map(
+                    static fn(Switching $row): BookEntry => new BookEntry(
+                        $row->id,
+                        'filter',
+                        $row->happened_at,
+                        $row->user?->name,
+                        $row->text(),
+                    ),
                 ),
             )
             ->concat(

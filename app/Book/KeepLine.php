@@ -10,20 +10,25 @@ use App\Maturing\PlannedSeed;
 use App\Models\Feed;
 use App\Models\Kit;
 use App\Models\Note;
+use App\Models\Pump;
 use App\Models\Seed;
 use App\Models\Site;
+use App\Models\Stage;
+use App\Models\Switching;
 use App\Models\System;
 use App\Models\User;
 use App\Models\Vessel;
 use App\Models\Visit;
 use App\Models\WaterChange;
 use App\Readings\BookVisit;
+use App\Running\SwitchThing;
 use App\Water\BookChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Book\LogEntry;
 use Ironwort\Core\Book\LogLine;
 use Ironwort\Core\Book\LogSeed;
+use Ironwort\Core\Book\LogSwitch;
 use Ironwort\Core\Book\LogTime;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Filter\SeedKind;
@@ -33,9 +38,14 @@ use Ironwort\Core\Judge\Reading;
 final readonly class KeepLine
 {
     /** What one line may book, all under its key. */
-    public const KINDS = [Feed::class, Note::class, WaterChange::class, Seed::class, Visit::class];
+    public const KINDS = [Feed::class, Note::class, WaterChange::class, Seed::class, Switching::class, Visit::class];
 
-    public function __construct(private BookVisit $book, private BookChange $changes, private BookSeed $seeds) {}
+    public function __construct(
+        private BookVisit $book,
+        private BookChange $changes,
+        private BookSeed $seeds,
+        private SwitchThing $switches,
+    ) {}
 
     /** The line as the system's bays and the site's kits give it meaning. */
     public function read(System $system, string $text): LogLine
@@ -77,6 +87,7 @@ final readonly class KeepLine
             $line->feedG === null &&
             $line->note === null &&
             $line->seed === null &&
+            $line->switch === null &&
             $line->changeL === null &&
             $line->changePct === null
         ) {
@@ -116,6 +127,9 @@ final readonly class KeepLine
             if ($line->seed !== null) {
                 $this->seed($system, $user, $id, $at, $line->seed);
             }
+            if ($line->switch !== null) {
+                $this->switch($system, $user, $id, $at, $line->switch);
+            }
             if ($line->entries === []) {
                 return null;
             }
@@ -138,6 +152,42 @@ final readonly class KeepLine
                 throw BadInput::at('line', implode(' ', $bad->errors));
             }
         });
+    }
+
+    /** @throws BadInput at `line` */
+    private function switch(System $system, User $user, string $id, Carbon $at, LogSwitch $switch): void
+    {
+        if (Switching::query()->whereKey($id)->exists()) {
+            return;
+        }
+        $kinds = LogSwitch::WORDS[$switch->word] ?? [];
+        $parts = [
+            ...$system->pumps->filter(static fn(Pump $pump): bool => in_array($pump->kind, $kinds, true))->all(),
+            ...in_array('lamp', $kinds, true)
+                ? $system->stages->filter(static fn(Stage $stage): bool => $stage->kind === 'uv')->all()
+                : [],
+        ];
+        $meant = array_values(
+            array_filter(
+                $parts,
+                static fn(Pump|Stage $part): bool => $switch->name === '' ||
+                    str_contains(mb_strtolower($part->name), $switch->name),
+            ),
+        );
+        if (count($meant) !== 1) {
+            $names = implode(', ', array_map(static fn(Pump|Stage $part): string => $part->name, $parts));
+            throw BadInput::at(
+                'line',
+                $parts === []
+                    ? 'Nothing of this kind runs here.'
+                    : "Which one? {$switch->word}, then a name of {$names}, then {$switch->state}.",
+            );
+        }
+        try {
+            $this->switches->switch($id, $system, $user, $meant[0], $switch->state, $at, null);
+        } catch (BadInput $bad) {
+            throw BadInput::at('line', implode(' ', $bad->errors));
+        }
     }
 
     /** @throws BadInput at `line` */

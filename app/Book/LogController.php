@@ -9,6 +9,7 @@ use App\Http\Controller;
 use App\Maturing\BookSeed;
 use App\Models\Age;
 use App\Models\Seed;
+use App\Models\Switching;
 use App\Models\System;
 use App\Models\Visit;
 use App\Readings\LatestWater;
@@ -16,6 +17,7 @@ use App\Readings\Strip;
 use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
 use App\Readings\WithdrawVisit;
+use App\Running\SwitchThing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -28,7 +30,11 @@ use Ironwort\Core\Judge\Reading;
 /** The log bar: what a line is understood as, and keeping it. */
 final class LogController extends Controller
 {
-    public function __construct(private readonly KeepLine $lines, private readonly BookSeed $seeds) {}
+    public function __construct(
+        private readonly KeepLine $lines,
+        private readonly BookSeed $seeds,
+        private readonly SwitchThing $switches,
+    ) {}
 
     public function meaning(LineRequest $request, System $system, WaterMeaning $meaning): JsonResponse
     {
@@ -56,6 +62,10 @@ final class LogController extends Controller
             'feed_g' => $line->feedG,
             'change_l' => $line->changeL,
             'change_pct' => $line->changePct,
+            'switch' =>
+                $line->switch === null
+                    ? null
+                    : ['word' => $line->switch->word, 'name' => $line->switch->name, 'state' => $line->switch->state],
             'seed' => $line->seed === null ? null : ['litres' => $line->seed->litres, 'from' => $line->seed->from],
             'spot' => $line->spot,
             'note' => $line->note,
@@ -81,8 +91,8 @@ final class LogController extends Controller
     {
         $key = strtoupper($id);
         $person = $this->person($request);
-        $seeds = $this->seeds;
-        DB::transaction(static function () use ($system, $key, $person, $withdraw, $seeds): void {
+        [$seeds, $switches] = [$this->seeds, $this->switches];
+        DB::transaction(static function () use ($system, $key, $person, $withdraw, $seeds, $switches): void {
             foreach (KeepLine::KINDS as $class) {
                 ClientKey::refuseForeign($class, $key, $system->site_id, $system->id);
             }
@@ -98,6 +108,14 @@ final class LogController extends Controller
             $seed = Seed::query()->where('system_id', $system->id)->whereKey($key)->first();
             if ($seed !== null) {
                 $seeds->undo($seed);
+            }
+            $switched = Switching::query()
+                ->where('system_id', $system->id)
+                ->whereKey($key)
+                ->whereNull('withdrawn_at')
+                ->first();
+            if ($switched !== null) {
+                $switches->undo($switched, $system);
             }
             foreach (['feeds', 'notes', 'changes'] as $table) {
                 DB::table($table)
@@ -121,6 +139,7 @@ final class LogController extends Controller
                 'feed' => $line->feedG !== null,
                 'a change of water' => $line->changeL !== null || $line->changePct !== null,
                 'a seed' => $line->seed !== null,
+                'a switching' => $line->switch !== null,
                 'a note' => $line->note !== null,
             ]),
         );

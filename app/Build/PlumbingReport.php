@@ -9,6 +9,7 @@ use App\Forms\Origin;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
+use App\Models\Switching;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Models\WaterSource;
@@ -244,11 +245,12 @@ final readonly class PlumbingReport
             $stage->lamp_w === null ||
             $stage->lamp_fitted_on === null ||
             $stage->sleeve_wiped_on === null ||
+            $stage->lamp_state === 'off' ||
             $volume < 1
         ) {
             return null;
         }
-        $hours = max(0.0, 24 * floor($stage->lamp_fitted_on->diffInDays(now())));
+        $hours = Switching::ranHours($stage->id, $stage->lamp_state, $stage->lamp_fitted_on);
         $days = max(0.0, floor($stage->sleeve_wiped_on->diffInDays(now())));
         $input = [
             'lamp_w' => $stage->lamp_w,
@@ -290,7 +292,7 @@ final readonly class PlumbingReport
                     'Burnt',
                     Format::number($hours, 5) . ' h',
                     'computed',
-                    'lit since ' . $stage->lamp_fitted_on->format('j M Y') . ', day and night',
+                    'as it was switched since it was fitted on ' . $stage->lamp_fitted_on->format('j M Y'),
                 ),
                 new Origin(
                     'days_since_wiped',

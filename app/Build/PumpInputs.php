@@ -51,6 +51,7 @@ final readonly class PumpInputs
                     Input::number('lift_m', 'Lift above the water', 'm', 0, 5),
                     Input::number('riser_mm', 'Bore of the riser', 'mm', 8, 300),
                 ],
+                'heater' => [],
                 default => [
                     Input::number('air_l_min', 'Air', 'L/min', 0.1, 1e5),
                     Input::choice('diffuser', 'Lets it out through', ['stone', 'fine'])->optional(),
@@ -80,8 +81,26 @@ final readonly class PumpInputs
             ...$values,
             'vessel_id' => $inside,
             'kind' => $kind,
-            'running' => filter_var($typed['running'] ?? true, FILTER_VALIDATE_BOOL),
+            'by_day' => filter_var($typed['by_day'] ?? false, FILTER_VALIDATE_BOOL),
+            'at_surface' => $kind === 'circulator' && filter_var($typed['at_surface'] ?? false, FILTER_VALIDATE_BOOL),
+            ...$this->state($typed),
         ];
+    }
+
+    /**
+     * Only where a form says it: what runs is switched with its time, on another page.
+     *
+     * @param  array<array-key, mixed>  $typed
+     * @return array<string, mixed>
+     */
+    private function state(array $typed): array
+    {
+        if (!array_key_exists('running', $typed)) {
+            return [];
+        }
+        $runs = filter_var($typed['running'], FILTER_VALIDATE_BOOL);
+
+        return ['running' => $runs, 'state' => $runs ? 'on' : 'off'];
     }
 
     /** @param  array<string, mixed>  $values */

@@ -60,6 +60,7 @@ final readonly class CapacityReport
         $rows = $this->question->stages($system, $conditions, $whatIf);
         $rows = $believing ? $this->question->believed($system, $rows) : $rows;
         $living = $this->question->living($system, $water, $conditions, $whatIf, $rows);
+        $rows = self::flowing($rows, $system->flowShare());
         $input = $this->question->balance($system, $conditions, $whatIf, $rows, $living);
         $balance = $this->registry->run('filter.balance', $input);
         $shown = $this->reckoned($system, $conditions, $balance, $shown);
@@ -230,6 +231,25 @@ final readonly class CapacityReport
                 'ago' => Age::of($read),
             ])
             : null;
+    }
+
+    /**
+     * The stages at the flow that goes round now.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     * @return list<array<string, mixed>>
+     */
+    private static function flowing(array $rows, float $share): array
+    {
+        return $share >= 1.0
+            ? $rows
+            : array_map(
+                static fn(array $row): array => [
+                    ...$row,
+                    'flow_l_h' => $share * (is_numeric($row['flow_l_h'] ?? null) ? (float) $row['flow_l_h'] : 0.0),
+                ],
+                $rows,
+            );
     }
 
     /**

@@ -18,6 +18,7 @@ use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Ironwort\Core\Aeration\Aeration;
+use Ironwort\Core\Aeration\Venturi;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Fish\DailyLoad;
@@ -284,26 +285,53 @@ final readonly class FilterInputs
                     'name' => $pump->name,
                     'air_l_min' => (float) $pump->air_l_min,
                     'depth_m' => $pump->depth_m ?? ($pump->submergence_m ?? 0.7),
-                    'on' => $pump->running ? 'yes' : 'no',
+                    'on' => !$pump->running ? 'no' : ($pump->by_day ? 'day' : 'yes'),
+                ];
+            }
+            if ($pump->kind === 'circulator' && $pump->at_surface) {
+                $devices[] = [
+                    'kind' => 'jet',
+                    'name' => $pump->name,
+                    'power_w' => $pump->power_w,
+                    'on' => !$pump->running ? 'no' : ($pump->by_day ? 'day' : 'yes'),
                 ];
             }
         }
-        $running = $system->pumps->contains(static fn(Pump $pump): bool => $pump->kind === 'water' && $pump->running);
+        $flows = $system->flowShare();
+        $runs = match (true) {
+            $flows <= 0 => 'no',
+            !$system->pumps->contains(
+                static fn(Pump $pump): bool => $pump->circulates() && $pump->running && !$pump->by_day,
+            ) && $system->pumps->contains(static fn(Pump $pump): bool => $pump->circulates())
+                => 'day',
+            default => 'yes',
+        };
         $returns = $system->lines->filter(
             static fn(Line $line): bool => $line->to_vessel_id !== null &&
                 $line->from_vessel_id === null &&
-                ($line->ends_above_mm > 0 || in_array($line->outlet, ['waterfall', 'spray_bar', 'jet'], true)) &&
+                ($line->ends_above_mm > 0 ||
+                    in_array($line->outlet, ['waterfall', 'spray_bar', 'jet', 'venturi'], true)) &&
                 $line->valve_open_pct !== 0.0,
         );
-        $share = $system->throughput() / max(1, $returns->count());
+        $share = ($flows * $system->throughput()) / max(1, $returns->count());
         foreach ($returns as $line) {
+            if ($line->outlet === 'venturi') {
+                $devices[] = [
+                    'kind' => 'venturi',
+                    'name' => $line->name,
+                    'air_l_min' => Venturi::airLMin((float) $share),
+                    'depth_m' => Venturi::DEPTH_M,
+                    'on' => $runs,
+                ];
+                continue;
+            }
             $kind = in_array($line->outlet, ['waterfall', 'spray_bar', 'jet'], true) ? $line->outlet : 'waterfall';
             $devices[] = [
                 'kind' => $kind,
                 'name' => $line->name,
                 'flow_l_h' => (float) $share,
                 'fall_m' => max(0.05, $line->ends_above_mm / 1000),
-                'on' => $running ? 'yes' : 'no',
+                'on' => $runs,
             ];
         }
         foreach ($system->stages as $stage) {
@@ -311,8 +339,8 @@ final readonly class FilterInputs
                 $devices[] = [
                     'kind' => 'shower',
                     'name' => $stage->name,
-                    'flow_l_h' => $stage->flow_l_h,
-                    'on' => $running ? 'yes' : 'no',
+                    'flow_l_h' => $flows * $stage->flow_l_h,
+                    'on' => $runs,
                 ];
             }
         }

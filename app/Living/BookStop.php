@@ -6,6 +6,7 @@ namespace App\Living;
 
 use App\Models\Setback;
 use App\Models\Stage;
+use App\Models\Switching;
 use App\Models\System;
 use App\Models\WaterChange;
 use Illuminate\Support\Str;
@@ -18,27 +19,49 @@ final readonly class BookStop
 {
     public function __construct(private StageKinds $kinds, private MediaTable $media, private Past $past) {}
 
+    /** After a change of water with the pump off. */
     public function after(System $system, WaterChange $change, float $hours, string $userId): void
     {
-        $stages = $system->stages->filter($this->past->carries(...))->values();
-        $stop = Stop::of(
-            $hours,
-            array_values(
-                $stages
-                    ->map(
-                        fn(Stage $stage): array => [
-                            'packed' => $this->kinds->get($stage->kind)->packed,
-                            'carries' =>
-                                $this->kinds->get($stage->kind)->r20 *
-                                $stage->media_l *
-                                ($stage->medium === null
-                                    ? $stage->area_m2_m3 ?? 0.0
-                                    : $this->media->get($stage->medium)->areaM2M3),
-                        ],
-                    )
-                    ->all(),
-            ),
+        $this->book($system, $hours, $userId, ['change_id' => $change->id]);
+    }
+
+    /** After a pump that stood was switched on. */
+    public function switched(System $system, Switching $on, float $hours, string $userId): void
+    {
+        $this->book($system, $hours, $userId, ['switching_id' => $on->id]);
+    }
+
+    /** How long the filter may stand, minutes; null where there is none. */
+    public function mayStandMin(System $system): ?float
+    {
+        return Stop::mayStandMin($this->stages($system));
+    }
+
+    /** @return list<array{packed: bool, carries: float}> */
+    private function stages(System $system): array
+    {
+        return array_values(
+            $system->stages
+                ->filter($this->past->carries(...))
+                ->map(
+                    fn(Stage $stage): array => [
+                        'packed' => $this->kinds->get($stage->kind)->packed,
+                        'carries' =>
+                            $this->kinds->get($stage->kind)->r20 *
+                            $stage->media_l *
+                            ($stage->medium === null
+                                ? $stage->area_m2_m3 ?? 0.0
+                                : $this->media->get($stage->medium)->areaM2M3),
+                    ],
+                )
+                ->all(),
         );
+    }
+
+    /** @param  array<string, string>  $cause  the key of what it came from */
+    private function book(System $system, float $hours, string $userId, array $cause): void
+    {
+        $stop = Stop::of($hours, $this->stages($system));
         if ($stop === null) {
             return;
         }
@@ -54,7 +77,7 @@ final readonly class BookStop
             'lost_pct' => $stop->lost,
             'low_pct' => $stop->low,
             'high_pct' => $stop->high,
-            'change_id' => $change->id,
+            ...$cause,
         ]);
     }
 }

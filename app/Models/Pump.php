@@ -26,12 +26,15 @@ use Ironwort\Core\Flow\PumpCurve;
  * @property ?Carbon $retired_at
  * @property float $power_w
  * @property ?string $circuit
- * @property bool $running
+ * @property bool $running whether it gives anything now: on, or on alternate days
+ * @property string $state on, off, alternate or lent
+ * @property bool $by_day driven by the sun: it stops at night
+ * @property bool $at_surface a circulator set to break the surface
  * @property int $position
  */
 final class Pump extends Part
 {
-    public const KINDS = ['water', 'circulator', 'air', 'airlift'];
+    public const KINDS = ['water', 'circulator', 'air', 'airlift', 'heater'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -42,6 +45,8 @@ final class Pump extends Part
             'air_l_min' => 'float',
             'power_w' => 'float',
             'running' => 'boolean',
+            'by_day' => 'boolean',
+            'at_surface' => 'boolean',
             'submergence_m' => 'float',
             'lift_m' => 'float',
             'riser_mm' => 'float',

@@ -26,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property ?float $may_drop_mm
  * @property ?float $lamp_w
  * @property ?Carbon $lamp_fitted_on
+ * @property string $lamp_state on, off or alternate
  * @property ?Carbon $sleeve_wiped_on
  * @property ?string $vessel_id the vessel it stands in
  * @property ?string $fed gravity, pumped or by air

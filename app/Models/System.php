@@ -226,6 +226,23 @@ final class System extends Model
             : $this->life_stage;
     }
 
+    /**
+     * Share of its usual flow that goes round now, 0 to 1: by the pumps that run, each by its power; half for one that
+     * runs by day only or on alternate days. All of it where no pump is described.
+     */
+    public function flowShare(): float
+    {
+        $pumps = $this->pumps->filter(static fn(Pump $pump): bool => $pump->circulates());
+        $all = $pumps->sum(static fn(Pump $pump): float => max(1.0, $pump->power_w));
+        $runs = $pumps->sum(
+            static fn(Pump $pump): float => $pump->running
+                ? max(1.0, $pump->power_w) * ($pump->by_day || $pump->state === 'alternate' ? 0.5 : 1.0)
+                : 0.0,
+        );
+
+        return $all > 0 ? $runs / $all : 1.0;
+    }
+
     /** What passes the filter: the most that goes through any of its stages, L/h. */
     public function throughput(): float
     {

@@ -17,6 +17,7 @@ use App\Models\Visit;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Readings\TestsDue;
+use App\Running\RunningReport;
 use App\State\Carried;
 use App\State\SystemState;
 use Illuminate\Database\Eloquent\Collection;
@@ -131,7 +132,9 @@ final readonly class RoundReport
                 static fn(array $test): array => ['name' => $test['name'], 'stands' => $test['stands']],
                 $due,
             ),
-            'doses' => [...$this->fishIn($system, $water), ...$this->doses($system, $water)],
+            'doses' => $this->doses($system, $water),
+            'water' => $this->fishIn($system, $water),
+            'service' => RunningReport::due($system),
             'fish' => $this->fish($notes),
             'changed' => $this->changed($system, $visits),
         ];

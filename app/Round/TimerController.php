@@ -12,6 +12,7 @@ use App\Models\ShutOff;
 use App\Models\System;
 use App\Models\WaterChange;
 use App\Readings\LatestWater;
+use App\Running\Running;
 use App\Volumes\ShutOffTimes;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -31,6 +32,7 @@ final class TimerController extends Controller
         ShutOffTimes $cutOff,
         FishIn $fishIn,
         CapacityReport $capacity,
+        Running $running,
     ): JsonResponse {
         $site = $this->person($request)->site;
         $ids = ShutOff::query()->where('site_id', $site->id)->whereNull('opened_at')->distinct()->pluck('system_id');
@@ -103,10 +105,26 @@ final class TimerController extends Controller
         foreach (
             System::ofSite($site)
                 ->whereNull('asleep_since')
-                ->with(['site.schools', 'stages', 'fish'])
+                ->with(['site.schools', 'stages', 'pumps', 'fish'])
                 ->get()
             as $system
         ) {
+            $stands = Running::circulating($system)->isEmpty()
+                ? null
+                : $running->standing($system, LatestWater::of($system));
+            if ($stands !== null) {
+                $timers[] = [
+                    'kind' => 'stands',
+                    'id' => $stands->pump->id,
+                    'system' => $system->slug,
+                    'system_name' => $system->name,
+                    'name' => $stands->pump->name,
+                    'since' => $stands->since->toIso8601ZuluString(),
+                    'minutes' => $stands->may->minutes,
+                    'planned' => null,
+                    'by' => $stands->may->decides,
+                ];
+            }
             if (!$fishIn->may($system)) {
                 continue;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\State;
 
+use App\Running\Standing;
 use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Judge\State;
 
@@ -16,5 +17,6 @@ final readonly class StateOfSystem
         public ?string $worst,
         public array $dangers,
         public ?Overload $overload = null,
+        public ?Standing $standing = null,
     ) {}
 }

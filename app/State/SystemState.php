@@ -15,6 +15,7 @@ use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\SetbackNotice;
 use App\Readings\WaterMeaning;
+use App\Running\Running;
 use App\Volumes\ShutOffTimes;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
@@ -44,6 +45,7 @@ final readonly class SystemState
         private ExpectedWater $expected,
         private Carried $carried,
         private ShutOffTimes $shut,
+        private Running $running,
     ) {
         $this->conflicts = new Conflicts($agents);
     }
@@ -81,17 +83,21 @@ final readonly class SystemState
                 ];
             }
         }
+        $standing = $system->asleep_since === null ? $this->running->standing($system, $water) : null;
+        if ($standing !== null && ($state === null || !$state->worseThan($standing->state))) {
+            [$state, $worst] = [$standing->state, $standing->message()->text];
+        }
         // A filter that was set back is watched, and one that is overloaded acted on, whatever the last test said.
         $setBack = SetbackNotice::of($system);
         if ($setBack !== null && ($state === null || !$state->worseThan(State::Good))) {
             [$state, $worst] = [State::Watch, $setBack->text];
         }
         $overload = $system->asleep_since === null ? $this->carried->of($system, $water, $version, $verdict) : null;
-        if ($overload !== null && ($state === null || $overload->state->worseThan($state))) {
+        if ($overload !== null && $standing === null && ($state === null || $overload->state->worseThan($state))) {
             [$state, $worst] = [$overload->state, $overload->message->text];
         }
 
-        return new StateOfSystem($state, $worst, $dangers, $overload);
+        return new StateOfSystem($state, $worst, $dangers, $overload, $standing);
     }
 
     /**

@@ -54,6 +54,7 @@ final readonly class WholeBook
         'charges',
         'volume_measures',
         'volume_choices',
+        'switchings',
         'setbacks',
         'seeds',
         'sleeps',

@@ -8,6 +8,7 @@ use App\Expected\ExpectedWater;
 use App\Forms\TypedFields;
 use App\Models\System;
 use App\Models\WaterChange;
+use App\Running\WithoutFlow;
 use App\Readings\LatestWater;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
@@ -18,7 +19,7 @@ final readonly class PlanChange
     public function __construct(
         private BookChange $changes,
         private ChangeAmount $amount,
-        private PumpOffTime $pumpOff,
+        private WithoutFlow $pumpOff,
         private PutBack $putBack,
         private ExpectedWater $expected,
     ) {}

@@ -12,6 +12,7 @@ use App\Models\Age;
 use App\Models\System;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
+use App\Running\WithoutFlow;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Volumes\VolumeReport;
@@ -37,7 +38,7 @@ final readonly class WaterReport
         private CapacityReport $capacity,
         private SystemLoad $load,
         private ExpectedWater $expected,
-        private PumpOffTime $pumpOff,
+        private WithoutFlow $pumpOff,
         private ChangeAmount $amount,
         private ProgrammeReport $programme,
         private TrickleReport $trickle,
@@ -174,7 +175,7 @@ final readonly class WaterReport
             'pump_off' => [
                 'minutes' => $off->minutes,
                 'by' => $off->decides,
-                'assumed' => PumpOffTime::assumes($water),
+                'assumed' => WithoutFlow::assumes($water),
             ],
         ];
     }

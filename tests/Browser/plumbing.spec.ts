@@ -8,6 +8,7 @@ test('a three-bay gravity loop is built from a template, and a narrower drain dr
   await page.getByLabel('What it is for').selectOption('holding')
   await page.getByLabel('Whose limits hold').selectOption('adult')
   await page.getByLabel('Start from').selectOption('gravity_loop')
+  await page.getByLabel('Its filter is').selectOption('today')
   await page.getByRole('button', { name: 'Add the system' }).click()
   await expect(page.getByRole('heading', { name: 'Hop Kiln' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Vessels' }).getByText('Bay 3')).toBeVisible()

@@ -23,6 +23,7 @@ use App\Models\Seed;
 use App\Models\Setback;
 use App\Models\Site;
 use App\Models\Stage;
+use App\Models\Switching;
 use App\Models\Trickle;
 use App\Models\User;
 use App\Models\Vessel;
@@ -64,6 +65,7 @@ final class WhoMayWriteTest extends TestCase
         'runs' => FilterTest::class,
         'setbacks' => Setback::class,
         'seeds' => Seed::class,
+        'switchings' => Switching::class,
         'what-ifs' => WhatIf::class,
         'vessels' => Vessel::class,
         'stages' => Stage::class,
@@ -267,6 +269,16 @@ final class WhoMayWriteTest extends TestCase
                 'out_mg_l' => 0.1,
                 'expected_g_d' => 2,
                 'tested_at' => now(),
+            ]),
+            Switching::query()->create([
+                ...$own,
+                'thing' => 'pump',
+                'part_id' => strtoupper((string) Str::ulid()),
+                'name' => 'Air',
+                'kind' => 'air',
+                'state' => 'off',
+                'was' => 'on',
+                'happened_at' => now(),
             ]),
             Seed::query()->create([
                 ...$own,

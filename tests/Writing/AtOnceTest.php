@@ -228,6 +228,9 @@ final class AtOnceTest extends Yard
             ]);
             self::assertSame(201, $answer['status'], $answer['body']);
         }
+        $pump = self::id();
+        $air = ['name' => 'Stones', 'kind' => 'air', 'air_l_min' => '60', 'power_w' => '40'];
+        $ann->send('PUT', $this->at("pumps/{$pump}"), $air);
         $s = 'api/systems/{system}/';
 
         return [
@@ -245,6 +248,7 @@ final class AtOnceTest extends Yard
             "{$s}feeds/{id}" => [[], ['feed_g' => '100']],
             "{$s}filter/runs/{id}" => [[], []],
             "{$s}filter/setbacks/{id}" => [[], ['kind' => 'hosed']],
+            "{$s}switchings/{id}" => [[], ['part' => $pump, 'state' => 'off']],
             "{$s}seeds/{id}" => [[], ['kind' => 'culture']],
             "{$s}filter/tests/{id}" => [[], ['flow_l_h' => '8000', 'in_mg_l' => '0.1', 'out_mg_l' => '0.08']],
             "{$s}fish/{group}/measures/{id}" => [['{group}' => $group], ['length_cm' => '41']],

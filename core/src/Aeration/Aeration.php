@@ -70,14 +70,19 @@ final readonly class Aeration
                 max(0.0, $needs - $this->surface),
             );
         }
-        $times = $needs / $this->conductance;
+        return $this->times($needs / $this->conductance);
+    }
 
+    /** Every device and the surface giving so many times as much. */
+    public function times(float $times): self
+    {
         return new self(
             array_map(static fn(Device $device): Device => $device->scaled($times), $this->devices),
             $this->surfaceM2 * $times,
             $this->tempC,
             $this->salinityGL,
             $this->pressureAtm,
+            $this->extra * $times,
         );
     }
 

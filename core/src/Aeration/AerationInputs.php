@@ -32,7 +32,7 @@ final readonly class AerationInputs
                     Input::number('power_w', 'Power', 'W', 0, 1e6)->optional(),
                     Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e8)->optional(),
                     Input::number('fall_m', 'Fall', 'm', 0, 10)->optional(),
-                    Input::choice('on', 'Runs', ['yes', 'no'])->or('yes'),
+                    Input::choice('on', 'Runs', ['yes', 'day', 'no'])->or('yes'),
                 ],
                 0,
                 40,
@@ -46,17 +46,18 @@ final readonly class AerationInputs
     }
 
     /**
+     * @param  bool  $byDay  whether what the sun drives counts
      * @return list<Device>
      *
      * @throws BadInput
      */
-    public function devices(Given $given, float $tempC): array
+    public function devices(Given $given, float $tempC, bool $byDay = false): array
     {
         $devices = [];
         foreach ($given->rows('devices') as $i => $row) {
             $kind = $this->table->get($row->text('kind'));
             $name = $row->textOrNull('name') ?? $kind->name;
-            $on = $row->text('on') === 'yes';
+            $on = $row->text('on') === 'yes' || ($byDay && $row->text('on') === 'day');
             $air = $row->numberOrNull('air_l_min');
             $power = $row->numberOrNull('power_w');
             $flow = $row->numberOrNull('flow_l_h');

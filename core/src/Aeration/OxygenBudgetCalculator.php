@@ -105,13 +105,15 @@ final readonly class OxygenBudgetCalculator implements Calculator
     {
         $temp = $given->number('temp_c');
         $volume = $given->number('volume_l');
-        $air = new Aeration(
-            $this->aeration->devices($given, $temp),
+        $of = fn(bool $byDay): Aeration => new Aeration(
+            $this->aeration->devices($given, $temp, $byDay),
             $given->number('surface_m2'),
             $temp,
             $given->number('salinity_g_l'),
             AirPressure::of($given)->atm,
         );
+        // What the sun drives is there by day and gone at night.
+        [$byDay, $air] = [$of(true), $of(false)];
         $fish =
             DailyLoad::of(
                 $given->number('biomass_kg'),
@@ -132,11 +134,13 @@ final readonly class OxygenBudgetCalculator implements Calculator
         $measured = $given->numberOrNull('do_mg_l');
         $unknown = $given->rows('devices') === [] && !$given->flag('no_devices') && $measured === null;
         if ($measured !== null) {
-            $air = $air->holding($measured, max(0.0, $base - $plantsDay));
+            $held = $byDay->holding($measured, max(0.0, $base - $plantsDay));
+            $air = $byDay->conductance > 0 ? $air->times($held->conductance / $byDay->conductance) : $held;
+            $byDay = $held;
         }
 
-        [$day, $dawn] = self::dayAndDawn($air, $base, $plantsDay, $plantsNight, $volume, $night);
-        $fed = $air->settles($given->number('peak') * ($fish + $nitrifying) + $silt + $dirt);
+        [$day, $dawn] = self::dayAndDawn($byDay, $air, $base, $plantsDay, $plantsNight, $volume, $night);
+        $fed = $byDay->settles($given->number('peak') * ($fish + $nitrifying) + $silt + $dirt);
         $hours = $air->still()->hoursTo(ShutOffCalculator::DANGER_MG_L, $dawn, $base + $plantsNight, $volume);
 
         $work = new Working();
@@ -243,7 +247,15 @@ final readonly class OxygenBudgetCalculator implements Calculator
                     'sotr_kg_h' => $device->sotrKgH,
                     'gives_kg_h' => $device->gives($dawn, $air->saturation) / 1000,
                     'do_dawn_without_mg_l' => $device->on
-                        ? self::dayAndDawn($air->without($device), $base, $plantsDay, $plantsNight, $volume, $night)[1]
+                        ? self::dayAndDawn(
+                            $byDay,
+                            $air->without($device),
+                            $base,
+                            $plantsDay,
+                            $plantsNight,
+                            $volume,
+                            $night,
+                        )[1]
                         : $dawn,
                 ],
                 $air->devices,
@@ -255,6 +267,7 @@ final readonly class OxygenBudgetCalculator implements Calculator
 
     /** @return array{float, float} */
     private static function dayAndDawn(
+        Aeration $byDay,
         Aeration $air,
         float $base,
         float $plantsDay,
@@ -262,11 +275,11 @@ final readonly class OxygenBudgetCalculator implements Calculator
         float $volume,
         float $night,
     ): array {
-        $noon = $air->settles(max(0.0, $base - $plantsDay));
+        $noon = $byDay->settles(max(0.0, $base - $plantsDay));
         // Plants lift the water over saturation by day; what a surface then loses again is left to them.
         $day =
             $base < $plantsDay
-                ? min(2 * $air->saturation, $air->after($noon, $base - $plantsDay, $volume, (24 - $night) / 2))
+                ? min(2 * $air->saturation, $byDay->after($noon, $base - $plantsDay, $volume, (24 - $night) / 2))
                 : $noon;
 
         return [$day, $air->after($day, $base + $plantsNight, $volume, $night)];

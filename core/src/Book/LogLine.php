@@ -25,6 +25,7 @@ use Ironwort\Core\Water\Oxygen;
  * `do 85%` is saturation at the temperature and salt of the same line, written down in mg/L.
  * `cy 40 at bridge` says where the disc was let down; `wc 10%` or `wc 900` is a change of water, in litres.
  * `seed 3 l from yard-pond` is media moved from another system, `seed culture` a bottle.
+ * `pump off`, `uv on`, `air stones off` switch what runs.
  * `feed 220` is feed in grams, and all behind `note` is kept in the keeper's own words. Every fault is
  * pointed at by its place in the line.
  */
@@ -71,6 +72,7 @@ final readonly class LogLine
         public ?float $changeL = null,
         public ?float $changePct = null,
         public ?LogSeed $seed = null,
+        public ?LogSwitch $switch = null,
     ) {}
 
     /**
@@ -95,7 +97,7 @@ final readonly class LogLine
         $entries = [];
         $faults = [];
         $time = $place = $feed = $note = $spot = $litres = $percent = null;
-        $share = $seed = null;
+        $share = $seed = $switch = null;
         $bare = 0;
         for ($i = 0; $i < count($words); $i++) {
             $word = $words[$i];
@@ -166,6 +168,17 @@ final readonly class LogLine
                     $faults[] = new LogFault($word->at, 2, 'A change is written wc 10% or wc 900, in litres.');
                 }
                 $i += $next === null ? 0 : 1;
+
+                continue;
+            }
+            if (LogSwitch::begins($word)) {
+                $read = LogSwitch::read($word, array_slice($words, $i + 1));
+                if ($read === null) {
+                    $faults[] = new LogFault($word->at, mb_strlen($word->text), 'On or off? As pump off, uv on.');
+                } else {
+                    [$switch, $took] = $read;
+                    $i += $took;
+                }
 
                 continue;
             }
@@ -272,6 +285,7 @@ final readonly class LogLine
             changeL: $litres,
             changePct: $percent,
             seed: $seed,
+            switch: $switch,
         );
     }
 
@@ -405,7 +419,11 @@ final readonly class LogLine
     {
         return self::parameter($text) !== null ||
             preg_match('/^[@\/<>\d.,-]/', $text) === 1 ||
-            in_array(mb_strtolower($text), ['feed', 'note', 'seed', 'wc', 'yesterday'], true);
+            in_array(
+                mb_strtolower($text),
+                ['feed', 'note', 'seed', 'wc', 'yesterday', 'pump', 'air', 'heater', 'uv'],
+                true,
+            );
     }
 
     /** @return ?array{?float, ?float} litres or percent */

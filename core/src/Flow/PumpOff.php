@@ -5,25 +5,29 @@ declare(strict_types=1);
 namespace Ironwort\Core\Flow;
 
 /**
- * How long a pump may stay off: until oxygen or ammonia is dangerous to the fish, and never longer than a filter
- * without flow stays sweet.
+ * How long a system may stand without flow: until oxygen or ammonia is dangerous to the fish, and never longer than its
+ * filter stands without losing a fifth of what lives in it.
  *
- * @source cp-stopped-filter  a filter left closed goes foul in hours; four are taken
+ * @see \Ironwort\Core\Filter\Stop for the filter
  */
 final readonly class PumpOff
 {
-    public const FILTER_MIN = 240.0;
+    /** What nothing bounds is looked at again within a day all the same, minutes. Common practice, no source. */
+    public const LOOK_AGAIN_MIN = 1440.0;
 
     private function __construct(public float $minutes, public string $decides) {}
 
     /**
-     * @param  ?float  $fishMinutes  of `fish.shut_off`; null where the fish set no bound
+     * @param  ?float  $fishMinutes  of `fish.shut_off`, 0 where they are past it; null where the fish set no bound
      * @param  ?string  $by  oxygen or ammonia, what decides it there
+     * @param  ?float  $filterMinutes  null where there is no filter
      */
-    public static function of(?float $fishMinutes, ?string $by): self
+    public static function of(?float $fishMinutes, ?string $by, ?float $filterMinutes): self
     {
-        return $fishMinutes !== null && $fishMinutes <= self::FILTER_MIN
-            ? new self(max(1.0, $fishMinutes), $by ?? 'oxygen')
-            : new self(self::FILTER_MIN, 'filter');
+        $filter = $filterMinutes ?? self::LOOK_AGAIN_MIN;
+
+        return $fishMinutes !== null && $fishMinutes <= $filter
+            ? new self($fishMinutes, $by ?? 'oxygen')
+            : new self($filter, 'filter');
     }
 }

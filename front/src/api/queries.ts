@@ -161,6 +161,14 @@ export const useRound = () =>
   useQuery({ queryKey: ['round'], queryFn: () => answer(() => api.GET('/api/round')) })
 
 /** Where a start stands, with what is typed over what stands there. */
+/** What runs in a system, and what stands. */
+export const useRunning = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['running', computed(() => toValue(slug))],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/running', { params: { path: { system: toValue(slug) } } })),
+  })
+
 /** The water fish would go to beside the one they leave; asked where a place is chosen. */
 export const useMove = (from: MaybeRefOrGetter<string>, to: MaybeRefOrGetter<string>) =>
   useQuery({
@@ -329,7 +337,9 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['volumes', slug] }),
     queryClient.invalidateQueries({ queryKey: ['fish'] }),
     queryClient.invalidateQueries({ queryKey: ['book', slug] }),
-    queryClient.invalidateQueries({ queryKey: ['limits', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['limits'] }),
+    queryClient.invalidateQueries({ queryKey: ['running', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['timers'] }),
     queryClient.invalidateQueries({ queryKey: ['shelf'] }),
     queryClient.invalidateQueries({ queryKey: ['score', slug] }),
     queryClient.invalidateQueries({ queryKey: ['filter', slug] }),
@@ -337,7 +347,6 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['bench', slug] }),
     queryClient.invalidateQueries({ queryKey: ['dose', slug] }),
     queryClient.invalidateQueries({ queryKey: ['courses', slug] }),
-    queryClient.invalidateQueries({ queryKey: ['timers'] }),
     queryClient.invalidateQueries({ queryKey: ['what-ifs', slug] }),
   ])
 }

@@ -36,6 +36,10 @@ function says(timer: Row): string {
     return timer.state === 'watch'
       ? `in about ${timer.ahead}: ammonia reaches its trigger`
       : 'now: ammonia is at its trigger'
+  if (timer.kind === 'stands')
+    return timer.state === 'emergency'
+      ? `${BY[timer.by ?? ''] ?? 'its time is over'} now: pump on, and air`
+      : `${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`
   if (timer.kind === 'bath')
     return timer.state === 'emergency'
       ? `the last safe minute is over: fish out now`
@@ -51,7 +55,13 @@ function says(timer: Row): string {
   const left = timer.left === null ? '' : `; ${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`
   return `planned for ${timer.planned} min${over}${left}`
 }
-const PAGES = { pump_off: 'water', bath: 'dose', shut_off: 'plumbing', fish_in: 'maturing' } as const
+const PAGES = {
+  pump_off: 'water',
+  bath: 'dose',
+  shut_off: 'plumbing',
+  fish_in: 'maturing',
+  stands: 'system',
+} as const
 const page = (timer: Timer) => ({ name: PAGES[timer.kind], params: { system: timer.system } })
 const flows = useSend(
   (timer: Timer) => timer.system,
@@ -59,6 +69,17 @@ const flows = useSend(
     answer(() =>
       api.PUT('/api/systems/{system}/changes/{id}/flow', {
         params: { path: { system: timer.system, id: timer.id } },
+      }),
+    ),
+)
+
+const on = useSend(
+  (timer: Timer) => timer.system,
+  (timer: Timer, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/switchings/{id}', {
+        params: { path: { system: timer.system, id: key } },
+        body: { part: timer.id, state: 'on', reason: 'flow seen' },
       }),
     ),
 )
@@ -94,6 +115,8 @@ function duration(minutes: number): string {
           ><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'bath'"
           ><b>{{ timer.name }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template
+        ><template v-else-if="timer.kind === 'stands'"
+          ><b>{{ timer.name }} off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'fish_in'"
           ><b>{{ timer.name }}</b> at {{ timer.system_name }}</template
         ><template v-else
@@ -108,6 +131,14 @@ function duration(minutes: number): string {
         @click="out.send(timer)"
       >
         The fish are out
+      </button>
+      <button
+        v-if="timer.kind === 'stands' && session.data.value?.person?.writes"
+        type="button"
+        class="seen"
+        @click="on.send(timer)"
+      >
+        On, flow seen
       </button>
       <button
         v-if="timer.kind === 'pump_off' && session.data.value?.person?.writes"

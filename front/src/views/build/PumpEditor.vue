@@ -19,7 +19,8 @@ const part = usePart(
     circuit: '',
     rated_l_h: '',
     air_l_min: '',
-    running: 'yes',
+    by_day: 'no',
+    at_surface: 'no',
     vessel_id: '',
     submergence_m: '',
     lift_m: '',
@@ -32,7 +33,9 @@ const part = usePart(
     asTyped({
       ...pump,
       curve: null,
-      running: pump.running ? 'yes' : 'no',
+      running: null,
+      by_day: pump.by_day ? 'yes' : 'no',
+      at_surface: pump.at_surface ? 'yes' : 'no',
       vessel_id: pump.vessel_id ?? '',
       diffuser: pump.diffuser ?? '',
     }),
@@ -46,6 +49,7 @@ const kinds: Record<string, string> = {
   circulator: 'Circulator in a vessel',
   air: 'Air pump',
   airlift: 'Airlift',
+  heater: 'Heater',
 }
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
@@ -88,14 +92,30 @@ const fields = computed<PartField[]>(() => [
   },
   { key: 'power_w', label: 'Power', unit: 'W' },
   { key: 'circuit', label: 'Electrical circuit', words: true },
-  {
-    key: 'running',
-    label: 'Now',
-    choices: [
-      { value: 'yes', label: 'running' },
-      { value: 'no', label: 'off' },
-    ],
-  },
+  ...(form.kind === 'heater'
+    ? []
+    : [
+        {
+          key: 'by_day',
+          label: 'Driven by',
+          choices: [
+            { value: 'no', label: 'the mains' },
+            { value: 'yes', label: 'the sun: by day only' },
+          ],
+        },
+      ]),
+  ...(form.kind === 'circulator'
+    ? [
+        {
+          key: 'at_surface',
+          label: 'Set to',
+          choices: [
+            { value: 'no', label: 'move the water below' },
+            { value: 'yes', label: 'break the surface' },
+          ],
+        },
+      ]
+    : []),
 ])
 const points = [
   { key: 'flow_l_h', label: 'Flow, L/h' },
@@ -112,11 +132,13 @@ function edit(pump: Pump | null): void {
 const number = (value: number | null) => new Intl.NumberFormat('en-GB').format(value ?? 0)
 const line = (pump: Pump) => {
   const most =
-    pump.kind === 'air' || pump.kind === 'airlift'
-      ? `${number(pump.air_l_min)} L/min of air`
-      : pump.kind === 'circulator'
-        ? `${number(pump.rated_l_h)} L/h`
-        : `up to ${number(Math.max(...(pump.curve ?? []).map((p) => p.flow_l_h)))} L/h`
+    pump.kind === 'heater'
+      ? 'heater'
+      : pump.kind === 'air' || pump.kind === 'airlift'
+        ? `${number(pump.air_l_min)} L/min of air`
+        : pump.kind === 'circulator'
+          ? `${number(pump.rated_l_h)} L/h`
+          : `up to ${number(Math.max(...(pump.curve ?? []).map((p) => p.flow_l_h)))} L/h`
   return `${most}, ${number(pump.power_w)} W${pump.circuit ? `, on ${pump.circuit}` : ''}${pump.running ? '' : ', off'}`
 }
 </script>
@@ -139,7 +161,14 @@ const line = (pump: Pump) => {
         :part="part"
         :fields="fields"
         retires
-        @save="part.save.mutate({ id: undefined, curve: form.kind === 'water' ? curve : undefined })"
+        @save="
+          part.save.mutate({
+            running: undefined,
+            state: undefined,
+            id: undefined,
+            curve: form.kind === 'water' ? curve : undefined,
+          })
+        "
       >
         <RowsField
           v-if="form.kind === 'water'"

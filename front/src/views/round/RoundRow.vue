@@ -77,6 +77,10 @@ const fault = (error: Error | null) =>
       <p v-for="text in row.doses" :key="text">
         <RouterLink :to="{ name: 'course', params: { system: row.slug } }">Dose</RouterLink> {{ text }}
       </p>
+      <p v-for="text in row.water" :key="text">
+        <RouterLink :to="{ name: 'maturing', params: { system: row.slug } }">Water</RouterLink> {{ text }}
+      </p>
+      <p v-for="text in row.service" :key="text"><span class="soft">Service:</span> {{ text }}</p>
       <p v-for="text in row.fish" :key="text"><span class="soft">Look again:</span> {{ text }}</p>
       <p v-if="row.changed.length" class="soft small">{{ row.changed.join('; ') }}</p>
     </div>

@@ -6,6 +6,7 @@ import ReadingStrip from '@/parts/ReadingStrip.vue'
 import StateMark from '@/parts/StateMark.vue'
 import { usePlumbing } from '@/api/queries'
 import { clock } from '@/units/time'
+import RunningPanel from './RunningPanel.vue'
 import LoopStrip from '@/parts/loop/LoopStrip.vue'
 
 const props = defineProps<{ system: System }>()
@@ -97,6 +98,8 @@ const columns = computed(() => {
     :slug="system.slug"
     :share="share"
   />
+
+  <RunningPanel :system="system" />
 
   <section aria-label="Latest readings">
     <div class="head">

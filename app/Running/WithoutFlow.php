@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Water;
+namespace App\Running;
 
 use App\Fish\FeedPlan;
+use App\Living\BookStop;
 use App\Models\Pump;
 use App\Models\System;
 use App\Readings\LatestWater;
@@ -15,8 +16,8 @@ use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\PumpOff;
 use Ironwort\Core\Judge\Parameter;
 
-/** How long a system's pump may stay off, with so much of its water let out. */
-final readonly class PumpOffTime
+/** How long a system may stand without flow, with so much of its water let out: its fish, and its filter. */
+final readonly class WithoutFlow
 {
     public function __construct(
         private Registry $registry,
@@ -24,6 +25,7 @@ final readonly class PumpOffTime
         private FeedPlan $feed,
         private VolumeReport $volumes,
         private LimitsInForce $judging,
+        private BookStop $filter,
     ) {}
 
     /** @return list<string> what its answer rests on and nobody measured */
@@ -42,13 +44,13 @@ final readonly class PumpOffTime
         );
     }
 
-    public function of(System $system, LatestWater $water, float $drained): PumpOff
+    public function of(System $system, LatestWater $water, float $drained = 0.0): PumpOff
     {
         $temp = $water->valueOrAssumed(Parameter::Temperature);
         $plan = $system->feed();
         $biomass = $this->systems->biomass($system)->value;
         if ($biomass <= 0) {
-            return PumpOff::of(null, null);
+            return PumpOff::of(null, null, $this->filter->mayStandMin($system));
         }
         $volume = $this->volumes->inUse($system)->value;
         $oxygen = $water->get(Parameter::Oxygen)?->value;
@@ -68,6 +70,10 @@ final readonly class PumpOffTime
         $minutes = $result->figures['minutes'];
         $by = $result->figures['decides'];
 
-        return PumpOff::of(is_numeric($minutes) ? (float) $minutes : null, is_string($by) ? $by : null);
+        return PumpOff::of(
+            is_numeric($minutes) ? (float) $minutes : null,
+            is_string($by) ? $by : null,
+            $this->filter->mayStandMin($system),
+        );
     }
 }

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A pump, an air pump, a heater or a lamp that was switched, by whom and why.
+ *
+ * @property string $thing pump or lamp
+ * @property string $part_id
+ * @property string $name
+ * @property string $kind of the pump; lamp of a lamp
+ * @property string $state on, off, alternate or lent
+ * @property string $was
+ * @property Carbon $happened_at
+ * @property ?string $reason
+ * @property ?Carbon $withdrawn_at
+ * @property ?User $user
+ */
+final class Switching extends Part
+{
+    public const STATES = ['on', 'off', 'alternate', 'lent'];
+
+    private const SAID = [
+        'on' => 'on',
+        'off' => 'off',
+        'alternate' => 'on alternate days',
+        'lent' => 'lent to another system',
+    ];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['happened_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    public static function said(string $state): string
+    {
+        return self::SAID[$state] ?? $state;
+    }
+
+    public function text(): string
+    {
+        return "{$this->name}: " . self::said($this->state) . ($this->reason === null ? '' : ", {$this->reason}");
+    }
+
+    /** The newest of a part that stands; null where it was never switched. */
+    public static function latest(string $partId): ?self
+    {
+        return self::query()
+            ->where('part_id', $partId)
+            ->whereNull('withdrawn_at')
+            ->orderByDesc('happened_at')
+            ->orderByDesc('id')
+            ->first();
+    }
+
+    /**
+     * Hours a part has run since a day: all of them where it was never switched, half where it ran on alternate days.
+     */
+    public static function ranHours(string $partId, string $now, Carbon $since): float
+    {
+        $rows = self::query()->where('part_id', $partId)->whereNull('withdrawn_at')->orderBy('happened_at')->get();
+        $share = static fn(string $state): float => match ($state) {
+            'on' => 1.0,
+            'alternate' => 0.5,
+            default => 0.0,
+        };
+        $hours = 0.0;
+        $from = $since;
+        $state = $rows->first()->was ?? $now;
+        foreach ($rows as $row) {
+            if ($row->happened_at->gt($from)) {
+                $hours += $share($state) * $from->diffInHours($row->happened_at);
+                $from = $row->happened_at;
+            }
+            $state = $row->state;
+        }
+
+        return $hours + $share($state) * max(0.0, $from->diffInHours(Carbon::now()));
+    }
+}

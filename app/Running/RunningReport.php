@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Running;
+
+use App\Models\Age;
+use App\Models\Pump;
+use App\Models\Stage;
+use App\Models\Switching;
+use App\Models\System;
+use App\Readings\LatestWater;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Ironwort\Core\Flow\LampWear;
+use Ironwort\Core\Words\Message;
+
+/** Everything of a system that can be switched, and how it stands. */
+final readonly class RunningReport
+{
+    private const NEWEST = 20;
+
+    public function __construct(private Running $running) {}
+
+    /** @return array<string, mixed> */
+    public function of(System $system, LatestWater $water): array
+    {
+        $standing = $this->running->standing($system, $water);
+        /** @var Collection<int, Switching> $latest */
+        $latest = Switching::query()
+            ->with('user')
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->orderByDesc('happened_at')
+            ->orderByDesc('id')
+            ->limit(self::NEWEST)
+            ->get();
+
+        return [
+            'stands' =>
+                $standing === null
+                    ? null
+                    : [
+                        ...$standing->message()->toArray(),
+                        'state' => $standing->state->value,
+                        'part' => $standing->pump->id,
+                        'since' => $standing->since->toIso8601ZuluString(),
+                        'minutes' => $standing->may->minutes,
+                    ],
+            'things' => [
+                ...array_map(
+                    fn(Pump $pump): array => $this->thing($pump->id, $pump->name, $pump->kind, $pump->state, $latest),
+                    $system->pumps->all(),
+                ),
+                ...array_map(
+                    fn(Stage $stage): array => $this->thing(
+                        $stage->id,
+                        $stage->name,
+                        'lamp',
+                        $stage->lamp_state,
+                        $latest,
+                        self::wear($stage),
+                    ),
+                    $system->stages->filter(static fn(Stage $stage): bool => $stage->kind === 'uv')->all(),
+                ),
+            ],
+            'latest' => array_values(
+                $latest
+                    ->map(
+                        static fn(Switching $row): array => [
+                            'id' => $row->id,
+                            'text' => $row->text(),
+                            'age' => Age::of($row->happened_at),
+                            'by' => $row->user?->name,
+                        ],
+                    )
+                    ->all(),
+            ),
+        ];
+    }
+
+    /** @return list<string> lamps and sleeves whose time has come */
+    public static function due(System $system): array
+    {
+        $due = [];
+        foreach ($system->stages as $stage) {
+            if ($stage->kind === 'uv') {
+                $due = [...$due, ...array_map(static fn(Message $one): string => $one->text, self::wear($stage))];
+            }
+        }
+
+        return $due;
+    }
+
+    /** @return list<Message> */
+    private static function wear(Stage $stage): array
+    {
+        $hours =
+            $stage->lamp_fitted_on === null
+                ? null
+                : Switching::ranHours($stage->id, $stage->lamp_state, $stage->lamp_fitted_on);
+
+        return LampWear::due(
+            $stage->name,
+            $hours,
+            $stage->lamp_fitted_on === null ? null : max(0.0, $stage->lamp_fitted_on->diffInDays(Carbon::now())),
+            $stage->sleeve_wiped_on === null ? null : max(0.0, $stage->sleeve_wiped_on->diffInDays(Carbon::now())),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Switching>  $latest
+     * @param  list<Message>  $due
+     * @return array<string, mixed>
+     */
+    private function thing(
+        string $id,
+        string $name,
+        string $kind,
+        string $state,
+        Collection $latest,
+        array $due = [],
+    ): array {
+        $last = $latest->firstWhere('part_id', $id);
+
+        return [
+            'id' => $id,
+            'name' => $name,
+            'kind' => $kind,
+            'state' => $state,
+            'since' => $last === null ? null : Age::of($last->happened_at),
+            'by' => $last?->user?->name,
+            'reason' => $last?->reason,
+            'due' => array_map(static fn(Message $one): array => $one->toArray(), $due),
+        ];
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Running;
+
+use App\Models\Pump;
+use App\Models\Stage;
+use App\Models\Switching;
+use App\Models\System;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Carbon;
+use Ironwort\Core\Calc\BadInput;
+
+/** What is switched, to what, since when and why. */
+final class SwitchRequest extends FormRequest
+{
+    private const LONGEST_REASON = 200;
+
+    /** @throws BadInput at `part` */
+    public function part(System $system): Pump|Stage
+    {
+        $id = strtoupper($this->string('part')->toString());
+
+        return $system->pumps->firstWhere('id', $id) ??
+            ($system->stages->first(static fn(Stage $stage): bool => $stage->id === $id && $stage->kind === 'uv') ??
+                throw BadInput::at('part', 'Nothing of this kind runs here.'));
+    }
+
+    /** @throws BadInput at `state` */
+    public function state(): string
+    {
+        $state = $this->input('state');
+
+        return is_string($state) && in_array($state, Switching::STATES, true)
+            ? $state
+            : throw BadInput::at('state', 'On, off, alternate days, or lent?');
+    }
+
+    /** @throws BadInput at `at` */
+    public function at(): Carbon
+    {
+        $typed = $this->input('at');
+        if (!is_string($typed) || trim($typed) === '') {
+            return Carbon::now();
+        }
+        try {
+            $at = Carbon::parse($typed);
+        } catch (\Exception) {
+            throw BadInput::at('at', 'Write the time as 2026-05-31T07:10:00Z.');
+        }
+
+        return match (true) {
+            $at->isAfter(Carbon::now()->addMinutes(2)) => throw BadInput::at('at', 'This time is still to come.'),
+            $at->isBefore(Carbon::now()->subYear()) => throw BadInput::at('at', 'That is more than a year ago.'),
+            default => $at->utc(),
+        };
+    }
+
+    public function reason(): ?string
+    {
+        $reason = $this->input('reason');
+
+        return is_string($reason) && trim($reason) !== '' ? mb_substr(trim($reason), 0, self::LONGEST_REASON) : null;
+    }
+}

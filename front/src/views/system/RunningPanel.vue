@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { answer, api } from '@/api/client'
+import { useRunning, useSession } from '@/api/queries'
+import type { System } from '@/api/types'
+import { useSend } from '@/api/useSend'
+
+const props = defineProps<{ system: System }>()
+const running = useRunning(() => props.system.slug)
+const session = useSession()
+const reason = ref('')
+const KINDS = {
+  water: 'pump',
+  airlift: 'airlift',
+  circulator: 'circulator',
+  air: 'air pump',
+  heater: 'heater',
+  lamp: 'UV lamp',
+} as const
+const SAID = { on: 'on', off: 'off', alternate: 'alternate days', lent: 'lent' } as const
+const others = (kind: keyof typeof KINDS, state: keyof typeof SAID) =>
+  (kind === 'lamp' ? (['on', 'off', 'alternate'] as const) : (['on', 'off', 'lent'] as const)).filter(
+    (one) => one !== state,
+  )
+const send = useSend(
+  () => props.system.slug,
+  (to: { part: string; state: string }, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/switchings/{id}', {
+        params: { path: { system: props.system.slug, id: key } },
+        body: { part: to.part, state: to.state, reason: reason.value },
+      }),
+    ),
+  () => (reason.value = ''),
+)
+const undo = useSend(
+  () => props.system.slug,
+  (id: string) =>
+    answer(() =>
+      api.DELETE('/api/systems/{system}/switchings/{id}', {
+        params: { path: { system: props.system.slug, id } },
+      }),
+    ),
+)
+</script>
+
+<!-- Everything that can be switched here: one press, with its time, person and reason. -->
+<template>
+  <section v-if="running.data.value?.things.length" class="part" aria-label="What runs">
+    <h2>What runs</h2>
+    <p v-if="running.data.value.stands" class="fault" role="alert">{{ running.data.value.stands.text }}</p>
+    <ul class="rows">
+      <li v-for="thing in running.data.value.things" :key="thing.id">
+        <span
+          ><b>{{ thing.name }}</b> <span class="soft small">{{ KINDS[thing.kind] }}</span></span
+        >
+        <span :class="{ fault: thing.state === 'off' || thing.state === 'lent' }"
+          >{{ SAID[thing.state]
+          }}<span v-if="thing.since" class="soft small">
+            {{ thing.since }}<template v-if="thing.by">, {{ thing.by }}</template
+            ><template v-if="thing.reason">: {{ thing.reason }}</template></span
+          ></span
+        >
+        <span v-if="session.data.value?.person?.writes" class="presses">
+          <button
+            v-for="state in others(thing.kind, thing.state)"
+            :key="state"
+            type="button"
+            class="link-button small"
+            :aria-label="`Switch ${thing.name} ${SAID[state]}`"
+            @click="send.send({ part: thing.id, state })"
+          >
+            {{ SAID[state] }}
+          </button>
+        </span>
+        <span v-for="due in thing.due" :key="due.code" class="caution">{{ due.text }}</span>
+      </li>
+    </ul>
+    <p v-if="session.data.value?.person?.writes" class="small">
+      <label
+        >Reason, kept with the next switch
+        <input v-model="reason" class="inline" maxlength="200" aria-label="Reason for the next switch"
+      /></label>
+      <button
+        v-if="running.data.value.latest[0]"
+        type="button"
+        class="link-button"
+        @click="undo.send(running.data.value.latest[0].id)"
+      >
+        Undo: {{ running.data.value.latest[0].text }}
+      </button>
+    </p>
+    <p v-if="send.trouble.value ?? send.errors.value.state ?? undo.trouble.value" class="fault" role="alert">
+      {{ send.errors.value.state ?? send.trouble.value ?? undo.trouble.value }}
+    </p>
+    <p class="soft small">
+      Mains by water: switch off at the socket and dry your hands before you touch a pump or a lamp; a
+      residual-current device, put in by a qualified electrician.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.rows li {
+  display: grid;
+  grid-template-columns: 14rem minmax(0, 1fr) auto;
+  gap: 0.25rem 1.5rem;
+}
+
+.rows .caution {
+  grid-column: 1 / -1;
+}
+
+.presses {
+  display: flex;
+  gap: 1.25rem;
+}
+
+@media (max-width: 720px) {
+  .rows li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

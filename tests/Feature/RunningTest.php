@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Build\LayBuild;
+use App\Models\Pump;
+use App\Models\Stage;
+use App\Models\Switching;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** What runs and what stands: switched with its time, person and reason, and heard on every page. */
+final class RunningTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->owner);
+        (new LayBuild())->lay(
+            $this->system,
+            [
+                'vessels' => [
+                    [
+                        'name' => 'Bay',
+                        'kind' => 'bay',
+                        'shape' => 'box',
+                        'measures' => ['length_m' => 4, 'width_m' => 2, 'depth_m' => 1.1],
+                        'freeboard_m' => 0.1,
+                        'netted' => true,
+                    ],
+                ],
+                'stages' => [
+                    [
+                        'name' => 'Bed',
+                        'kind' => 'static_bed',
+                        'medium' => 'small_carrier',
+                        'media_l' => 150,
+                        'flow_l_h' => 8000,
+                    ],
+                    [
+                        'name' => 'Lamp',
+                        'kind' => 'uv',
+                        'flow_l_h' => 8000,
+                        'lamp_w' => 55,
+                        'lamp_fitted_on' => now()->subDays(400)->toDateString(),
+                        'sleeve_wiped_on' => now()->subDays(100)->toDateString(),
+                    ],
+                ],
+                'pumps' => [
+                    [
+                        'name' => 'Main',
+                        'kind' => 'water',
+                        'curve' => [['flow_l_h' => 0, 'head_m' => 3], ['flow_l_h' => 10000, 'head_m' => 0]],
+                        'power_w' => 100,
+                    ],
+                    ['name' => 'Stones', 'kind' => 'air', 'air_l_min' => 80, 'power_w' => 60],
+                ],
+                'lines' => [
+                    ['Drain', 'v:Bay', 's:Bed', 100, 2, [], 'valve_open_pct' => 100],
+                    ['Suction', 's:Bed', 'p:Main', 63, 1, []],
+                    ['Return', 'p:Main', 'v:Bay', 63, 3, [], 'valve_open_pct' => 100],
+                ],
+            ],
+            now()->subDays(700)->toDateString(),
+        );
+        $this->putJson('/api/systems/long-vat/fish/' . $this->key(), [
+            'name' => 'Koi',
+            'count' => '12',
+            'length_cm' => '45',
+        ])->assertOk();
+        $this->putJson('/api/systems/long-vat/feed', ['feed_g_d' => '100', 'protein_pct' => '38'])->assertOk();
+        $this->line('am .1 ni .0 ph 7.5 t 20 do 8 kh 5');
+    }
+
+    private function key(): string
+    {
+        return strtoupper((string) Str::ulid());
+    }
+
+    private function line(string $line): TestResponse
+    {
+        return $this->postJson('/api/systems/long-vat/log', ['id' => $this->key(), 'line' => $line]);
+    }
+
+    private function switch(string $part, string $state, ?string $at = null, ?string $id = null): TestResponse
+    {
+        return $this->putJson('/api/systems/long-vat/switchings/' . ($id ?? $this->key()), [
+            'part' => $part,
+            'state' => $state,
+            ...$at === null ? [] : ['at' => $at],
+        ]);
+    }
+
+    public function test_a_main_pump_that_is_off_is_heard_on_every_page_until_flow_is_seen(): void
+    {
+        $pump = Pump::query()->where('name', 'Main')->firstOrFail();
+        $carries = $this->getJson('/api/systems/long-vat/capacity')->json('capacity.value');
+        self::assertGreaterThan(1, $carries);
+        $this->switch($pump->id, 'off', now()->subHours(3)->toIso8601ZuluString())
+            ->assertOk()
+            ->assertJsonPath('stands.code', 'flow.stands_over_filter')
+            ->assertJsonPath('stands.state', 'emergency');
+
+        $capacity = $this->getJson('/api/systems/long-vat/capacity')->assertOk()->json();
+        self::assertLessThan(0.1 * $carries, $capacity['capacity']['value'], 'nothing flows through the filter');
+        self::assertSame('act', $capacity['state']);
+        $page = $this->getJson('/api/systems/long-vat')->json('water');
+        self::assertSame('emergency', $page['state']);
+        self::assertStringContainsString('Main is off since', $page['worst']);
+        self::assertSame($page['worst'], $this->getJson('/api/round')->json('rows.0.worst'));
+        self::assertSame('emergency', $this->getJson('/api/systems')->json('0.state'));
+        $timer = collect($this->getJson('/api/timers')->json())->firstWhere('kind', 'stands');
+        // A packed bed stands for about two hours before a fifth of it is gone.
+        self::assertSame('filter', $timer['by']);
+        self::assertEqualsWithDelta(113, $timer['minutes'], 2);
+
+        $this->switch($pump->id, 'on')->assertOk()->assertJsonPath('stands', null);
+        self::assertNull(collect($this->getJson('/api/timers')->json())->firstWhere('kind', 'stands'));
+        $setback = $this->getJson('/api/systems/long-vat/filter')->json('setbacks.0');
+        self::assertSame('stood_closed', $setback['kind']);
+        self::assertEqualsWithDelta(39.0, $setback['lost_pct'], 0.5);
+        self::assertStringContainsString(
+            'Main: off',
+            implode(
+                ' ',
+                array_column($this->getJson('/api/systems/long-vat/book?kinds=filter')->json('entries'), 'text'),
+            ),
+        );
+
+        $last = Switching::query()->where('state', 'on')->firstOrFail()->id;
+        $this->deleteJson("/api/systems/long-vat/switchings/{$last}")
+            ->assertOk()
+            ->assertJsonPath('stands.state', 'emergency');
+        self::assertSame([], $this->getJson('/api/systems/long-vat/filter')->json('setbacks'), 'nothing was lost yet');
+    }
+
+    public function test_air_that_is_off_is_gone_from_the_oxygen_and_never_raises_it(): void
+    {
+        $this->system->visits()->update(['withdrawn_at' => now(), 'withdrawn_by' => $this->owner->id]);
+        $air = Pump::query()->where('name', 'Stones')->firstOrFail();
+        $oxygen = fn(): float => collect(
+            $this->getJson('/api/systems/long-vat/filter')->json('oxygen.figures'),
+        )->firstWhere('label', 'At dawn')['value'];
+        $before = $oxygen();
+        $this->switch($air->id, 'off')->assertOk();
+
+        self::assertLessThan($before - 1, $oxygen());
+        $this->switch($air->id, 'off')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['state']]);
+        $air->refresh()->update(['state' => 'on', 'running' => true, 'by_day' => true]);
+        self::assertLessThan($before - 1, $oxygen(), 'what the sun drives is gone at night');
+    }
+
+    public function test_lamp_hours_count_when_it_is_lit_and_the_sleeve_when_it_is_wet(): void
+    {
+        $lamp = Stage::query()->where('kind', 'uv')->firstOrFail();
+        self::assertCount(2, $this->getJson('/api/round')->json('rows.0.service'), 'lamp and sleeve are due');
+        $this->switch($lamp->id, 'off', now()->subDays(300)->toIso8601ZuluString())->assertOk();
+        $due = $this->getJson('/api/systems/long-vat/running')->json('things.2.due');
+        self::assertSame(['flow.sleeve_due'], array_column($due, 'code'), 'a hundred days lit are no 9,000 h');
+        self::assertEqualsWithDelta(
+            24 * 100,
+            Switching::ranHours($lamp->id, 'off', $lamp->lamp_fitted_on ?? now()),
+            24,
+        );
+        $this->switch($lamp->id, 'lent')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['state']]);
+        $this->switch($lamp->id, 'alternate', now()->subDays(400)->toIso8601ZuluString())
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['at']]);
+    }
+
+    public function test_a_line_switches_what_it_names_and_asks_which_where_there_are_several(): void
+    {
+        $this->line('pump off')->assertCreated();
+        self::assertSame('off', Pump::query()->where('name', 'Main')->value('state'));
+        $this->line('uv alternate @0:01')->assertCreated();
+        self::assertSame('alternate', Stage::query()->where('kind', 'uv')->value('lamp_state'));
+        $this->line('heater on')->assertUnprocessable();
+        $this->putJson('/api/systems/long-vat/pumps/' . $this->key(), [
+            'name' => 'Ring',
+            'kind' => 'air',
+            'air_l_min' => '20',
+            'power_w' => '20',
+        ])->assertOk();
+        $this->line('air off')->assertUnprocessable();
+        $id = $this->key();
+        $this->postJson('/api/systems/long-vat/log', ['id' => $id, 'line' => 'air ring off am .1'])->assertCreated();
+        self::assertSame('off', Pump::query()->where('name', 'Ring')->value('state'));
+        $this->deleteJson("/api/systems/long-vat/log/{$id}")->assertNoContent();
+        self::assertSame('on', Pump::query()->where('name', 'Ring')->value('state'));
+        $this->postJson('/api/systems/long-vat/log/meaning', ['line' => 'pump'])->assertJsonCount(1, 'faults');
+    }
+
+    public function test_a_shut_bay_in_bad_water_has_no_minutes_and_is_the_most_urgent_thing(): void
+    {
+        $this->line('am .5 ph 7.8')->assertCreated();
+        $bay = $this->system->vessels()->firstOrFail();
+        $this->putJson("/api/systems/long-vat/vessels/{$bay->id}/shut-off", ['shut' => true])->assertOk();
+        $shut = $this->getJson('/api/systems/long-vat')->json('shut_off.0');
+
+        self::assertEqualsWithDelta(0.0, $shut['minutes'], 1e-9);
+        self::assertSame('emergency', $shut['state']);
+        self::assertSame('emergency', $this->getJson('/api/systems')->json('0.state'));
+    }
+}
