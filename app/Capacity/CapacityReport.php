@@ -136,7 +136,6 @@ final readonly class CapacityReport
                     $this->knowsOxygen($system, $conditions) ? $of('Oxygen', 'do_mg_l', 'mg/L') : null,
                     $of('KH falls in a week', 'alkalinity_fall_mg_l_w', 'mg/L as CaCO₃'),
                     $of('Bicarbonate to put back', 'bicarbonate_g_w', 'g a week'),
-                    $of('Nitrate with these changes', 'no3_n_mg_l', 'mg/L as N'),
                     $of('Taken by walls and stones', 'walls_g_d', 'g N/d'),
                 ]),
             ),

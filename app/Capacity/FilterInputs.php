@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Capacity;
 
+use App\Expected\WaterTurned;
 use App\Fish\FeedPlan;
 use App\Forms\Origin;
 use App\Living\Living;
@@ -138,6 +139,7 @@ final readonly class FilterInputs
             'devices' => $this->devices($system),
         ];
         $plan = $system->feed();
+        $turned = WaterTurned::of($system);
         $optional = [
             'digestibility_pct' => $plan?->digestibility_pct,
             'uneaten_pct' => $plan?->uneaten_pct,
@@ -147,11 +149,10 @@ final readonly class FilterInputs
                 $conditions->origins['do_mg_l']->kind === 'typed'
                     ? null
                     : $this->aeration($system, $conditions, $biomass),
-            'change_l_d' => $whatIf->number('change_l_d'),
-            'source_no3_n_mg_l' =>
-                $whatIf->number('source_no3_mg_l') === null
-                    ? null
-                    : $whatIf->number('source_no3_mg_l') / MolarMass::NO3_PER_N,
+            'change_l_d' => $whatIf->number('change_l_d') ?? $turned->litresD(),
+            'source_no3_n_mg_l' => self::sourceNitrate($whatIf, $turned),
+            'source_tan_mg_l' => $turned->brings['tan_mg_l'] ?? null,
+            'source_alkalinity_mg_l' => $turned->brings['alkalinity_mg_l'] ?? null,
         ];
         $input = [...$input, ...array_filter($optional, static fn(?float $value): bool => $value !== null)];
 
@@ -223,6 +224,14 @@ final readonly class FilterInputs
         $were = $this->lives->reach($rows, $book, $walls)['greatest'];
 
         return $were > 0 ? $living->on($this->lives->reach($stages, $book, $walls)['greatest'] / $were) : $living;
+    }
+
+    /** mg/L as N, as asked about or as the water that comes in was tested. */
+    public static function sourceNitrate(CapacityWhatIf $whatIf, WaterTurned $turned): ?float
+    {
+        $asked = $whatIf->number('source_no3_mg_l');
+
+        return $asked === null ? $turned->brings['no3_n_mg_l'] ?? null : $asked / MolarMass::NO3_PER_N;
     }
 
     /** Share of what the filter can take that this keeper uses, 0 to 1: a school. */
@@ -373,6 +382,13 @@ final readonly class FilterInputs
                 Format::number($this->systems->walls($system), 3) . ' m²',
                 'computed',
                 'wetted surface of the vessels, and stones',
+            ),
+            new Origin(
+                'change_l_d',
+                'Water changed',
+                Format::number(($turned = WaterTurned::of($system))->litresD(), 3) . ' L/d',
+                'computed',
+                $turned->said(),
             ),
             new Origin(
                 'devices',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Capacity;
 
+use App\Expected\WaterTurned;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\Age;
@@ -26,7 +27,6 @@ use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\CalendarSeason;
 use Ironwort\Core\Measure\Format;
-use Ironwort\Core\Measure\MolarMass;
 
 /**
  * What stands behind a capacity: oxygen by day and dawn, CO2, dirt, nitrate, the filter as it was measured, what it
@@ -269,12 +269,13 @@ final readonly class FilterReport
         if ($now === null) {
             return [];
         }
+        $turned = WaterTurned::of($system);
         $input = [
             'no3_n_mg_l' => $now->value,
             'production_g_d' => $made,
             'temp_c' => $conditions->values['temp_c'],
-            'change_l_d' => $whatIf->number('change_l_d') ?? 0.0,
-            'source_no3_n_mg_l' => ($whatIf->number('source_no3_mg_l') ?? 0.0) / MolarMass::NO3_PER_N,
+            'change_l_d' => $whatIf->number('change_l_d') ?? $turned->litresD(),
+            'source_no3_n_mg_l' => FilterInputs::sourceNitrate($whatIf, $turned) ?? 0.0,
             'plants_m2' => $system->plantsM2(),
             'bog_m2' => $system->bogM2(),
             'denitrifying_l' => $system->stages->sum(
@@ -290,12 +291,16 @@ final readonly class FilterReport
             'denitrifying_g_d' => ['Denitrifying medium', 'g N/d'],
             'sludge_g_d' => ['Sludge', 'g N/d'],
             'total_g_d' => ['All together', 'g N/d'],
-            'no3_n_steady_mg_l' => ['Nitrate settles at', 'mg/L as N'],
+            'no3_n_steady_mg_l' => ['Nitrate settles at', Parameter::Nitrate->symbol() ?? ''],
         ];
         $figures = [];
         foreach ($rows as $key => [$label, $unit]) {
             if (is_float($result->figures[$key])) {
-                $figures[] = (new Figure($label, $result->number($key), $unit, 'nitrate.sinks', $key, $input, [
+                $value =
+                    $key === 'no3_n_steady_mg_l'
+                        ? Parameter::Nitrate->shown($result->number($key))
+                        : $result->number($key);
+                $figures[] = (new Figure($label, $value, $unit, 'nitrate.sinks', $key, $input, [
                     ...$origins,
                     new Origin(
                         'no3_n_mg_l',

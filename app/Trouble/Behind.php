@@ -10,6 +10,7 @@ use App\Models\FeedFigure;
 use App\Models\FishEvent;
 use App\Models\FishGroup;
 use App\Models\System;
+use App\Models\Trickle;
 use App\Models\WaterChange;
 use App\Readings\SetbackNotice;
 use Illuminate\Support\Carbon;
@@ -36,10 +37,39 @@ final readonly class Behind
             ? $befell
             : [
                 ...$befell,
+                ...self::trickle($system),
                 ...$this->chlorine($system),
                 ...$this->medicine($system),
                 ...$this->fish($system),
                 ...$this->feed($system),
+            ];
+    }
+
+    /** Whether new water that may hold chlorine runs in all the while, and nothing is said to take it out. */
+    public static function chlorineRuns(System $system): ?Trickle
+    {
+        $trickle = Trickle::running($system);
+
+        return $trickle !== null &&
+            ($trickle->treated_by ?? '') === '' &&
+            $trickle->water?->loadMissing('tests')->mayBringChlorine() === true
+            ? $trickle
+            : null;
+    }
+
+    /** @return list<Message> */
+    private static function trickle(System $system): array
+    {
+        $trickle = self::chlorineRuns($system);
+
+        return $trickle === null
+            ? []
+            : [
+                Message::of('incident.behind_trickle_chlorine', [
+                    'flow' => Format::number($trickle->flow_l_h / 60, 2),
+                    'water' => $trickle->water->name ?? 'new water',
+                    'ago' => Age::of($trickle->started_at),
+                ]),
             ];
     }
 

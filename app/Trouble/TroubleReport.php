@@ -282,6 +282,7 @@ final readonly class TroubleReport
             treatment: $this->treatment($system),
             overdosed: $dangers,
             filterTakesGD: $verdict->capacity?->value,
+            chlorineRuns: Behind::chlorineRuns($system) !== null,
             overload: $verdict->state ?? State::Good,
             biomassKg: $this->systems->biomass($system)->value,
             protein: $this->feeds->protein($system->feed()) / 100,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Water;
 
 use App\Expected\Residuals;
+use App\Expected\WaterTurned;
 use App\Models\Line;
 use App\Models\System;
 use App\Models\Trickle;
@@ -44,6 +45,7 @@ final readonly class ChangeContext
         if ($keep === []) {
             return [];
         }
+        $turned = WaterTurned::of($system);
         $input = [
             'volume_l' => max(1.0, $waters->volume),
             'now' => $keep,
@@ -52,6 +54,8 @@ final readonly class ChangeContext
             'taken_g_d' => $this->taken($system, $waters),
             'surface_m2' => $this->systems->surface($system),
             'days' => 60,
+            'booked_l_d' => $turned->batchLD,
+            'booked_trickle_l_d' => $turned->trickleLD,
             ...$price === null ? [] : ['price_m3' => $price],
         ];
         $follows = $this->judging->following($system)->in('exchange')->id;

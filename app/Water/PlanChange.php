@@ -8,8 +8,8 @@ use App\Expected\ExpectedWater;
 use App\Forms\TypedFields;
 use App\Models\System;
 use App\Models\WaterChange;
-use App\Running\WithoutFlow;
 use App\Readings\LatestWater;
+use App\Running\WithoutFlow;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 

@@ -39,13 +39,16 @@ final readonly class TrickleReport
             'tan_mg_l' => 0,
             'no2_n_mg_l' => 0,
         ]);
-        if ($given === null || $typed->errors !== [] || $keep === []) {
+        if ($given === null || $typed->errors !== []) {
             return null;
         }
+        $tested = $keep !== [];
+        // What was never tested is not known: only flow, jug and litres are then told.
+        $keep = $tested ? $keep : ['hardness_mg_l' => 0.0];
         $input = [
             'volume_l' => max(1.0, $waters->volume),
             'now' => $keep,
-            'source' => array_intersect_key($waters->new, $keep),
+            'source' => $tested ? array_intersect_key($waters->new, $keep) : $keep,
             'days' => 60,
             ...isset($keep['no3_n_mg_l']) ? ['production_g_d' => ['no3_n_mg_l' => $made]] : [],
             ...$given,

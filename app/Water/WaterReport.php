@@ -12,9 +12,9 @@ use App\Models\Age;
 use App\Models\System;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
-use App\Running\WithoutFlow;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
+use App\Running\WithoutFlow;
 use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
 use App\Volumes\WaterBody;
@@ -106,7 +106,8 @@ final readonly class WaterReport
             'body' => $body->vesselId ?? '',
             'change' => $change,
             'plan' => $ready && $scalds === null ? $this->programme->of($system, $water, $waters, $typed) : null,
-            'trickle' => $ready ? $this->trickle->of($system, $waters, $typed, $made) : null,
+            // Litres and jug follow from the volume alone: no test is needed for them.
+            'trickle' => $waters->volume > 0 ? $this->trickle->of($system, $waters, $typed, $made) : null,
             'running' => $this->trickle->running($system),
             'schools' => $ready
                 ? array_map(

@@ -52,7 +52,7 @@ final class DoorsTest
         'Fish' => ['Build', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
         'Living' => ['Fish', 'Forms', 'Models', 'Readings', 'Volumes'],
         'Running' => ['Fish', 'Forms', 'Http', 'Living', 'Models', 'Readings', 'Volumes'],
-        'Capacity' => ['Fish', 'Forms', 'Http', 'Living', 'Models', 'Readings', 'Volumes'],
+        'Capacity' => ['Expected', 'Fish', 'Forms', 'Http', 'Living', 'Models', 'Readings', 'Volumes'],
         'Bench' => ['Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
         'Water' => [
             'Capacity',

@@ -199,7 +199,7 @@ final class RunningTest extends TestCase
 
     public function test_a_shut_bay_in_bad_water_has_no_minutes_and_is_the_most_urgent_thing(): void
     {
-        $this->line('am .5 ph 7.8')->assertCreated();
+        $this->line('am 1.5 ph 8.2')->assertCreated();
         $bay = $this->system->vessels()->firstOrFail();
         $this->putJson("/api/systems/long-vat/vessels/{$bay->id}/shut-off", ['shut' => true])->assertOk();
         $shut = $this->getJson('/api/systems/long-vat')->json('shut_off.0');

@@ -56,6 +56,8 @@ final readonly class SchoolsCalculator implements Calculator
             Input::number('evaporation_mm_d', 'Evaporation', 'mm/d', 0, 30)->or(2.0),
             Input::number('days', 'Days', 'd', 1, 3650)->or(60.0),
             Input::number('price_m3', 'Price of water', 'per m³', 0, 1000)->optional(),
+            Input::number('booked_l_d', 'Changed by the book, as a mean', 'L/d', 0, 1e8)->optional(),
+            Input::number('booked_trickle_l_d', 'Trickle that runs', 'L/d', 0, 1e8)->optional(),
         ];
     }
 
@@ -103,7 +105,7 @@ final readonly class SchoolsCalculator implements Calculator
             Format::number($evaporation) . ' L',
         );
         $rows = [];
-        foreach ($this->schools->topic('exchange')->schools as $school) {
+        foreach ([...self::booked($given), ...$this->schools->topic('exchange')->schools] as $school) {
             [$row, $used] = $this->follow($school, $now, $source, $made, $volume, $evaporation / $volume, $days);
             $rows[] = [...$row, 'water_l' => $used, 'cost' => $price === null ? null : ($price * $used) / 1000];
             $work->step(
@@ -122,6 +124,30 @@ final readonly class SchoolsCalculator implements Calculator
         $work->note(Message::of('exchange.schools_feed_fish_plants_held'));
 
         return $work->result(['schools' => $rows]);
+    }
+
+    /** @return list<School> how the system is really kept, beside what the schools ask for */
+    private static function booked(Given $given): array
+    {
+        $batch = $given->numberOrNull('booked_l_d');
+        $trickle = $given->numberOrNull('booked_trickle_l_d');
+        $volume = $given->number('volume_l');
+
+        return $batch === null && $trickle === null
+            ? []
+            : [
+                new School(
+                    'booked',
+                    'As booked here',
+                    'What was changed in the last four weeks, and the trickle that runs.',
+                    [
+                        'pct' => min(100.0, (100 * ($batch ?? 0.0)) / $volume),
+                        'every_d' => 1.0,
+                        'trickle_pct_week' => (700 * ($trickle ?? 0.0)) / $volume,
+                    ],
+                    'mass-balance',
+                ),
+            ];
     }
 
     /**

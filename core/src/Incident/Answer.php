@@ -32,6 +32,9 @@ final readonly class Answer
         foreach ($seen as $sign) {
             array_push($found, ...$sign->pointsTo());
         }
+        if ($now->chlorineRuns && in_array(Sign::AtReturns, $seen, true)) {
+            $found[] = Cause::Chlorine;
+        }
         // Signs of want of oxygen where there is plenty of it come of something else.
         $gills =
             array_intersect(

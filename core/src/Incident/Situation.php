@@ -49,6 +49,7 @@ final readonly class Situation
      * @param  bool  $saltToCome  whether salt against nitrite is part of the plan: no zeolite then
      * @param  State  $overload  how the filter stands to its load, whatever is read
      * @param  float  $protein  of the feed, 0 to 1
+     * @param  bool  $chlorineRuns  new water runs in all the while and may hold it
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
     public function __construct(
@@ -81,6 +82,7 @@ final readonly class Situation
         public State $overload = State::Good,
         public float $biomassKg = 0.0,
         public float $protein = DailyLoad::USUAL_PROTEIN,
+        public bool $chlorineRuns = false,
     ) {}
 
     /**
@@ -169,6 +171,7 @@ final readonly class Situation
             overload: $this->overload,
             biomassKg: $this->biomassKg,
             protein: $this->protein,
+            chlorineRuns: $this->chlorineRuns,
         );
     }
 

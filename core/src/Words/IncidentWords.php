@@ -53,6 +53,9 @@ final readonly class IncidentWords
         'nitrate_test_tap' => 'Test the tap for nitrate.',
         'nitrate_find_cause' =>
             'Then what made it: stock, feed and upkeep, all three. Change more each week, or feed less.',
+        'behind_trickle_chlorine' =>
+            '{flow} L/min of {water} runs in since {ago} with nothing said to take its chlorine out: fish push up ' .
+            'into the returns. Shut it off, and test chlorine.',
         'overload_feed' => 'Feed {feed} g a day at most for now.',
         'overload_why_feed' =>
             'The filter takes less than these fish give. What one change of half the water a day still holds is the ' .
