@@ -32,6 +32,7 @@ use Ironwort\Core\Incident\Answer;
 use Ironwort\Core\Incident\AnswerStep;
 use Ironwort\Core\Incident\Cause;
 use Ironwort\Core\Incident\Sign;
+use Ironwort\Core\Incident\OffLimits;
 use Ironwort\Core\Incident\Situation;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
@@ -43,7 +44,7 @@ use Ironwort\Core\Words\Message;
 /** What to do in one system now: its readings as far as they are fresh, what is seen, and the schools it follows. */
 final readonly class TroubleReport
 {
-    private const DERIVED = ['nh3_n_mg_l' => 'tan_mg_l', 'do_sat_pct' => 'do_mg_l'];
+    private const DERIVED = ['nh3_n_mg_l' => 'tan_mg_l', 'do_sat_pct' => 'do_mg_l', 'co2_mg_l' => 'ph'];
 
     public function __construct(
         private WaterMeaning $meaning,
@@ -75,11 +76,12 @@ final readonly class TroubleReport
         }
         $reckoned = array_intersect_key($this->expected->now($system, $water), $fresh);
         $values = [...array_map(static fn($reading): float => $reading->value, $fresh), ...$reckoned];
-        $states = $shown = [];
+        $states = $shown = $sides = [];
         foreach ($this->meaning->of($system, $water)->strips as $strip) {
             $key = $strip->reading->parameter->value;
             if (isset($fresh[self::DERIVED[$key] ?? $key])) {
                 $states[$key] = $strip->verdict->state;
+                $sides = [...$sides, ...$strip->verdict->side === null ? [] : [$key => $strip->verdict->side]];
             }
         }
         foreach ($fresh as $key => $reading) {
@@ -92,7 +94,14 @@ final readonly class TroubleReport
                 'state' => ($states[$key] ?? State::Good)->value,
             ];
         }
-        $situation = $this->situation($system, $water, $values, $states, $this->states->of($system, $water)->dangers);
+        $situation = $this->situation(
+            $system,
+            $water,
+            $values,
+            $states,
+            $this->states->of($system, $water)->dangers,
+            $sides,
+        );
         $answer = Answer::to($situation, $seen);
         $origins = [
             new Origin(
@@ -136,6 +145,11 @@ final readonly class TroubleReport
                 $this->behind->of($system, $answer->causes !== []),
             ),
             'tests' => $answer->tests,
+            'watched' => array_map(
+                static fn(string $key, Message $one): array => ['parameter' => $key, ...$one->toArray()],
+                array_keys($watched = OffLimits::watched($situation)),
+                array_values($watched),
+            ),
             'old' => $old,
             'readings' => $shown,
             'changed' =>
@@ -164,9 +178,11 @@ final readonly class TroubleReport
                     'measure' =>
                         $step->amount === null
                             ? null
-                            : ($step->amount['unit'] === 'g'
-                                ? Measures::grams($step->amount['value'])
-                                : Measures::millilitres($step->amount['value'])),
+                            : match ($step->amount['unit']) {
+                                'g' => Measures::grams($step->amount['value']),
+                                'mL' => Measures::millilitres($step->amount['value']),
+                                default => null,
+                            },
                     'figure' =>
                         $step->amount === null
                             ? null
@@ -189,6 +205,7 @@ final readonly class TroubleReport
      * @param  array<string, float>  $values
      * @param  array<string, State>  $states
      * @param  list<Danger>  $dangers
+     * @param  array<string, string>  $sides
      */
     private function situation(
         System $system,
@@ -196,6 +213,7 @@ final readonly class TroubleReport
         array $values,
         array $states,
         array $dangers,
+        array $sides,
     ): Situation {
         $verdict = $this->capacity->of($system, $water);
         $following = $this->limits->following($system);
@@ -282,6 +300,7 @@ final readonly class TroubleReport
             treatment: $this->treatment($system),
             overdosed: $dangers,
             filterTakesGD: $verdict->capacity?->value,
+            sides: $sides,
             chlorineRuns: Behind::chlorineRuns($system) !== null,
             overload: $verdict->state ?? State::Good,
             biomassKg: $this->systems->biomass($system)->value,

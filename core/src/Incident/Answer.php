@@ -58,7 +58,11 @@ final readonly class Answer
         $water =
             array_filter(
                 $causes,
-                static fn(Cause $cause): bool => !in_array($cause, [Cause::Sickness, Cause::Bloom], true),
+                static fn(Cause $cause): bool => !in_array(
+                    $cause,
+                    [Cause::Sickness, Cause::Bloom, Cause::Death, Cause::Blocked, Cause::Dirt, Cause::Cloudy],
+                    true,
+                ),
             ) === [];
         $steps = [];
         $feeding = Feeding::of($now, $causes);
@@ -77,7 +81,17 @@ final readonly class Answer
                 Cause::Ammonia => AmmoniaAnswer::steps($now, in_array(Cause::StoppedFilter, $causes, true)),
                 Cause::Nitrite => NitriteAnswer::steps($now),
                 Cause::Acid => AcidAnswer::steps($now),
+                Cause::Alkaline => OffLimits::alkaline($now),
+                Cause::Salty => OffLimits::salty($now),
+                Cause::Gas => OffLimits::gas($now),
+                Cause::Overfull => OffLimits::overfull($now),
                 Cause::Heat => OtherAnswers::heat($now),
+                Cause::Cold => OffLimits::cold($now),
+                Cause::Hardness => OffLimits::hardness($now),
+                Cause::Death => SeenAnswers::death(),
+                Cause::Blocked => SeenAnswers::blocked(),
+                Cause::Dirt => SeenAnswers::dirt(),
+                Cause::Cloudy => SeenAnswers::cloudy(),
                 Cause::Shock => OtherAnswers::shock($now),
                 Cause::Nitrate => NitrateAnswer::steps($now),
                 Cause::Overloaded => OverloadAnswer::steps($now),
@@ -85,7 +99,7 @@ final readonly class Answer
                     $water,
                     $breathes && $gills ? $now->reading('do_mg_l') : null,
                 ),
-                Cause::Bloom => OtherAnswers::bloom(),
+                Cause::Bloom => OtherAnswers::bloom($now),
             };
             if ($feeding !== null && $feeding[0] === $cause) {
                 $told[] = AnswerStep::to($cause, $feeding[1], $feeding[2]);
@@ -97,7 +111,10 @@ final readonly class Answer
             }
         }
 
-        return new self($causes, $steps, self::tests($now, $seen !== [] || $causes !== []));
+        // A system nobody ever tested is asked for its first tests, whatever is seen of it.
+        $asked = $seen !== [] || $causes !== [] || ($now->fish && $now->water === []);
+
+        return new self($causes, $steps, self::tests($now, $asked));
     }
 
     /**
@@ -132,14 +149,26 @@ final readonly class Answer
 
         return array_values(
             array_filter([
-                $acts('do_mg_l') || $acts('do_sat_pct') ? Cause::Oxygen : null,
+                $now->acts('do_mg_l', 'below') || $now->acts('do_sat_pct', 'below') ? Cause::Oxygen : null,
                 $acts('chlorine_mg_l') ? Cause::Chlorine : null,
                 $now->overdosed !== [] ? Cause::Overdose : null,
                 $ammonia === State::Act || $ammonia === State::Emergency ? Cause::Ammonia : null,
                 $acts('no2_n_mg_l') ? Cause::Nitrite : null,
-                $acts('alkalinity_mg_l') || ($acts('ph') && ($now->reading('ph') ?? 7.0) < 7) ? Cause::Acid : null,
+                $now->acts('alkalinity_mg_l', 'below') || ($acts('ph') && ($now->reading('ph') ?? 7.0) < 7)
+                    ? Cause::Acid
+                    : null,
+                $acts('ph') && ($now->reading('ph') ?? 7.0) >= 7 ? Cause::Alkaline : null,
+                $now->acts('salinity_g_l', 'above') ? Cause::Salty : null,
+                $acts('co2_mg_l') ? Cause::Gas : null,
+                $now->acts('do_sat_pct', 'above') && ($now->side('do_sat_pct') ?? '') === 'above'
+                    ? Cause::Overfull
+                    : null,
                 $acts('temp_c') && ($now->reading('temp_c') ?? 0.0) > 20 ? Cause::Heat : null,
+                $acts('temp_c') && ($now->reading('temp_c') ?? 20.0) <= 20 ? Cause::Cold : null,
                 $acts('no3_n_mg_l') ? Cause::Nitrate : null,
+                $acts('hardness_mg_l') || ($acts('alkalinity_mg_l') && $now->side('alkalinity_mg_l') === 'above')
+                    ? Cause::Hardness
+                    : null,
                 // Where ammonia is bad already its own steps say it all.
                 $now->overload->worseThan(State::Watch) && !$ammonia->worseThan(State::Watch)
                     ? Cause::Overloaded

@@ -106,14 +106,16 @@ final readonly class AnswerCalculator implements Calculator
         );
         $free = $this->situation($given, $water, $source, [])->unionised();
         $judged = $free === null ? $water : [...$water, 'nh3_n_mg_l' => $free];
-        $states = [];
+        $states = $sides = [];
         foreach ($judged as $key => $value) {
-            $states[$key] = $this->limits
-                ->for($stage, Parameter::from($key))
-                ->judge(Interval::between($value, $value))->state;
+            $verdict = $this->limits->for($stage, Parameter::from($key))->judge(Interval::between($value, $value));
+            $states[$key] = $verdict->state;
+            if ($verdict->side !== null) {
+                $sides[$key] = $verdict->side;
+            }
         }
         $answer = Answer::to(
-            $this->situation($given, $water, $source, $states),
+            $this->situation($given, $water, $source, $states, $sides),
             array_map(Sign::from(...), $given->texts('seen')),
         );
 
@@ -165,8 +167,9 @@ final readonly class AnswerCalculator implements Calculator
      * @param  array<string, float>  $water
      * @param  array<string, float>  $source
      * @param  array<string, State>  $states
+     * @param  array<string, string>  $sides
      */
-    private function situation(Given $given, array $water, array $source, array $states): Situation
+    private function situation(Given $given, array $water, array $source, array $states, array $sides = []): Situation
     {
         $stage = $this->stage($given);
         $allowed = AllowedAmmonia::of(
@@ -205,6 +208,7 @@ final readonly class AnswerCalculator implements Calculator
             filterTakesGD: $given->numberOrNull('filter_takes_g_d'),
             overload: State::from($given->text('overload')),
             biomassKg: $given->number('biomass_kg'),
+            sides: $sides,
             unionisedLimit: $watch(Parameter::UnionisedAmmonia),
             noChlorine: $given->flag('source_no_chlorine'),
         );

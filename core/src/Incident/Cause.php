@@ -14,11 +14,21 @@ enum Cause: string
     case Ammonia = 'ammonia';
     case Nitrite = 'nitrite';
     case Acid = 'acid';
+    case Alkaline = 'alkaline';
+    case Salty = 'salty';
+    case Gas = 'gas';
+    case Overfull = 'overfull';
     case Heat = 'heat';
+    case Cold = 'cold';
     case Shock = 'shock';
     case Nitrate = 'nitrate';
+    case Hardness = 'hardness';
     case Overloaded = 'overloaded';
     case Sickness = 'sickness';
+    case Death = 'death';
+    case Blocked = 'blocked';
+    case Dirt = 'dirt';
+    case Cloudy = 'cloudy';
     case Bloom = 'bloom';
 
     public function name(): string
@@ -31,7 +41,17 @@ enum Cause: string
             self::Ammonia => 'Ammonia',
             self::Nitrite => 'Nitrite',
             self::Acid => 'KH gone, pH falling',
+            self::Alkaline => 'pH too high',
+            self::Salty => 'Too much salt',
+            self::Gas => 'Too much CO₂',
+            self::Overfull => 'More oxygen than water holds',
             self::Heat => 'Heat',
+            self::Cold => 'Cold',
+            self::Hardness => 'Hardness',
+            self::Death => 'A dead fish',
+            self::Blocked => 'A filter that blocks, flow that slows',
+            self::Dirt => 'Dirt in the water',
+            self::Cloudy => 'Cloudy water',
             self::Shock => 'Water too different',
             self::Nitrate => 'Nitrate',
             self::Overloaded => 'More than the filter can take',

@@ -107,14 +107,26 @@ final readonly class OtherAnswers
     }
 
     /** @return list<AnswerStep> */
-    public static function bloom(): array
+    public static function bloom(Situation $now): array
     {
+        $nitrate = $now->reading('no3_n_mg_l');
+
         return [
             AnswerStep::to(
                 Cause::Bloom,
                 Message::of('incident.bloom_nothing'),
                 Message::of('incident.other_why_oxygen_dawn_same_algae'),
                 'test',
+            ),
+            AnswerStep::to(
+                Cause::Bloom,
+                Message::of('incident.bloom_nitrate_and_light'),
+                $nitrate === null
+                    ? Message::of('incident.bloom_why_nitrate')
+                    : Message::of('incident.bloom_why_nitrate_stands', [
+                        'nitrate' => Format::number(Parameter::Nitrate->shown($nitrate), 2),
+                    ]),
+                'water',
             ),
         ];
     }

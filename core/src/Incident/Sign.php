@@ -18,6 +18,16 @@ enum Sign: string
     case OffFood = 'off_food';
     case LyingDown = 'lying_down';
     case Ulcers = 'ulcers';
+    case FastGills = 'fast_gills';
+    case Jumping = 'jumping';
+    case Lethargic = 'lethargic';
+    case Curled = 'curled';
+    case DeadFish = 'dead_fish';
+    case CloudyWater = 'cloudy_water';
+    case MurkyWater = 'murky_water';
+    case Foam = 'foam';
+    case FlowSlowed = 'flow_slowed';
+    case BlocksFast = 'blocks_fast';
     case GreenWater = 'green_water';
 
     public function says(): string
@@ -34,6 +44,16 @@ enum Sign: string
             self::OffFood => 'off their food',
             self::LyingDown => 'lying down, lost balance',
             self::Ulcers => 'ulcers, cottony growth',
+            self::FastGills => 'gills go fast',
+            self::Jumping => 'jumping',
+            self::Lethargic => 'sluggish',
+            self::Curled => 'curled, bent',
+            self::DeadFish => 'a fish is dead',
+            self::CloudyWater => 'cloudy, milky water',
+            self::MurkyWater => 'murky, brown water',
+            self::Foam => 'foam that stays',
+            self::FlowSlowed => 'flow has slowed',
+            self::BlocksFast => 'the filter blocks fast',
             self::GreenWater => 'green water',
         };
     }
@@ -48,6 +68,13 @@ enum Sign: string
             self::FilterClosed => [Cause::StoppedFilter],
             self::NewFishDying => [Cause::Shock],
             self::Flashing, self::ClampedFins, self::OffFood, self::LyingDown, self::Ulcers => [Cause::Sickness],
+            self::FastGills => [Cause::Oxygen, Cause::Sickness],
+            self::Jumping => [Cause::Shock, Cause::Sickness],
+            self::Lethargic, self::Curled => [Cause::Sickness],
+            self::DeadFish => [Cause::Death, Cause::Sickness],
+            self::CloudyWater => [Cause::Cloudy],
+            self::MurkyWater, self::Foam => [Cause::Dirt],
+            self::FlowSlowed, self::BlocksFast => [Cause::Blocked],
             self::GreenWater => [Cause::Bloom],
         };
     }

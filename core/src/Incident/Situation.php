@@ -49,6 +49,7 @@ final readonly class Situation
      * @param  bool  $saltToCome  whether salt against nitrite is part of the plan: no zeolite then
      * @param  State  $overload  how the filter stands to its load, whatever is read
      * @param  float  $protein  of the feed, 0 to 1
+     * @param  array<string, string>  $sides  by parameter, above or below the line that was passed
      * @param  bool  $chlorineRuns  new water runs in all the while and may hold it
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
@@ -83,6 +84,7 @@ final readonly class Situation
         public float $biomassKg = 0.0,
         public float $protein = DailyLoad::USUAL_PROTEIN,
         public bool $chlorineRuns = false,
+        public array $sides = [],
     ) {}
 
     /**
@@ -172,6 +174,7 @@ final readonly class Situation
             biomassKg: $this->biomassKg,
             protein: $this->protein,
             chlorineRuns: $this->chlorineRuns,
+            sides: $this->sides,
         );
     }
 
@@ -209,6 +212,18 @@ final readonly class Situation
     public function state(string $key): State
     {
         return $this->states[$key] ?? State::Good;
+    }
+
+    /** Whether it is above or below the line it passed; null where it passed none. */
+    public function side(string $key): ?string
+    {
+        return $this->sides[$key] ?? null;
+    }
+
+    /** Whether a reading is past its line on one side, and to be acted on. */
+    public function acts(string $key, string $side): bool
+    {
+        return $this->atLeast($key, State::Act) && ($this->side($key) ?? $side) === $side;
     }
 
     /** Whether a reading is at least so bad. */

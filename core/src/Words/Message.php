@@ -22,6 +22,12 @@ final readonly class Message
         return new self($code, Catalogue::text($code, $values));
     }
 
+    /** Whether words stand for a code. */
+    public static function known(string $code): bool
+    {
+        return Catalogue::has($code);
+    }
+
     /** A sentence that comes with a table of data, under a code made of the row it stands in. */
     public static function fromTable(string $code, string $text): self
     {

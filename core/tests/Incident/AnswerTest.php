@@ -579,7 +579,9 @@ final class AnswerTest extends TestCase
             'no more than 2 °C down in a day',
             $this->told($this->in(['temp_c' => 31], ['temp_c' => State::Act])),
         );
-        self::assertSame('', $this->told($this->in(['temp_c' => 1.5], ['temp_c' => State::Act])));
+        $cold = $this->told($this->in(['temp_c' => 1.5], ['temp_c' => State::Act]));
+        self::assertStringContainsString('incident.cold_no_feed', $cold);
+        self::assertStringNotContainsString('incident.heat_shade', $cold);
         self::assertStringContainsString(
             'incident.shock_between',
             $this->told($this->in(['no3_n_mg_l' => 9.0], []), [Sign::NewFishDying]),

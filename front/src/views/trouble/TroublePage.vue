@@ -59,15 +59,27 @@ const numbered = computed(() => {
     </p>
     <p v-if="trouble.changed" class="caution">{{ trouble.changed }}</p>
     <p v-if="trouble.tests.length" class="caution">
-      Test as soon as air is on: <b>{{ trouble.tests.join(', ') }}</b>.
+      {{
+        trouble.readings.length ? 'Test as soon as air is on' : 'Nothing here was tested lately. Test first'
+      }}: <b>{{ trouble.tests.join(', ') }}</b>.
       <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink
       ><span v-if="trouble.old.length" class="soft small">
         Too old to go by: {{ trouble.old.join('; ') }}.</span
       >
     </p>
-    <p v-if="!trouble.causes.length" class="calm">
-      Nothing in the readings asks to be acted on. Pick what you see, and what may be behind it is worked
-      through in order.
+    <section v-if="trouble.watched.length" class="part" aria-label="What is watched">
+      <h2>What is watched, and what keeps it from getting worse</h2>
+      <ul class="rows">
+        <li v-for="one in trouble.watched" :key="one.code">{{ one.text }}</li>
+      </ul>
+    </section>
+    <p v-if="!trouble.causes.length && trouble.readings.length" class="calm">
+      {{
+        trouble.watched.length
+          ? 'No reading asks for more than that.'
+          : 'Nothing in the readings asks to be acted on.'
+      }}
+      Pick what you see, and what may be behind it is worked through in order.
     </p>
     <section v-if="trouble.behind.length" class="behind" aria-label="What the book says of it">
       <h2>What the book says of it</h2>
