@@ -8,6 +8,8 @@ use App\Models\Age;
 use App\Models\Dose;
 use App\Models\Feed;
 use App\Models\FishEvent;
+use App\Models\Flush;
+use App\Models\MeterReading;
 use App\Models\Note;
 use App\Models\Reading;
 use App\Models\Seed;
@@ -234,15 +236,37 @@ final readonly class BookReport
             ->limit($most)
             ->get();
 
-        return $changes->map(
-            static fn(WaterChange $change): BookEntry => new BookEntry(
-                $change->id,
-                'water',
-                $change->changed_at,
-                $change->user?->name,
-                $change->text(),
-            ),
-        );
+        /** @var Collection<int, MeterReading> $read */
+        $read = MeterReading::query()
+            ->with('user')
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('read_at', '<', $before)
+            ->orderByDesc('read_at')
+            ->limit($most)
+            ->get();
+
+        return $changes
+            ->map(
+                static fn(WaterChange $change): BookEntry => new BookEntry(
+                    $change->id,
+                    'water',
+                    $change->changed_at,
+                    $change->user?->name,
+                    $change->text(),
+                ),
+            )
+            ->concat(
+                $read->map(
+                    static fn(MeterReading $row): BookEntry => new BookEntry(
+                        $row->id,
+                        'water',
+                        $row->read_at,
+                        $row->user?->name,
+                        $row->text(),
+                    ),
+                ),
+            );
     }
 
     /** @return Collection<int, BookEntry> each with what a volume corrected since makes of it */
@@ -331,6 +355,16 @@ final readonly class BookReport
             ->limit($most)
             ->get();
 
+        /** @var Collection<int, Flush> $flushed */
+        $flushed = Flush::query()
+            ->with('user')
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('happened_at', '<', $before)
+            ->orderByDesc('happened_at')
+            ->limit($most)
+            ->get();
+
         return $setbacks
             ->map(
                 static fn(Setback $setback): BookEntry => new BookEntry(
@@ -339,6 +373,17 @@ final readonly class BookReport
                     $setback->happened_on,
                     null,
                     $setback->text(),
+                ),
+            )
+            ->concat(
+                $flushed->map(
+                    static fn(Flush $row): BookEntry => new BookEntry(
+                        $row->id,
+                        'filter',
+                        $row->happened_at,
+                        $row->user?->name,
+                        $row->text(),
+                    ),
                 ),
             )
             ->concat(

@@ -10,6 +10,7 @@ use App\Models\FeedFigure;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\ReadingOrigin;
+use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\LimitTable;
@@ -74,6 +75,12 @@ final class Conditions
     public function measuredTemperature(): float
     {
         return $this->water->get(Parameter::Temperature)->value ?? $this->values['temp_c'];
+    }
+
+    /** When its oxygen was measured; null where never. */
+    public function oxygenMeasuredAt(): ?Carbon
+    {
+        return $this->water->get(Parameter::Oxygen)?->taken_at;
     }
 
     /**

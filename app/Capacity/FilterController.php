@@ -7,8 +7,8 @@ namespace App\Capacity;
 use App\Forms\TypedInputs;
 use App\Http\Controller;
 use App\Models\FilterTest;
+use App\Models\Flush;
 use App\Models\Setback;
-use App\Models\Stage;
 use App\Models\System;
 use App\Models\WhatIf;
 use App\Readings\LatestWater;
@@ -17,7 +17,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Catalogue\Registry;
 
 /**
@@ -127,22 +126,31 @@ final class FilterController extends Controller
         return $this->standing($system);
     }
 
-    /** Flushed or cleaned today; or seen to be so far fouled. */
-    public function clean(Request $request, System $system, string $id): JsonResponse
+    /** A stage was flushed, or seen to be so far fouled. */
+    public function flush(FlushRequest $request, System $system, string $id, BookFlush $books): JsonResponse
     {
-        $system->load('site');
-        $stage = Stage::query()->where('system_id', $system->id)->findOrFail(strtoupper($id));
-        $values = (new TypedInputs([Input::number('seen_pct', 'Fouling as seen', '%', 0, 100)->optional()]))->read(
-            $request->all(),
+        $books->book(
+            strtoupper($id),
+            $system->load('site'),
+            $this->person($request),
+            $request->stage($system),
+            $request->at(),
+            $request->seenPct(),
         );
-        $today = now($system->site->timezone)->toDateString();
-        $stage
-            ->fill(
-                isset($values['seen_pct'])
-                    ? ['fouling_pct' => $values['seen_pct'], 'fouling_seen_on' => $today]
-                    : ['cleaned_on' => $today, 'fouling_pct' => null, 'fouling_seen_on' => null],
-            )
-            ->save();
+
+        return $this->standing($system);
+    }
+
+    public function removeFlush(System $system, string $id, BookFlush $books): JsonResponse
+    {
+        $row = Flush::query()
+            ->where('system_id', $system->id)
+            ->whereKey(strtoupper($id))
+            ->whereNull('withdrawn_at')
+            ->first();
+        if ($row !== null) {
+            $books->undo($row, $system);
+        }
 
         return $this->standing($system);
     }

@@ -13,11 +13,13 @@ use App\Models\FilterTest;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
+use App\Models\Switching;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
+use Illuminate\Support\Carbon;
 use Ironwort\Core\Aeration\Aeration;
 use Ironwort\Core\Aeration\Venturi;
 use Ironwort\Core\Catalogue\Registry;
@@ -55,6 +57,7 @@ final readonly class FilterInputs
                             'kind' => $stage->kind,
                             'flow_l_h' => $stage->bypassed ? 0.0 : $stage->flow_l_h,
                             'media_l' => $stage->media_l,
+                            ...$stage->water_l === null ? [] : ['water_l' => $stage->water_l],
                             'days_since_flush' =>
                                 $stage->cleaned_on === null
                                     ? 0.0
@@ -117,7 +120,8 @@ final readonly class FilterInputs
         $biomass = $this->systems->biomass($system)->value;
         $added = $whatIf->fishKg();
         $perKg = $biomass > 0 ? $values['feed_g_d'] / $biomass : 10.0;
-        $no3 = $this->limits->for($system, Parameter::Nitrate)->above?->watch;
+        // Nitrate tells in months, and is changed away: nobody takes fish out before it has to be acted on.
+        $no3 = $this->limits->for($system, Parameter::Nitrate)->above?->act;
         $input = [
             'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
             'biomass_kg' => max(0.0, $biomass + $added),
@@ -192,10 +196,33 @@ final readonly class FilterInputs
         // Nothing breathes in it yet: what brings oxygen in is then only known by its build.
         return $demand <= 0
             ? null
-            : (new Aeration([], 0.0, $temp, 0.0, Oxygen::pressureAtAltitude($system->site->altitude_m)))->needed(
-                $conditions->values['do_mg_l'],
-                $demand,
-            );
+            : $this->since($system, $conditions, $temp) *
+                    (new Aeration([], 0.0, $temp, 0.0, Oxygen::pressureAtAltitude($system->site->altitude_m)))->needed(
+                        $conditions->values['do_mg_l'],
+                        $demand,
+                    );
+    }
+
+    /** How many times as much aerates it now as when its oxygen was measured: 1 where nothing was switched since. */
+    private function since(System $system, Conditions $conditions, float $temp): float
+    {
+        $devices = $this->devices($system, $conditions->oxygenMeasuredAt());
+        $ran = array_map(static fn(array $one): array => [...$one, 'on' => $one['ran'] ?? $one['on']], $devices);
+        if ($ran === $devices || array_column($devices, 'ran') === []) {
+            return 1.0;
+        }
+        $moves = fn(array $devices): float => $this->registry
+            ->run('oxygen.budget', [
+                'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
+                'temp_c' => $temp,
+                'altitude_m' => $system->site->altitude_m,
+                'surface_m2' => $this->systems->surface($system),
+                'devices' => $devices,
+            ])
+            ->number('conductance_l_h');
+        $then = $moves($ran);
+
+        return $then > 0 ? $moves($devices) / $then : 1.0;
     }
 
     /**
@@ -283,9 +310,20 @@ final readonly class FilterInputs
         );
     }
 
-    /** @return list<array<string, mixed>> what aerates the system by its build, as calculators take it */
-    public function devices(System $system): array
+    /**
+     * @param  ?Carbon  $measured  when oxygen was: what was switched since says how it ran then
+     * @return list<array<string, mixed>> what aerates the system by its build, as calculators take it
+     */
+    public function devices(System $system, ?Carbon $measured = null): array
     {
+        $ran = $measured === null ? [] : Switching::statesAt($system, $measured);
+        $then = static function (Pump $pump) use ($ran): array {
+            $state = $ran[$pump->id] ?? null;
+
+            return $state === null
+                ? []
+                : ['ran' => in_array($state, ['on', 'alternate'], true) ? ($pump->by_day ? 'day' : 'yes') : 'no'];
+        };
         $devices = [];
         foreach ($system->pumps as $pump) {
             if ($pump->kind === 'air' || $pump->kind === 'airlift') {
@@ -295,6 +333,7 @@ final readonly class FilterInputs
                     'air_l_min' => (float) $pump->air_l_min,
                     'depth_m' => $pump->depth_m ?? ($pump->submergence_m ?? 0.7),
                     'on' => !$pump->running ? 'no' : ($pump->by_day ? 'day' : 'yes'),
+                    ...$then($pump),
                 ];
             }
             if ($pump->kind === 'circulator' && $pump->at_surface) {
@@ -303,6 +342,7 @@ final readonly class FilterInputs
                     'name' => $pump->name,
                     'power_w' => $pump->power_w,
                     'on' => !$pump->running ? 'no' : ($pump->by_day ? 'day' : 'yes'),
+                    ...$then($pump),
                 ];
             }
         }
@@ -322,6 +362,15 @@ final readonly class FilterInputs
                     in_array($line->outlet, ['waterfall', 'spray_bar', 'jet', 'venturi'], true)) &&
                 $line->valve_open_pct !== 0.0,
         );
+        // What stands now and ran when oxygen was measured is told at the flow it had.
+        $flowed =
+            $flows <= 0 &&
+            $system->pumps->contains(
+                static fn(Pump $pump): bool => $pump->circulates() &&
+                    in_array($ran[$pump->id] ?? '', ['on', 'alternate'], true),
+            );
+        $turned = ['on' => $runs, ...$flowed ? ['ran' => 'yes'] : []];
+        $flows = $flowed ? 1.0 : $flows;
         $share = ($flows * $system->throughput()) / max(1, $returns->count());
         foreach ($returns as $line) {
             if ($line->outlet === 'venturi') {
@@ -330,7 +379,7 @@ final readonly class FilterInputs
                     'name' => $line->name,
                     'air_l_min' => Venturi::airLMin((float) $share),
                     'depth_m' => Venturi::DEPTH_M,
-                    'on' => $runs,
+                    ...$turned,
                 ];
                 continue;
             }
@@ -340,7 +389,7 @@ final readonly class FilterInputs
                 'name' => $line->name,
                 'flow_l_h' => (float) $share,
                 'fall_m' => max(0.05, $line->ends_above_mm / 1000),
-                'on' => $runs,
+                ...$turned,
             ];
         }
         foreach ($system->stages as $stage) {
@@ -349,7 +398,7 @@ final readonly class FilterInputs
                     'kind' => 'shower',
                     'name' => $stage->name,
                     'flow_l_h' => $flows * $stage->flow_l_h,
-                    'on' => $runs,
+                    ...$turned,
                 ];
             }
         }

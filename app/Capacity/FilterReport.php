@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Capacity;
 
+use App\Expected\NitrateSinks;
 use App\Expected\WaterTurned;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\Age;
 use App\Models\FilterTest;
+use App\Models\Flush;
 use App\Models\Setback;
-use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Readings\LatestWater;
@@ -178,7 +179,7 @@ final readonly class FilterReport
             'season' => $season->value,
             'night_h' => $season->nightH(),
             'surface_m2' => $this->systems->surface($system),
-            'devices' => $this->question->devices($system),
+            'devices' => $this->question->devices($system, $conditions->oxygenMeasuredAt()),
             // One page, one oxygen: what was measured or typed is what is held.
             ...in_array($conditions->origins['do_mg_l']->kind, ['measured', 'typed'], true)
                 ? ['do_mg_l' => $conditions->values['do_mg_l']]
@@ -234,6 +235,14 @@ final readonly class FilterReport
     {
         $input = $this->question->solids($system, $conditions);
         $stages = $this->registry->run('filter.solids', $input)->figures['stages'];
+        $last = Flush::query()
+            ->with('user')
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->orderBy('happened_at')
+            ->orderBy('id')
+            ->get()
+            ->keyBy('stage_id');
         $rows = [];
         foreach ($system->stages->values() as $i => $stage) {
             $row = is_array($stages) && is_array($stages[$i] ?? null) ? $stages[$i] : [];
@@ -244,13 +253,30 @@ final readonly class FilterReport
                 'seen' => $stage->fouling_pct,
                 'caught_g_d' => $row['caught_g_d'] ?? 0.0,
                 'stored_g' => $stage->cleaned_on === null ? null : $row['stored_g'] ?? 0.0,
-                'fouling_pct' => $stage->cleaned_on === null ? $stage->fouling_pct : $row['fouling_pct'] ?? 0.0,
+                'fouling_pct' => $stage->cleaned_on === null ? $stage->fouling_pct : $row['fouling_pct'] ?? null,
+                'room_known' => array_key_exists('holds_g', $row) && $row['holds_g'] !== null,
+                'tan_back_g_d' => $stage->cleaned_on === null ? null : $row['tan_back_g_d'] ?? 0.0,
+                'o2_back_g_d' => $stage->cleaned_on === null ? null : $row['o2_back_g_d'] ?? 0.0,
+                'last' => self::flushed($last[$stage->id] ?? null),
                 'blocks_after_d' => $row['blocks_after_d'] ?? null,
                 'blocks_in_d' => $stage->cleaned_on === null ? null : $row['blocks_in_d'] ?? null,
             ];
         }
 
         return $rows;
+    }
+
+    /** @return ?array{id: string, age: string, by: ?string, text: string} */
+    private static function flushed(?Flush $flush): ?array
+    {
+        return $flush === null
+            ? null
+            : [
+                'id' => $flush->id,
+                'age' => Age::of($flush->happened_at),
+                'by' => $flush->user?->name,
+                'text' => $flush->text(),
+            ];
     }
 
     /**
@@ -271,17 +297,10 @@ final readonly class FilterReport
         }
         $turned = WaterTurned::of($system);
         $input = [
-            'no3_n_mg_l' => $now->value,
+            ...NitrateSinks::of($system, $now->value, $conditions->values['temp_c']),
             'production_g_d' => $made,
-            'temp_c' => $conditions->values['temp_c'],
             'change_l_d' => $whatIf->number('change_l_d') ?? $turned->litresD(),
             'source_no3_n_mg_l' => FilterInputs::sourceNitrate($whatIf, $turned) ?? 0.0,
-            'plants_m2' => $system->plantsM2(),
-            'bog_m2' => $system->bogM2(),
-            'denitrifying_l' => $system->stages->sum(
-                static fn(Stage $stage): float => $stage->kind === 'denitrifying' ? $stage->media_l : 0.0,
-            ),
-            'season' => CalendarSeason::ofMonth(Carbon::now($system->site->timezone)->month)->value,
         ];
         $result = $this->registry->run('nitrate.sinks', $input);
         $rows = [
@@ -289,13 +308,15 @@ final readonly class FilterReport
             'plants_g_d' => ['Plants', 'g N/d'],
             'bog_g_d' => ['Bog', 'g N/d'],
             'denitrifying_g_d' => ['Denitrifying medium', 'g N/d'],
+            'microbes_g_d' => ['Microbes fed on carbon', 'g N/d'],
             'sludge_g_d' => ['Sludge', 'g N/d'],
             'total_g_d' => ['All together', 'g N/d'],
             'no3_n_steady_mg_l' => ['Nitrate settles at', Parameter::Nitrate->symbol() ?? ''],
         ];
         $figures = [];
         foreach ($rows as $key => [$label, $unit]) {
-            if (is_float($result->figures[$key])) {
+            // What is not there at all takes no line.
+            if (is_float($result->figures[$key]) && ($key !== 'microbes_g_d' || $input['carbon_g_d'] > 0)) {
                 $value =
                     $key === 'no3_n_steady_mg_l'
                         ? Parameter::Nitrate->shown($result->number($key))

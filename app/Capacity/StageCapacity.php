@@ -38,6 +38,7 @@ final readonly class StageCapacity
             'oxygen_limit_g_d' => $this->row->numberOrNull('oxygen_limit_g_d') ?? 0.0,
             'transport_limit_g_d' => $this->row->number('transport_limit_g_d'),
             'capacity_g_d' => $this->row->number('capacity_g_d'),
+            'do_out_mg_l' => $this->row->number('do_out_mg_l'),
             'limiting' => $this->row->text('limiting'),
             'off' =>
                 $this->off === null

@@ -30,6 +30,7 @@ final readonly class FeedInputs
             Input::number('digestibility_pct', 'Digestibility', '%', 30, 100)->optional(),
             Input::number('moisture_pct', 'Moisture', '%', 0, 90)->optional(),
             Input::number('uneaten_pct', 'Left uneaten', '%', 0, 100)->optional(),
+            Input::number('carbon_g_d', 'Carbon fed to microbes', 'g/d', 0, 100000)->optional(),
             Input::number('meals', 'Meals a day', null, 1, 48)->optional(),
             Input::number('days_a_week', 'Days a week', null, 0, 7)->optional(),
         ]))->read($typed);
@@ -45,6 +46,7 @@ final readonly class FeedInputs
             'digestibility_pct' => null,
             'moisture_pct' => null,
             'uneaten_pct' => 0.0,
+            'carbon_g_d' => null,
             'meals' => null,
             'days_a_week' => 7,
             ...$values,

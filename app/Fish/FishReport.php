@@ -89,6 +89,7 @@ final readonly class FishReport
                         'digestibility_pct' => $plan->digestibility_pct,
                         'moisture_pct' => $plan->moisture_pct,
                         'uneaten_pct' => $plan->uneaten_pct,
+                        'carbon_g_d' => $plan->carbon_g_d,
                         'by_ration' => $plan->by_ration,
                         'meals' => $plan->meals,
                         'days_a_week' => $plan->days_a_week,

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property ?float $digestibility_pct
  * @property ?float $moisture_pct
  * @property float $uneaten_pct
+ * @property ?float $carbon_g_d sugar or starch for microbes; null is none
  * @property bool $by_ration the ration table decides, by temperature and size
  * @property ?int $meals a day
  * @property int $days_a_week
@@ -34,6 +35,7 @@ final class FeedFigure extends Part
             'digestibility_pct' => 'float',
             'moisture_pct' => 'float',
             'uneaten_pct' => 'float',
+            'carbon_g_d' => 'float',
             'by_ration' => 'boolean',
             'meals' => 'integer',
             'days_a_week' => 'integer',

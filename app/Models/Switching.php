@@ -89,4 +89,18 @@ final class Switching extends Part
 
         return $hours + $share($state) * max(0.0, $from->diffInHours(Carbon::now()));
     }
+
+    /** @return array<string, string> the state at a time of each part that was switched since, by its key */
+    public static function statesAt(System $system, Carbon $at): array
+    {
+        return self::query()
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('happened_at', '>', $at)
+            ->orderByDesc('happened_at')
+            ->orderByDesc('id')
+            ->get()
+            ->mapWithKeys(static fn(self $row): array => [$row->part_id => $row->was])
+            ->all();
+    }
 }

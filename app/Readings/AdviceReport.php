@@ -64,7 +64,13 @@ final readonly class AdviceReport
                     'rule' => $advice->rule,
                     'from' => $advice->from,
                 ],
-                Advice::of($courses, $this->limits->table($system), $system->judgedAs(), $source),
+                Advice::of(
+                    $courses,
+                    $this->limits->table($system),
+                    $system->judgedAs(),
+                    $source,
+                    $system->fish->isNotEmpty(),
+                ),
             ),
         ];
     }

@@ -8,7 +8,7 @@ use App\Models\Pump;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Flow\PumpOff;
 use Ironwort\Core\Judge\State;
-use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Measure\Span;
 use Ironwort\Core\Words\Message;
 
 /** A system through which nothing flows. */
@@ -27,17 +27,16 @@ final readonly class Standing
     {
         $left = $this->may->minutes - $this->since->diffInMinutes(Carbon::now());
 
-        return Message::of($left <= 0 ? "flow.stands_over_{$this->may->decides}" : 'flow.stands', [
+        $over = match ($this->may->decides) {
+            'oxygen' => 'flow.stands_over_oxygen',
+            'ammonia' => 'flow.stands_over_ammonia',
+            default => 'flow.stands_over_filter',
+        };
+
+        return Message::of($left <= 0 ? $over : 'flow.stands', [
             'pump' => $this->pump->name,
             'since' => $this->since->copy()->setTimezone($this->timezone)->format('j M H:i'),
-            'left' => self::span(max(0.0, $left)),
+            'left' => Span::text(max(0.0, $left)),
         ]);
-    }
-
-    private static function span(float $minutes): string
-    {
-        return $minutes < 90
-            ? Format::number(floor($minutes), 3) . ' min'
-            : Format::number(floor($minutes / 6) / 10, 3) . ' h';
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Running;
 
+use App\Forms\Moment;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\Switching;
@@ -40,21 +41,7 @@ final class SwitchRequest extends FormRequest
     /** @throws BadInput at `at` */
     public function at(): Carbon
     {
-        $typed = $this->input('at');
-        if (!is_string($typed) || trim($typed) === '') {
-            return Carbon::now();
-        }
-        try {
-            $at = Carbon::parse($typed);
-        } catch (\Exception) {
-            throw BadInput::at('at', 'Write the time as 2026-05-31T07:10:00Z.');
-        }
-
-        return match (true) {
-            $at->isAfter(Carbon::now()->addMinutes(2)) => throw BadInput::at('at', 'This time is still to come.'),
-            $at->isBefore(Carbon::now()->subYear()) => throw BadInput::at('at', 'That is more than a year ago.'),
-            default => $at->utc(),
-        };
+        return Moment::past($this->input('at'), 'at');
     }
 
     public function reason(): ?string

@@ -55,6 +55,8 @@ final readonly class WholeBook
         'volume_measures',
         'volume_choices',
         'switchings',
+        'flushes',
+        'meter_readings',
         'setbacks',
         'seeds',
         'sleeps',

@@ -10,6 +10,7 @@ use App\Expected\Residuals;
 use App\Fish\FeedPlan;
 use App\Forms\Figure;
 use App\Forms\Origin;
+use App\Living\BookStop;
 use App\Models\Age;
 use App\Models\Charge;
 use App\Models\FishGroup;
@@ -31,8 +32,8 @@ use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Incident\Answer;
 use Ironwort\Core\Incident\AnswerStep;
 use Ironwort\Core\Incident\Cause;
-use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\OffLimits;
+use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\Situation;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
@@ -58,6 +59,7 @@ final readonly class TroubleReport
         private CapacityReport $capacity,
         private FeedPlan $feeds,
         private Behind $behind,
+        private BookStop $stops,
     ) {}
 
     /**
@@ -301,6 +303,7 @@ final readonly class TroubleReport
             overdosed: $dangers,
             filterTakesGD: $verdict->capacity?->value,
             sides: $sides,
+            filterMayStandMin: $this->stops->mayStandMin($system),
             chlorineRuns: Behind::chlorineRuns($system) !== null,
             overload: $verdict->state ?? State::Good,
             biomassKg: $this->systems->biomass($system)->value,

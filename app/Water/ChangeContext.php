@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Water;
 
+use App\Expected\NitrateSinks;
 use App\Expected\Residuals;
 use App\Expected\WaterTurned;
 use App\Models\Line;
@@ -64,22 +65,18 @@ final readonly class ChangeContext
         return array_map(static fn(FigureRow $row): SchoolOverWeeks => new SchoolOverWeeks($row, $follows), $rows);
     }
 
-    /** What plants and bog take of the nitrate now, g N/d. */
+    /** What plants, bog, media and microbes take of the nitrate now, g N/d. */
     private function taken(System $system, TwoWaters $waters): float
     {
-        $plants = $system->plantsM2();
-        $bog = $system->bogM2();
-        if (!isset($waters->now['no3_n_mg_l'], $waters->now['temp_c']) || $plants + $bog <= 0) {
+        if (!isset($waters->now['no3_n_mg_l'], $waters->now['temp_c'])) {
             return 0.0;
         }
-        $sinks = $this->registry->run('nitrate.sinks', [
-            'no3_n_mg_l' => $waters->now['no3_n_mg_l'],
-            'temp_c' => $waters->now['temp_c'],
-            'plants_m2' => $plants,
-            'bog_m2' => $bog,
-        ]);
+        $sinks = $this->registry->run(
+            'nitrate.sinks',
+            NitrateSinks::of($system, $waters->now['no3_n_mg_l'], $waters->now['temp_c']),
+        );
 
-        return $sinks->number('plants_g_d') + $sinks->number('bog_g_d');
+        return array_sum(array_map($sinks->number(...), ['plants_g_d', 'bog_g_d', 'denitrifying_g_d', 'microbes_g_d']));
     }
 
     /**

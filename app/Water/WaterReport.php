@@ -6,9 +6,11 @@ namespace App\Water;
 
 use App\Capacity\CapacityReport;
 use App\Capacity\SystemLoad;
+use App\Expected\BetweenReadings;
 use App\Expected\ExpectedWater;
 use App\Forms\TypedFields;
 use App\Models\Age;
+use App\Models\MeterReading;
 use App\Models\System;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
@@ -109,6 +111,7 @@ final readonly class WaterReport
             // Litres and jug follow from the volume alone: no test is needed for them.
             'trickle' => $waters->volume > 0 ? $this->trickle->of($system, $waters, $typed, $made) : null,
             'running' => $this->trickle->running($system),
+            'meter' => self::meter($system),
             'schools' => $ready
                 ? array_map(
                     static fn(SchoolOverWeeks $school): array => $school->toArray(),
@@ -125,6 +128,45 @@ final readonly class WaterReport
             'first_fill' => $this->sides->firstFill($waters, $this->putBack, $system),
             'errors' => (object) $typed->errors,
             'changes' => $this->booked($system),
+        ];
+    }
+
+    /**
+     * @return array{readings: list<array{id: string, litres: float, age: string, by: ?string}>,
+     *     says: ?array{code: string, text: string}}
+     */
+    private static function meter(System $system): array
+    {
+        $between = BetweenReadings::of($system);
+        $metered = $between?->metered;
+        $said = match (true) {
+            $metered === null => null,
+            $metered->agrees() => Message::of('exchange.meter_agrees', [
+                'litres' => Format::number($metered->inL, 4),
+                'days' => Format::days($metered->hours / 24),
+            ]),
+            $metered->saidLH === null => Message::of('exchange.meter_unbooked', [
+                'litres' => Format::number($metered->inL, 4),
+                'days' => Format::days($metered->hours / 24),
+                'booked' => Format::number($metered->bookedL, 4),
+            ]),
+            default => Message::of('exchange.meter_trickle', [
+                'is' => Format::number($metered->trickleLH() ?? 0.0, 2),
+                'said' => Format::number($metered->saidLH, 2),
+            ]),
+        };
+
+        return [
+            'readings' => array_map(
+                static fn(MeterReading $one): array => [
+                    'id' => $one->id,
+                    'litres' => $one->litres,
+                    'age' => Age::of($one->read_at),
+                    'by' => $one->user?->name,
+                ],
+                MeterReading::latest($system, 5),
+            ),
+            'says' => $said?->toArray(),
         ];
     }
 

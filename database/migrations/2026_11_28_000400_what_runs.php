@@ -20,12 +20,14 @@ return new class extends Migration {
             ALTER TABLE pumps ADD CONSTRAINT pumps_kind_check
                 CHECK (kind IN ('water', 'circulator', 'air', 'airlift', 'heater'));
             ALTER TABLE pumps
-                ADD COLUMN state      varchar(10) NOT NULL DEFAULT 'on' CHECK (state IN ('on', 'off', 'alternate', 'lent')),
+                ADD COLUMN state      varchar(10) NOT NULL DEFAULT 'on'
+                    CHECK (state IN ('on', 'off', 'alternate', 'lent')),
                 ADD COLUMN by_day     boolean NOT NULL DEFAULT false,
                 ADD COLUMN at_surface boolean NOT NULL DEFAULT false;
             UPDATE pumps SET state = 'off' WHERE NOT running;
             ALTER TABLE stages
-                ADD COLUMN lamp_state varchar(10) NOT NULL DEFAULT 'on' CHECK (lamp_state IN ('on', 'off', 'alternate'));
+                ADD COLUMN lamp_state varchar(10) NOT NULL DEFAULT 'on'
+                    CHECK (lamp_state IN ('on', 'off', 'alternate'));
 
             CREATE TABLE switchings (
                 id           char(26) PRIMARY KEY,

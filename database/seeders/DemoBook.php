@@ -28,6 +28,9 @@ use Ironwort\Core\Water\Oxygen;
 /** Writes what an invented system went through into the book, as its keepers would: by kit, with gaps and noise. */
 final readonly class DemoBook
 {
+    /** What stands before a trickle from the mains. */
+    private const CARBON = 'carbon train: 5 µm sediment, then two carbons of 10 L';
+
     /** Decimals that are typed, and the step that is read, by parameter. */
     private const KITS = [
         'tan_mg_l' => [2, 0.05],
@@ -110,6 +113,7 @@ final readonly class DemoBook
                     'water_id' => $this->waters[$plan['story']['source']],
                     'flow_l_h' => ($this->volumeL * $plan['story']['trickle_pct_d']) / 2400,
                     'started_at' => $this->at($plan['story']['days'], 8),
+                    'treated_by' => $plan['story']['source'] === 'mains' ? self::CARBON : null,
                 ]);
         }
         foreach ($plan['schools'] ?? [] as $topic => [$school, $reason]) {

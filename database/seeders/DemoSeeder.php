@@ -15,6 +15,7 @@ use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterSource;
+use App\Running\SwitchThing;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Illuminate\Database\Seeder;
@@ -58,6 +59,7 @@ final class DemoSeeder extends Seeder
         private readonly VolumeReport $volumes,
         private readonly LoopSums $systems,
         private readonly BookSeed $seeds,
+        private readonly SwitchThing $switches,
     ) {}
 
     /** @return list<array{email: string, password: string, who: string}> */
@@ -150,6 +152,19 @@ final class DemoSeeder extends Seeder
             DemoSystems::SOURCES,
         );
         (new DemoBook($system, $people, $waters, $volume))->write($plan, $days);
+        foreach ($plan['switched'] ?? [] as [$ago, $hour, $name, $state, $reason]) {
+            $system->unsetRelations();
+            $part = $system->pumps->firstWhere('name', $name) ?? $system->stages->firstWhere('name', $name);
+            $this->switches->switch(
+                strtoupper((string) Str::ulid()),
+                $system,
+                $people[1],
+                $part ?? throw new \LogicException("Nothing is called {$name} in {$system->name}."),
+                $state,
+                Carbon::now($site->timezone)->subDays($ago)->setTime($hour, 10)->utc(),
+                $reason,
+            );
+        }
     }
 
     /** Fish that lived here, and were sold. */

@@ -140,6 +140,10 @@ final readonly class DemoSystems
             ],
             'schools' => ['exchange' => ['weekly', 'and the trickle besides']],
             'setbacks' => [[63, 'stood_closed', 6]],
+            'switched' => [
+                [41, 9, 'Main pump', 'off', 'strainer full of leaves'],
+                [41, 10, 'Main pump', 'on', 'strainer cleaned, water seen at every return'],
+            ],
             'closely' => [63, 50],
             'probes' => true,
             'every' => 3.5,
@@ -155,7 +159,7 @@ final readonly class DemoSystems
                 'warmth' => ['mean' => 15.5, 'swing' => 2.4, 'weather' => 0.4],
                 'oxygen' => 0.86,
                 'co2_mg_l' => 5,
-                'trickle_pct_d' => 1.71,
+                'trickle_pct_d' => 2.57,
                 'source' => 'borehole',
                 'events' => self::pressRoomEvents(),
             ],
@@ -247,7 +251,7 @@ final readonly class DemoSystems
                 'oxygen' => 0.86,
                 'co2_mg_l' => 4,
                 'trickle_pct_d' => 30,
-                'source' => 'borehole',
+                'source' => 'mains',
                 'events' => [],
             ],
         ];
@@ -398,6 +402,7 @@ final readonly class DemoSystems
             ],
             'probes' => true,
             'every' => 3.5,
+            'switched' => [[24, 18, 'UV lamp', 'alternate', 'water is clear: every other day does']],
             'story' => [
                 'days' => 180,
                 'start' => [

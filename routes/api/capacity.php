@@ -7,8 +7,8 @@ use App\Capacity\FilterController;
 use App\Http\ClientKey;
 use App\Http\Writing;
 use App\Models\FilterTest;
+use App\Models\Flush;
 use App\Models\Setback;
-use App\Models\Stage;
 use App\Models\WhatIf;
 use Illuminate\Support\Facades\Route;
 
@@ -31,9 +31,12 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('systems/{system}/filter/setbacks/{id}', [FilterController::class, 'removeSetback'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Setback::class));
-        Route::put('systems/{system}/filter/stages/{id}', [FilterController::class, 'clean'])
+        Route::put('systems/{system}/filter/flushes/{id}', [FilterController::class, 'flush'])
             ->whereUlid('id')
-            ->middleware(ClientKey::of(Stage::class));
+            ->middleware(ClientKey::of(Flush::class));
+        Route::delete('systems/{system}/filter/flushes/{id}', [FilterController::class, 'removeFlush'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(Flush::class));
         Route::put('systems/{system}/what-ifs/{id}', [FilterController::class, 'keepWhatIf'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(WhatIf::class));

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 use App\Http\ClientKey;
 use App\Http\Writing;
+use App\Models\MeterReading;
 use App\Models\Trickle;
 use App\Models\WaterChange;
 use App\Models\WaterSource;
 use App\Models\WaterTest;
 use App\Water\BlendController;
+use App\Water\MeterController;
 use App\Water\SourceWaterController;
 use App\Water\WaterController;
 use Illuminate\Support\Facades\Route;
@@ -45,6 +47,12 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('systems/{system}/trickles/{id}', [WaterController::class, 'close'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Trickle::class));
+        Route::put('systems/{system}/meter/{id}', [MeterController::class, 'put'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(MeterReading::class));
+        Route::delete('systems/{system}/meter/{id}', [MeterController::class, 'remove'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(MeterReading::class));
         Route::delete('systems/{system}/changes/{id}', [WaterController::class, 'withdraw'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(WaterChange::class));

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Tests\Agreement;
 
 use App\Models\System;
+use App\Models\Trickle;
+use App\Models\WaterSource;
+use App\Readings\LatestWater;
 use Ironwort\Core\Filter\Deed;
+use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -45,8 +49,12 @@ final class AgreementTest extends TestCase
         $page = $this->page($system);
         $this->sameFigures($system, $page);
         $this->noCalmerThanItsWorst($system, $page);
+        $this->nothingPastActLacksSteps($system, $page);
+        $this->doingWhatIsOrderedHelps($system);
+        $this->cleanWaterBringsNoNitrate($system);
         $before = $this->standing($system);
 
+        $this->lessRuns($system);
         RandomSystem::addFish($system, 20, 50.0, 0);
         $fuller = $this->standing($system);
         self::assertGreaterThan($before['load'], $fuller['load'] + 1e-9, 'fish give ammonia');
@@ -110,6 +118,102 @@ final class AgreementTest extends TestCase
         $this->page($system, 'trouble');
         $this->page($system, 'dose');
         $this->getJson('/api/timers')->assertOk();
+    }
+
+    /** @param  array<string, mixed>  $page */
+    private function nothingPastActLacksSteps(System $system, array $page): void
+    {
+        $trouble = $this->page($system, 'trouble');
+        $fresh = array_column($trouble['readings'], 'state', 'name');
+        $acts = array_filter($fresh, static fn(string $state): bool => self::rank($state) >= self::rank('act'));
+        if ($acts !== [] && ($page['fish_count'] ?? 1) > 0) {
+            $steps = array_merge(...array_column($trouble['causes'], 'steps'));
+            self::assertNotSame([], $steps, implode(', ', array_keys($acts)) . ' asks to be acted on');
+            foreach ($steps as $step) {
+                self::assertNotSame('', $step['do']);
+            }
+        }
+    }
+
+    /** A change that is told is made in the model of the water, and a day later ammonia and nitrite stand no higher. */
+    private function doingWhatIsOrderedHelps(System $system): void
+    {
+        foreach ($this->page($system, 'trouble')['causes'] as $cause) {
+            $pct = collect($cause['steps'])->pluck('fill.change_pct')->filter()->first();
+            if (!in_array($cause['id'], ['ammonia', 'nitrite'], true) || $pct === null) {
+                continue;
+            }
+            $water = LatestWater::of($system);
+            $now = array_map(
+                static fn($reading): float => $reading->value,
+                array_intersect_key($water->readings, array_flip(['tan_mg_l', 'no2_n_mg_l', 'alkalinity_mg_l'])),
+            );
+            $run = fn(array $events): array => $this->postJson('/api/calc/model.run', [
+                'volume_l' => $this->page($system)['volume']['value'],
+                'days' => 1,
+                'grown_mg_l_d' => 5,
+                'active_ammonia_mg_l_d' => 1,
+                'active_nitrite_mg_l_d' => 1,
+                'biomass_kg' => $this->page($system)['biomass']['value'],
+                'temp_c' => $water->valueOrAssumed(Parameter::Temperature),
+                'now' => ['alkalinity_mg_l' => 100.0, ...$now],
+                'source' => ['alkalinity_mg_l' => $now['alkalinity_mg_l'] ?? 100.0],
+                'events' => $events,
+            ])
+                ->assertOk()
+                ->json('figures.end');
+            $left = $run([]);
+            $done = $run([['at_d' => 0, 'kind' => 'change', 'pct' => (float) $pct]]);
+            $key = $cause['id'] === 'ammonia' ? 'tan_mg_l' : 'no2_n_mg_l';
+            self::assertLessThan($left[$key], $done[$key], "{$cause['id']} after {$pct} % are changed");
+        }
+    }
+
+    private function cleanWaterBringsNoNitrate(System $system): void
+    {
+        $settles = fn(): ?float => collect($this->page($system, 'filter')['nitrate'])->firstWhere(
+            'label',
+            'Nitrate settles at',
+        )['value'] ?? null;
+        $before = $settles();
+        if ($before === null) {
+            return;
+        }
+        $water = WaterSource::query()->create(['site_id' => $system->site_id, 'name' => 'Rain', 'kind' => 'rain']);
+        $water->tests()->create([
+            'site_id' => $system->site_id,
+            'side' => 'raw',
+            'tested_on' => now()->toDateString(),
+            'readings' => ['no3_n_mg_l' => ['value' => 0.0], 'alkalinity_mg_l' => ['value' => 40.0]],
+        ]);
+        $trickle = Trickle::query()->create([
+            'site_id' => $system->site_id,
+            'system_id' => $system->id,
+            'water_id' => $water->id,
+            'flow_l_h' => 20,
+            'started_at' => now()->subDay(),
+        ]);
+        self::assertLessThanOrEqual($before + 1e-9, $settles(), 'clean water that runs in raises no nitrate');
+        $trickle->delete();
+    }
+
+    /** Air that is switched off brings no oxygen and no capacity. */
+    private function lessRuns(System $system): void
+    {
+        $oxygen = fn(): ?float => collect($this->page($system, 'filter')['oxygen']['figures'])->firstWhere(
+            'label',
+            'At dawn',
+        )['value'] ?? null;
+        foreach ($system->pumps as $pump) {
+            [$air, $takes] = [$oxygen(), $this->standing($system)['takes']];
+            $pump->update(['state' => 'off', 'running' => false]);
+            $after = $oxygen();
+            if ($air !== null && $after !== null) {
+                self::assertLessThanOrEqual($air + 1e-9, $after, "{$pump->name} off raises no oxygen");
+            }
+            self::assertLessThanOrEqual($takes * 1.001 + 1e-6, $this->standing($system)['takes'], 'nor capacity');
+            $pump->update(['state' => 'on', 'running' => true]);
+        }
     }
 
     /** @param  array<string, mixed>  $page */

@@ -37,7 +37,7 @@ final class DoorsTest
         'Book' => ['Judge', 'Measure', 'Water'],
         'Filter' => ['Aeration', 'Calc', 'Data', 'Fish', 'Judge', 'Measure', 'Numeric', 'Water'],
         'Model' => ['Calc', 'Exchange', 'Filter', 'Fish', 'Measure', 'Numeric', 'Water'],
-        'Incident' => ['Calc', 'Dose', 'Exchange', 'Fish', 'Judge', 'Measure', 'Model', 'Water'],
+        'Incident' => ['Calc', 'Dose', 'Exchange', 'Filter', 'Fish', 'Flow', 'Judge', 'Measure', 'Model', 'Water'],
     ];
 
     private const APP = [
@@ -70,7 +70,18 @@ final class DoorsTest
         'Dosing' => ['Bench', 'Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'Shelf', 'Volumes'],
         'State' => ['Capacity', 'Expected', 'Models', 'Readings', 'Running', 'Volumes'],
         'Maturing' => ['Capacity', 'Expected', 'Fish', 'Forms', 'Http', 'Living', 'Models', 'Readings', 'Volumes'],
-        'Trouble' => ['Capacity', 'Expected', 'Fish', 'Forms', 'Http', 'Models', 'Readings', 'State', 'Volumes'],
+        'Trouble' => [
+            'Capacity',
+            'Expected',
+            'Fish',
+            'Forms',
+            'Http',
+            'Living',
+            'Models',
+            'Readings',
+            'State',
+            'Volumes',
+        ],
         'Book' => ['Expected', 'Http', 'Maturing', 'Models', 'Readings', 'Running', 'Volumes', 'Water'],
         'Round' => ['Capacity', 'Dosing', 'Http', 'Maturing', 'Models', 'Readings', 'Running', 'State', 'Volumes'],
         'Catalogue' => ['Build', 'Http', 'Models'],

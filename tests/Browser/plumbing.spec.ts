@@ -96,7 +96,7 @@ test('a bay is shut off, its clock runs on every page, and it opens again; a wha
   await page.goto('/nursery')
   const timers = page.getByRole('list', { name: 'Open timers' })
   await expect(timers).toContainText('Bay 3 of Press Room shut off')
-  await timers.getByRole('link').click()
+  await timers.getByRole('link', { name: /shut off/ }).click()
   await accessible(page)
   await vessels.getByRole('button', { name: 'Open it again' }).click()
   await expect(timers).not.toContainText('shut off')

@@ -532,7 +532,7 @@ final class FishAndCapacityTest extends TestCase
         ]);
         self::assertEqualsWithDelta($this->capacity()['load']['value'], $carried->json('figures.total_g_d'), 0.02);
         $brushes = $page->json('dirt.0.id');
-        $this->putJson("/api/systems/long-vat/filter/stages/{$brushes}", [])
+        $this->putJson('/api/systems/long-vat/filter/flushes/01JD00000000000000000000F1', ['stage' => $brushes])
             ->assertOk()
             ->assertJsonPath('dirt.0.stored_g', 0);
     }

@@ -13,9 +13,11 @@ use App\Models\FilterTest;
 use App\Models\FishEvent;
 use App\Models\FishGroup;
 use App\Models\FishMeasure;
+use App\Models\Flush;
 use App\Models\Good;
 use App\Models\Kit;
 use App\Models\Line;
+use App\Models\MeterReading;
 use App\Models\Note;
 use App\Models\Pump;
 use App\Models\Role;
@@ -66,6 +68,8 @@ final class WhoMayWriteTest extends TestCase
         'setbacks' => Setback::class,
         'seeds' => Seed::class,
         'switchings' => Switching::class,
+        'flushes' => Flush::class,
+        'meter' => MeterReading::class,
         'what-ifs' => WhatIf::class,
         'vessels' => Vessel::class,
         'stages' => Stage::class,
@@ -270,6 +274,13 @@ final class WhoMayWriteTest extends TestCase
                 'expected_g_d' => 2,
                 'tested_at' => now(),
             ]),
+            Flush::query()->create([
+                ...$own,
+                'stage_id' => $system->stages()->firstOrFail()->id,
+                'name' => 'Mat',
+                'happened_at' => now(),
+            ]),
+            MeterReading::query()->create([...$own, 'litres' => 1200, 'read_at' => now()]),
             Switching::query()->create([
                 ...$own,
                 'thing' => 'pump',

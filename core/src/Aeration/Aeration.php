@@ -51,26 +51,29 @@ final readonly class Aeration
 
     /**
      * The same as it must be to hold an oxygen that was measured: every device and the surface give so many times as
-     * much; where nothing is described, all of it is of unknown make.
+     * much; where nothing is described, what else there is is of unknown make.
+     *
+     * @param  ?self  $then  what ran when it was measured; null where that is what runs now
      */
-    public function holding(float $measured, float $demandGH): self
+    public function holding(float $measured, float $demandGH, ?self $then = null): self
     {
-        $needs = $this->needed($measured, $demandGH);
-        $described = array_filter($this->devices, static fn(Device $device): bool => $device->on);
+        $then ??= $this;
+        $needs = $then->needed($measured, $demandGH);
         if ($demandGH <= 0 || $needs <= 0) {
             return $this;
         }
-        if ($described === [] || $this->conductance <= 0) {
-            return new self(
+        $described = array_filter($then->devices, static fn(Device $device): bool => $device->on);
+
+        return $then->conductance <= 0 || ($described === [] && $needs > $then->conductance)
+            ? new self(
                 $this->devices,
                 $this->surfaceM2,
                 $this->tempC,
                 $this->salinityGL,
                 $this->pressureAtm,
-                max(0.0, $needs - $this->surface),
-            );
-        }
-        return $this->times($needs / $this->conductance);
+                $needs - $then->surface,
+            )
+            : $this->times($needs / $then->conductance);
     }
 
     /** Every device and the surface giving so many times as much. */

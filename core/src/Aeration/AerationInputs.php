@@ -33,6 +33,7 @@ final readonly class AerationInputs
                     Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e8)->optional(),
                     Input::number('fall_m', 'Fall', 'm', 0, 10)->optional(),
                     Input::choice('on', 'Runs', ['yes', 'day', 'no'])->or('yes'),
+                    Input::choice('ran', 'Ran when oxygen was measured', ['yes', 'day', 'no'])->optional(),
                 ],
                 0,
                 40,
@@ -47,17 +48,19 @@ final readonly class AerationInputs
 
     /**
      * @param  bool  $byDay  whether what the sun drives counts
+     * @param  bool  $measured  as it ran when oxygen was measured
      * @return list<Device>
      *
      * @throws BadInput
      */
-    public function devices(Given $given, float $tempC, bool $byDay = false): array
+    public function devices(Given $given, float $tempC, bool $byDay = false, bool $measured = false): array
     {
         $devices = [];
         foreach ($given->rows('devices') as $i => $row) {
             $kind = $this->table->get($row->text('kind'));
             $name = $row->textOrNull('name') ?? $kind->name;
-            $on = $row->text('on') === 'yes' || ($byDay && $row->text('on') === 'day');
+            $runs = $measured ? $row->textOrNull('ran') ?? $row->text('on') : $row->text('on');
+            $on = $runs === 'yes' || ($byDay && $runs === 'day');
             $air = $row->numberOrNull('air_l_min');
             $power = $row->numberOrNull('power_w');
             $flow = $row->numberOrNull('flow_l_h');

@@ -87,6 +87,7 @@ final readonly class OxygenBudgetCalculator implements Calculator
             new Output('do_dawn_mg_l', 'mg/L'),
             new Output('do_fed_mg_l', 'mg/L'),
             new Output('do_sat_mg_l', 'mg/L'),
+            new Output('conductance_l_h', 'L/h'),
             new Output('demand_g_h', 'g/h'),
             new Output('fish_g_h', 'g/h'),
             new Output('nitrification_g_h', 'g/h'),
@@ -105,8 +106,8 @@ final readonly class OxygenBudgetCalculator implements Calculator
     {
         $temp = $given->number('temp_c');
         $volume = $given->number('volume_l');
-        $of = fn(bool $byDay): Aeration => new Aeration(
-            $this->aeration->devices($given, $temp, $byDay),
+        $of = fn(bool $byDay, bool $measured = false): Aeration => new Aeration(
+            $this->aeration->devices($given, $temp, $byDay, $measured),
             $given->number('surface_m2'),
             $temp,
             $given->number('salinity_g_l'),
@@ -134,9 +135,10 @@ final readonly class OxygenBudgetCalculator implements Calculator
         $measured = $given->numberOrNull('do_mg_l');
         $unknown = $given->rows('devices') === [] && !$given->flag('no_devices') && $measured === null;
         if ($measured !== null) {
-            $held = $byDay->holding($measured, max(0.0, $base - $plantsDay));
-            $air = $byDay->conductance > 0 ? $air->times($held->conductance / $byDay->conductance) : $held;
-            $byDay = $held;
+            // What was switched since it was measured gives now what it would have given then, or nothing.
+            $then = $of(true, true);
+            $uses = max(0.0, $base - $plantsDay);
+            [$byDay, $air] = [$byDay->holding($measured, $uses, $then), $air->holding($measured, $uses, $then)];
         }
 
         [$day, $dawn] = self::dayAndDawn($byDay, $air, $base, $plantsDay, $plantsNight, $volume, $night);
@@ -231,6 +233,7 @@ final readonly class OxygenBudgetCalculator implements Calculator
             'do_dawn_mg_l' => $unknown ? null : $dawn,
             'do_fed_mg_l' => $unknown ? null : $fed,
             'do_sat_mg_l' => $air->saturation,
+            'conductance_l_h' => $air->conductance,
             'demand_g_h' => $base,
             'fish_g_h' => $fish,
             'nitrification_g_h' => $nitrifying,

@@ -119,7 +119,7 @@ final readonly class Intake
         $texts = [];
         foreach ($value as $i => $text) {
             if (!is_string($text) || !in_array($text, $input->allowed, true)) {
-                $errors["{$key}.{$i}"] = "{$input->label} must be out of: " . implode(', ', $input->allowed) . '.';
+                $errors["{$key}.{$i}"] = 'Choose from: ' . implode(', ', $input->allowed) . '.';
             } else {
                 $texts[] = $text;
             }
@@ -135,11 +135,7 @@ final readonly class Intake
             return $this->fault($key, "{$input->label} must be text.", $errors);
         }
         if ($input->allowed !== [] && !in_array($value, $input->allowed, true)) {
-            return $this->fault(
-                $key,
-                "{$input->label} must be one of: " . implode(', ', $input->allowed) . '.',
-                $errors,
-            );
+            return $this->fault($key, 'Choose one of: ' . implode(', ', $input->allowed) . '.', $errors);
         }
         if ($input->max !== null && mb_strlen($value) > $input->max) {
             return $this->fault(

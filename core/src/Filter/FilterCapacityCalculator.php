@@ -142,6 +142,7 @@ final readonly class FilterCapacityCalculator implements Calculator
             'limiting' => $stage->limiting()->value,
             'tan_in_mg_l' => $stage->inlet->tan,
             'tan_out_mg_l' => $stage->outlet()->tan,
+            'do_out_mg_l' => $stage->outlet()->oxygen,
         ];
     }
 

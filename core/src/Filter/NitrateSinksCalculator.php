@@ -20,7 +20,7 @@ use Ironwort\Core\Words\Message;
  * Nitrogen in g/d, nitrate in mg/L as N. What plants, bogs and denitrifying media take is given with a
  * wide band, and falls off under 2 mg/L, where there is too little to take.
  *
- * @source nitrate-sinks-from-memory
+ * @source nitrate-sinks-from-memory  @source avnimelech-1999  20 g of carbohydrate for 1 g N
  */
 final readonly class NitrateSinksCalculator implements Calculator
 {
@@ -31,6 +31,12 @@ final readonly class NitrateSinksCalculator implements Calculator
 
     /** g N/m³/d. */
     private const MEDIUM = [20.0, 60.0, 200.0];
+
+    /** g N that microbes take for a gram of carbohydrate: low, usual, high. */
+    private const MICROBES = [0.025, 0.05, 0.075];
+
+    /** g O2 a gram of carbohydrate: half of it is carbon, 60 % of that is breathed. */
+    private const MICROBES_O2 = 0.8;
 
     private const GROWTH = [
         'spring' => 0.5,
@@ -76,6 +82,7 @@ final readonly class NitrateSinksCalculator implements Calculator
             Input::number('plants_m2', 'Cover of plants', 'm²', 0, 1e6)->or(0.0),
             Input::number('bog_m2', 'Bog', 'm²', 0, 1e6)->or(0.0),
             Input::number('denitrifying_l', 'Denitrifying medium', 'L', 0, 1e6)->or(0.0),
+            Input::number('carbon_g_d', 'Carbon fed to microbes, as carbohydrate', 'g/d', 0, 1e5)->or(0.0),
             Input::choice('season', 'Season', array_keys(self::GROWTH))->or('summer'),
         ];
     }
@@ -87,6 +94,8 @@ final readonly class NitrateSinksCalculator implements Calculator
             new Output('plants_g_d', 'g N/d'),
             new Output('bog_g_d', 'g N/d'),
             new Output('denitrifying_g_d', 'g N/d'),
+            new Output('microbes_g_d', 'g N/d'),
+            new Output('microbes_o2_g_d', 'g O₂/d'),
             new Output('sludge_g_d', 'g N/d'),
             new Output('total_g_d', 'g N/d'),
             new Output('low_g_d', 'g N/d'),
@@ -109,6 +118,7 @@ final readonly class NitrateSinksCalculator implements Calculator
                     (0.3 + 0.7 * self::GROWTH[$given->text('season')]) *
                     $warmth,
                 'denitrifying' => ((self::MEDIUM[$i] * $given->number('denitrifying_l')) / 1000) * $warmth,
+                'microbes' => self::MICROBES[$i] * $given->number('carbon_g_d'),
             ],
             [0, 1, 2],
         );
@@ -131,7 +141,7 @@ final readonly class NitrateSinksCalculator implements Calculator
             Format::number($changes) . ' g N/d',
         );
         $work->step(
-            'Plants, bog and denitrifying medium at their usual rates, this warm and in this season.',
+            'Plants, bog, denitrifying medium and microbes at their usual rates, this warm and in this season.',
             'area × rate × growth × C/(2 + C)',
             'plants ' .
                 Format::number($full[1]['plants']) .
@@ -139,6 +149,8 @@ final readonly class NitrateSinksCalculator implements Calculator
                 Format::number($full[1]['bog']) .
                 ', medium ' .
                 Format::number($full[1]['denitrifying']) .
+                ', microbes ' .
+                Format::number($full[1]['microbes']) .
                 ' at most',
             Format::number($takes(1, $now)) . ' g N/d',
         );
@@ -149,6 +161,13 @@ final readonly class NitrateSinksCalculator implements Calculator
             Format::number($sludge) . ' g N/d',
         );
         $work->cite('nitrate-sinks-from-memory');
+        $breathed = self::MICROBES_O2 * $given->number('carbon_g_d');
+        if ($breathed > 0) {
+            $work->cite('avnimelech-1999');
+            $work->watch(
+                Message::of('filter.nitrate_sinks_microbes_breathe', ['oxygen' => Format::number($breathed, 2)]),
+            );
+        }
         $work->note(Message::of('filter.nitrate_sinks_grows_takes_between_quarter'));
         $steady = $this->steady($given, $full[1], $sludge);
         if ($steady === null) {
@@ -160,6 +179,8 @@ final readonly class NitrateSinksCalculator implements Calculator
             'plants_g_d' => $full[1]['plants'] * $some($now),
             'bog_g_d' => $full[1]['bog'] * $some($now),
             'denitrifying_g_d' => $full[1]['denitrifying'] * $some($now),
+            'microbes_g_d' => $full[1]['microbes'] * $some($now),
+            'microbes_o2_g_d' => $breathed,
             'sludge_g_d' => $sludge,
             'total_g_d' => $total,
             'low_g_d' => $changes + $takes(0, $now) + $sludge,

@@ -20,18 +20,15 @@ use Ironwort\Core\Words\Message;
  * Where the dirt of the feed goes: made, caught by each stage, stored, rotting back, flushed.
  *
  * Dry g. A stage keeps a share of the dirt in the water at every pass, so that in the end all is caught
- * or lies on the floor. What is stored rots by 5 % a day at 20 °C and gives its nitrogen back; without
- * a flush it grows as caught/k · (1 − e^(−kt)), and a stage that cannot hold that much blocks.
+ * or lies on the floor. What is stored rots where it lies, gives its nitrogen back and takes oxygen; what does not rot
+ * gathers until it is flushed. Room for dirt is the media, or the water of a chamber without any; where neither is
+ * known, how far it is fouled is not known either.
  *
  * @source solids-per-feed  0.275 of the feed eaten
  * @source solids-from-memory  shares caught, rot and nitrogen
  */
 final readonly class SolidsCalculator implements Calculator
 {
-    private const ROTS_PER_DAY = 0.05;
-
-    private const NITROGEN = 0.04;
-
     /** A stage that is full still lets a tenth of its surface work. */
     private const MOST_FOULED = 0.9;
 
@@ -60,7 +57,8 @@ final readonly class SolidsCalculator implements Calculator
                 [
                     Input::choice('kind', 'Kind', $this->kinds->ids()),
                     Input::number('flow_l_h', 'Flow', 'L/h', 0, 1e7),
-                    Input::number('media_l', 'Room for dirt, bulk', 'L', 0, 1e6)->or(0.0),
+                    Input::number('media_l', 'Media, bulk', 'L', 0, 1e6)->or(0.0),
+                    Input::number('water_l', 'Water in it', 'L', 0, 1e6)->optional(),
                     Input::number('days_since_flush', 'Days since it was flushed', 'd', 0, 3650)->or(0.0),
                     Input::number('seen_pct', 'Fouling as seen', '%', 0, 100)->optional(),
                     Input::number('seen_days_ago', 'Seen so many days ago', 'd', 0, 3650)->or(0.0),
@@ -78,6 +76,7 @@ final readonly class SolidsCalculator implements Calculator
             new Output('floor_g_d', 'g/d'),
             new Output('stored_g', 'g'),
             new Output('tan_back_g_d', 'g N/d'),
+            new Output('o2_back_g_d', 'g O₂/d'),
             new Output('stages'),
         ];
     }
@@ -87,7 +86,7 @@ final readonly class SolidsCalculator implements Calculator
         $uneaten = $given->number('uneaten_pct') / 100;
         $made = $given->number('feed_g_d') * ((1 - $uneaten) * DailyLoad::SOLIDS_PER_FEED + $uneaten);
         $floor = ($made * $given->number('floor_pct')) / 100;
-        $k = self::ROTS_PER_DAY * 2 ** (($given->number('temp_c') - 20) / 10);
+        $temp = $given->number('temp_c');
 
         $rows = $given->rows('stages');
         $weights = $this->caughtPerMgL($rows);
@@ -100,18 +99,19 @@ final readonly class SolidsCalculator implements Calculator
             Format::number($made) . ' g/d',
         );
         $work->step(
-            'What rots in a day of what is stored.',
+            'What rots in a day of what is stored and can rot: three quarters of it.',
             '5 % × 2^((t − 20)/10)',
-            Format::number($given->number('temp_c')) . ' °C',
-            Format::number(100 * $k) . ' %',
+            Format::number($temp) . ' °C',
+            Format::number(100 * (new Sludge(0.0, $temp))->rate) . ' %',
         );
         $stages = [];
-        $stored = $back = 0.0;
+        $stored = $back = $oxygen = 0.0;
         foreach ($rows as $i => $row) {
             $caught = $all > 0 ? (($made - $floor) * $weights[$i]) / $all : 0.0;
-            $stages[] = $stage = $this->stage($row, $caught, $k);
+            $stages[] = $stage = $this->stage($row, $caught, $temp);
             $stored += $stage['stored_g'];
             $back += $stage['tan_back_g_d'];
+            $oxygen += $stage['o2_back_g_d'];
             if ($caught > 0) {
                 $kind = $this->kinds->get($row->text('kind'))->name;
                 $work->step(
@@ -120,12 +120,13 @@ final readonly class SolidsCalculator implements Calculator
                         ', ' .
                         lcfirst($kind) .
                         ': its part of the dirt, and what has gathered since it was flushed.',
-                    'caught/k (1 − e^(−k t))',
+                    '0.75 caught/k (1 − e^(−k t)) + 0.25 caught t',
                     Format::number($caught) . ' g/d, ' . Format::number($row->number('days_since_flush'), 3) . ' d',
                     Format::number($stage['stored_g'], 3) .
                         ' g, ' .
-                        Format::number($stage['fouling_pct'], 2) .
-                        ' % of what it holds',
+                        ($stage['fouling_pct'] === null
+                            ? 'of what it holds: not known, its room is not written down'
+                            : Format::number($stage['fouling_pct'], 2) . ' % of what it holds'),
                 );
             }
         }
@@ -140,6 +141,7 @@ final readonly class SolidsCalculator implements Calculator
             'floor_g_d' => $floor,
             'stored_g' => $stored,
             'tan_back_g_d' => $back,
+            'o2_back_g_d' => $oxygen,
             'stages' => $stages,
         ]);
     }
@@ -166,34 +168,48 @@ final readonly class SolidsCalculator implements Calculator
     }
 
     /**
-     * @return array{kind: string, caught_g_d: float, stored_g: float, holds_g: float, tan_back_g_d: float,
-     *     fouling_pct: float, blocks_after_d: ?float, blocks_in_d: ?float}
+     * @return array{kind: string, caught_g_d: float, stored_g: float, holds_g: ?float, tan_back_g_d: float,
+     *     o2_back_g_d: float, fouling_pct: ?float, blocks_after_d: ?float, blocks_in_d: ?float}
      */
-    private function stage(Given $row, float $caught, float $k): array
+    private function stage(Given $row, float $caught, float $temp): array
     {
         $kind = $this->kinds->get($row->text('kind'));
         $days = $row->number('days_since_flush');
-        $holds = $kind->holdsGL * $row->number('media_l');
-        $gathered = static fn(float $t): float => ($caught / $k) * (1 - exp(-$k * $t));
-        $reckoned = static fn(float $t): float => $holds > 0 ? min(self::MOST_FOULED, $gathered($t) / $holds) : 0.0;
+        $holds = $this->holds($row, $kind);
+        $sludge = new Sludge($caught, $temp);
+        $reckoned = static fn(float $t): float => $holds > 0
+            ? min(self::MOST_FOULED, $sludge->after($t) / $holds)
+            : 0.0;
         $seen = $row->numberOrNull('seen_pct');
         $then = $reckoned(max(0.0, $days - $row->number('seen_days_ago')));
         // What the keeper saw once tells how fast this stage fouls against the reckoning.
         $faster = $seen === null || $then <= 0 || $row->number('seen_days_ago') > $days ? 1.0 : $seen / 100 / $then;
-        $blocks =
-            $faster > 0 && $holds > 0 && ($caught * $faster) / $k > $holds
-                ? -log(1 - ($holds * $k) / ($caught * $faster)) / $k
-                : null;
+        $blocks = $faster > 0 && $holds > 0 ? $sludge->fillsAfter($holds / $faster) : null;
 
         return [
             'kind' => $kind->id,
             'caught_g_d' => $caught,
-            'stored_g' => $gathered($days),
+            'stored_g' => $sludge->after($days),
             'holds_g' => $holds,
-            'tan_back_g_d' => self::NITROGEN * $k * $gathered($days),
-            'fouling_pct' => 100 * min(self::MOST_FOULED, $faster * $reckoned($days)),
+            'tan_back_g_d' => $sludge->nitrogenBack($days),
+            'o2_back_g_d' => $sludge->oxygen($days),
+            'fouling_pct' => match (true) {
+                $holds !== null => 100 * min(self::MOST_FOULED, $faster * $reckoned($days)),
+                default => $seen,
+            },
             'blocks_after_d' => $blocks,
             'blocks_in_d' => $blocks === null ? null : max(0.0, $blocks - $days),
         ];
+    }
+
+    /** g of dry dirt it holds when it blocks; null where it catches some and nobody wrote down its room. */
+    private function holds(Given $row, StageKind $kind): ?float
+    {
+        if ($kind->catches <= 0 || $kind->holdsGL <= 0) {
+            return 0.0;
+        }
+        $litres = $row->number('media_l') > 0 ? $row->number('media_l') : $row->numberOrNull('water_l') ?? 0.0;
+
+        return $litres > 0 ? $kind->holdsGL * $litres : null;
     }
 }

@@ -8,6 +8,7 @@ namespace Ironwort\Core\Filter;
  * What hours without flow cost a filter of several stages: each by whether it is packed, weighed by what it carries.
  *
  * @see Deed for the table
+ * @source cp-stopped-filter
  */
 final readonly class Stop
 {

@@ -17,6 +17,25 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class OffLimits
 {
+    /** What is said of a reading that is only watched. */
+    private const WATCHED = [
+        'incident.watch_tan_mg_l_above',
+        'incident.watch_nh3_n_mg_l_above',
+        'incident.watch_no2_n_mg_l_above',
+        'incident.watch_no3_n_mg_l_above',
+        'incident.watch_ph_above',
+        'incident.watch_ph_below',
+        'incident.watch_temp_c_above',
+        'incident.watch_temp_c_below',
+        'incident.watch_do_mg_l_below',
+        'incident.watch_do_sat_pct_below',
+        'incident.watch_do_sat_pct_above',
+        'incident.watch_alkalinity_mg_l_below',
+        'incident.watch_salinity_g_l_above',
+        'incident.watch_co2_mg_l_above',
+        'incident.watch_chlorine_mg_l_above',
+    ];
+
     /** Water is warmed by no more than this in a day, °C. @see Shock */
     private const WARM_BY_C = 2.0;
 
@@ -212,10 +231,12 @@ final readonly class OffLimits
     public static function watched(Situation $now): array
     {
         $said = [];
-        foreach ($now->states as $key => $state) {
+        // Without fish only what would kill what lives in the filter is worth a word.
+        $heard = $now->fish ? $now->states : array_intersect_key($now->states, ['chlorine_mg_l' => true]);
+        foreach ($heard as $key => $state) {
             $side = $now->side($key);
             $code = "incident.watch_{$key}" . ($side === null ? '' : "_{$side}");
-            if ($state === State::Watch && Message::known($code)) {
+            if ($state === State::Watch && in_array($code, self::WATCHED, true)) {
                 $said[$key] = Message::of($code);
             }
         }

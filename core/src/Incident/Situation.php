@@ -51,6 +51,7 @@ final readonly class Situation
      * @param  float  $protein  of the feed, 0 to 1
      * @param  array<string, string>  $sides  by parameter, above or below the line that was passed
      * @param  bool  $chlorineRuns  new water runs in all the while and may hold it
+     * @param  ?float  $filterMayStandMin  minutes without flow, of `Stop`; null where nobody described it
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
     public function __construct(
@@ -85,6 +86,7 @@ final readonly class Situation
         public float $protein = DailyLoad::USUAL_PROTEIN,
         public bool $chlorineRuns = false,
         public array $sides = [],
+        public ?float $filterMayStandMin = null,
     ) {}
 
     /**
@@ -175,6 +177,7 @@ final readonly class Situation
             protein: $this->protein,
             chlorineRuns: $this->chlorineRuns,
             sides: $this->sides,
+            filterMayStandMin: $this->filterMayStandMin,
         );
     }
 

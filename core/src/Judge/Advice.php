@@ -23,6 +23,9 @@ final readonly class Advice
     /** Alkalinity at which pH is no longer held, mg/L (2.8 dKH). */
     public const KH_FLOOR = 50.0;
 
+    /** Finer nobody weighs or reads salt, g/L. Common practice, no source. */
+    private const SALT_STEP = 0.1;
+
     private const MG_PER_DKH = 17.848;
 
     private function __construct(public Message $message, public string $rule, public string $from) {}
@@ -30,23 +33,33 @@ final readonly class Advice
     /**
      * @param  array<string, list<Point>>  $courses  by parameter, newest first
      * @param  ?float  $sourceNitrate  mg/L as N of the water it is filled from
+     * @param  bool  $fish  whether any are in it; without, nothing is said that is for fish
      * @return list<self>
      */
-    public static function of(array $courses, LimitTable $limits, string $stage, ?float $sourceNitrate = null): array
-    {
+    public static function of(
+        array $courses,
+        LimitTable $limits,
+        string $stage,
+        ?float $sourceNitrate = null,
+        bool $fish = true,
+    ): array {
         $course = static fn(Parameter $parameter): array => $courses[$parameter->value] ?? [];
 
         return array_values(
             array_filter([
                 self::nitriteToCome($course(Parameter::Ammonia), $course(Parameter::Nitrite), $limits, $stage),
-                self::nitriteAndSalt($course(Parameter::Nitrite), $course(Parameter::Salinity), $limits, $stage),
+                $fish
+                    ? self::nitriteAndSalt($course(Parameter::Nitrite), $course(Parameter::Salinity), $limits, $stage)
+                    : null,
                 self::alkalinityFalls($course(Parameter::Alkalinity)),
-                self::ammoniaWithoutPh(
-                    $course(Parameter::Ammonia),
-                    $course(Parameter::Ph),
-                    $course(Parameter::Temperature),
-                ),
-                self::oxygenAtNoon($course(Parameter::Oxygen), $course(Parameter::Temperature)),
+                $fish
+                    ? self::ammoniaWithoutPh(
+                        $course(Parameter::Ammonia),
+                        $course(Parameter::Ph),
+                        $course(Parameter::Temperature),
+                    )
+                    : null,
+                $fish ? self::oxygenAtNoon($course(Parameter::Oxygen), $course(Parameter::Temperature)) : null,
                 self::nitrateOfTheSource($course(Parameter::Nitrate), $sourceNitrate, $limits, $stage),
                 self::absurdCarbonDioxide(
                     $course(Parameter::Ph),
@@ -65,17 +78,15 @@ final readonly class Advice
     {
         $line = $limits->for($stage, Parameter::Ammonia)->above?->watch;
         foreach ($ammonia as $point) {
-            $low =
-                $nitrite !== [] &&
-                $nitrite[0]->daysAgo < 3 &&
-                $nitrite[0]->high <= ($limits->for($stage, Parameter::Nitrite)->above->watch ?? INF);
+            // Tested these days, it is either low, or there already and judged by itself.
+            $seen = $nitrite !== [] && $nitrite[0]->daysAgo < 3;
             if (
                 $line !== null &&
                 $point->daysAgo >= 5 &&
                 $point->daysAgo <= 21 &&
                 $point->high > $line &&
                 $ammonia[0]->value < $point->value &&
-                !$low
+                !$seen
             ) {
                 return new self(
                     Message::of('judge.advice_nitrite_to_come', [
@@ -109,7 +120,8 @@ final readonly class Advice
         // Salt is 60.7 % chloride by weight.
         $chloride = $salt === [] ? null : Salt::chlorideMgL($salt[0]->value);
         $ratio = $chloride === null ? null : $chloride / max(1e-6, $nitrite[0]->value);
-        if ($ratio !== null && $ratio >= 10) {
+        $short = max(0.0, (10 * $nitrite[0]->value) / Salt::chlorideMgL(1.0) - ($salt[0]->value ?? 0.0));
+        if ($ratio !== null && $short < self::SALT_STEP / 2) {
             return new self(
                 Message::of('judge.advice_chloride_shields', ['times' => Format::number($ratio, 2)]),
                 'Ten parts of chloride to one of nitrite nitrogen are usually held to protect.',
@@ -119,10 +131,7 @@ final readonly class Advice
 
         return new self(
             Message::of($salt === [] ? 'judge.advice_nitrite_salt_unknown' : 'judge.advice_nitrite_salt_short', [
-                'salt' => Format::number(
-                    max(0.0, (10 * $nitrite[0]->value) / Salt::chlorideMgL(1.0) - ($salt[0]->value ?? 0.0)),
-                    2,
-                ),
+                'salt' => Format::number(self::SALT_STEP * max(1.0, ceil($short / self::SALT_STEP - 1e-9)), 2),
             ]),
             'Ten parts of chloride to one of nitrite nitrogen; not with zeolite in the loop.',
             'nitrite ' . self::ago($nitrite[0]->daysAgo),

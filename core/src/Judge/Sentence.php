@@ -20,7 +20,9 @@ final readonly class Sentence
             return $text;
         }
 
-        return "{$text}: {$verdict->state->value} " . self::passed($reading, $verdict);
+        $passed = (string) self::passed($reading, $verdict);
+
+        return "{$text}: {$verdict->state->value}" . (str_starts_with($passed, 'may') ? ', as it ' : ' ') . $passed;
     }
 
     /** The line that was passed, as “above 0.25”; “may be above” where only the worse end of the reading is past it. */

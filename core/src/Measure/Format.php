@@ -7,16 +7,16 @@ namespace Ironwort\Core\Measure;
 /** Numbers as they are written in working, messages and cautions. */
 final readonly class Format
 {
+    /** Under this nothing that is kept or dosed is measured, and a row of noughts says less than one. */
+    private const NOTHING = 1e-5;
+
     /** A number to so many significant figures, without trailing zeros, thousands apart. */
     public static function number(float $value, int $significant = 4): string
     {
-        if ($value === 0.0 || abs($value) < 1e-12) {
+        if (abs($value) < self::NOTHING) {
             return '0';
         }
         $magnitude = (int) floor(log10(abs($value)));
-        if ($magnitude < -5 || $magnitude > 9) {
-            return sprintf('%.' . max(0, $significant - 1) . 'e', $value);
-        }
         $decimals = max(0, $significant - 1 - $magnitude);
         $text = number_format(round($value, $decimals), $decimals, '.', ',');
 

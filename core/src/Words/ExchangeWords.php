@@ -85,5 +85,10 @@ final readonly class ExchangeWords
             'The float valve of {vessel} lets in {name}, which brings chlorine or ' .
             'was never tested for it: shut it until ' .
             'a carbon train or dosing stands behind it, and name that at the water.',
+        'meter_agrees' => 'By the meter {litres} L ran in over {days}: as it is booked.',
+        'meter_unbooked' =>
+            'By the meter {litres} L ran in over {days}, and {booked} L are booked: the rest is counted as changed. ' .
+            'Book it, or look for a leak.',
+        'meter_trickle' => 'By the meter the trickle brings {is} L/h, not {said}: what goes by it goes by the meter.',
     ];
 }

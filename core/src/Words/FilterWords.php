@@ -39,6 +39,9 @@ final readonly class FilterWords
             'believe the measurement.',
         'nitrate_sinks_grows_takes_between_quarter' =>
             'What grows takes between a quarter and three times this: measure nitrate over some weeks.',
+        'nitrate_sinks_microbes_breathe' =>
+            'Microbes fed on carbon breathe {oxygen} g of oxygen a day, most of it within hours of the feeding: ' .
+            'give it in small parts, and watch oxygen at dawn.',
         'nitrate_sinks_nothing_carries_off_made' => 'Nothing carries off what is made: nitrate rises without end.',
         'capacity_constants_surface_limit_fitted' =>
             'The constants of the surface limit were fitted, and media differ up to twofold: ' .

@@ -27,10 +27,12 @@ final readonly class FishWords
         'bay_nearly_over' => 'Half of the time that fish in {bay} can stay shut off is over: open it, or give it air.',
         'move_apart' => '{name} is {from} here and {to} there: more than {most} at once.',
         'move_steps' =>
-            'Bring {name} of the water they leave, or of the one they go to, nearer in {days} days first; or net them ' .
+            'Bring {name} of the water they leave, or of the one they go to, ' .
+            'nearer in {days} days first; or net them ' .
             'across in small numbers and watch them for a day.',
         'move_out_of_worse' =>
-            'The water they leave is worse than the one they go to. Nobody is held back: move them now, float and drip ' .
+            'The water they leave is worse than the one they go to. Nobody is held ' .
+            'back: move them now, float and drip ' .
             'for an hour, and watch them for a day.',
         'move_not_tested' => '{name} of {where} was never tested: test it before fish go there.',
         'move_say_why' => 'These waters are too far apart for an ordinary move. Say why they go all the same.',

@@ -31,7 +31,8 @@ final readonly class FlowWords
         'airlift_correlation_nicklin_slug_flow' =>
             'Correlation of Nicklin for slug flow: measure yours, it can be a third off either way.',
         'stands' =>
-            '{pump} is off since {since}: nothing flows. Fish and filter stand it for {left} more. Switch it on, or give ' .
+            '{pump} is off since {since}: nothing flows. Fish and filter stand it ' .
+            'for {left} more. Switch it on, or give ' .
             'air, and look for flow.',
         'stands_over_oxygen' => '{pump} is off since {since}, and oxygen runs out: air now, and the pump on.',
         'stands_over_ammonia' =>
@@ -40,7 +41,6 @@ final readonly class FlowWords
             '{pump} is off since {since}: the filter dies. Drain what stands in it to waste before the pump goes on.',
         'lamp_due' => '{name}: the lamp has burnt about {hours} h in {months} months. Fit a new one.',
         'sleeve_due' => '{name}: the sleeve has been wet for {days} days. Wipe it; it fouls with the lamp off too.',
-        'solar_by_day' => '{name} runs by day only: by night it counts for nothing.',
         'airlift_little_air_high_lift' => 'So little air, or so high a lift, moves no water.',
     ];
 }

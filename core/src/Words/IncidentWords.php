@@ -211,7 +211,7 @@ final readonly class IncidentWords
         'oxygen_find_cause' =>
             'Then find what took it: a stopped or blocked pump, heat, algae at dawn, silt, a treatment, too many fish.',
         'stopped_filter_drain' =>
-            'Did it stand for more than two hours or so: drain what is in it to waste before the pump goes on.',
+            'Did it stand for more than {may}: drain what is in it to waste before the pump goes on.',
         'stopped_filter_not_onto_garden' => 'Not onto the garden with salt or a treatment in it.',
         'stopped_filter_rinse' => 'Rinse the media in water of the system, never from the tap; throw away what stinks.',
         'stopped_filter_pump_on' => 'Pump on, and look: flow at every return, no leak, air in the water behind it.',
@@ -317,7 +317,8 @@ final readonly class IncidentWords
         'oxygen_why_last_resort_burns_gills' => 'The last resort: it burns gills above its cap, and helps for an hour.',
         'oxygen_why_plants_algae_give_day' => 'Plants and algae give by day and take by night.',
         'stopped_filter_why_without_flow_uses_oxygen' =>
-            'Without flow it uses up its oxygen within the hour, and then makes what poisons.',
+            'Without flow it uses up its oxygen and then makes what poisons; ' .
+            'after {may} a fifth of what lives in it is lost.',
         'stopped_filter_why_lives_still_worth_cleaned' =>
             'What lives there still is worth more than what it is cleaned of.',
         'stopped_filter_why_pump_put_right_switched' => 'A pump that was put right and not switched on kills.',

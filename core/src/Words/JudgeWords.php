@@ -13,9 +13,9 @@ final readonly class JudgeWords
             'There is {times} times as much chloride as nitrite in the water: it keeps most of the nitrite ' .
             'out of the fish.',
         'advice_nitrite_salt_unknown' =>
-            'Nitrite is up, and salt was not measured in two weeks: {salt} g/L of salt would.',
+            'Nitrite is up, and salt was not measured in two weeks: {salt} g/L of salt would shield the fish.',
         'advice_nitrite_salt_short' =>
-            'Nitrite is up, with too little salt to shield the fish: {salt} g/L of salt would.',
+            'Nitrite is up, with too little salt to shield the fish: {salt} g/L of salt more would.',
         'advice_kh_falls' => 'KH falls by {fall} dKH a week, {weeks} weeks left until 2.8 dKH.',
         'advice_kh_at_its_floor' =>
             'KH falls by {fall} dKH a week, it is at 2.8 dKH already, where pH is no longer held.',

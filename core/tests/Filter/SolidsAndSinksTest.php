@@ -26,13 +26,12 @@ final class SolidsAndSinksTest extends TestCase
         // In series the brush meets what the vortex let through: 35 to 65 % × 25.
         self::assertEqualsWithDelta(0.35 / (0.65 * 0.25), $caught[0] / $caught[1], 1e-9);
         self::assertSame(0.0, $result->figures['stages'][1]['stored_g']);
-        // Seven days of c a day, rotting by 5 % a day: c/0.05 (1 − e^−0.35).
-        self::assertEqualsWithDelta(
-            ($caught[0] / 0.05) * (1 - exp(-0.35)),
-            $result->figures['stages'][0]['stored_g'],
-            1e-9,
-        );
-        self::assertEqualsWithDelta(0.04 * 0.05 * $result->number('stored_g'), $result->number('tan_back_g_d'), 1e-9);
+        // Seven days of c a day: a quarter stays, the rest rots by 5 % a day: 0.75 c/0.05 (1 − e^−0.35) + 0.25 c 7.
+        $rots = ((0.75 * $caught[0]) / 0.05) * (1 - exp(-0.35));
+        self::assertEqualsWithDelta($rots + 0.25 * $caught[0] * 7, $result->figures['stages'][0]['stored_g'], 1e-9);
+        // All the nitrogen, 4 % of it, sits in what rots; so does the 0.2 g of oxygen a gram of feed.
+        self::assertEqualsWithDelta((0.04 / 0.75) * 0.05 * $rots, $result->number('tan_back_g_d'), 1e-9);
+        self::assertEqualsWithDelta((0.2 / 0.275 / 0.75) * 0.05 * $rots, $result->number('o2_back_g_d'), 1e-9);
     }
 
     public function test_a_stage_blocks_when_it_holds_no_more_and_what_the_keeper_saw_corrects_it(): void
@@ -46,10 +45,33 @@ final class SolidsAndSinksTest extends TestCase
         $plain = $stage();
         $again = $stage(['days_since_flush' => $plain['blocks_after_d']]);
         self::assertEqualsWithDelta($again['holds_g'], $again['stored_g'], 1e-6);
-        self::assertNull($stage([], 5)['blocks_after_d'], 'so little rots away as fast as it comes');
+        $little = $stage([], 5)['blocks_after_d'];
+        self::assertGreaterThan(24 * $plain['blocks_after_d'], $little, 'most of so little rots as fast as it comes');
+        self::assertLessThan(
+            (4 * (24 * 450)) / (120 * 0.275 * 0.9),
+            $little,
+            'but what does not rot fills it in the end',
+        );
         $seen = $stage(['seen_pct' => 1.5 * $stage(['days_since_flush' => 4])['fouling_pct'], 'seen_days_ago' => 2]);
         self::assertEqualsWithDelta(min(90, 1.5 * $plain['fouling_pct']), $seen['fouling_pct'], 1e-6);
         self::assertLessThan($plain['blocks_after_d'], $seen['blocks_after_d']);
+    }
+
+    public function test_a_chamber_without_media_fills_its_water_and_one_of_unknown_room_is_not_called_clean(): void
+    {
+        $stage = fn(array $change): array => $this->calculate('filter.solids', [
+            'feed_g_d' => 200,
+            'temp_c' => 20,
+            'stages' => [['kind' => 'vortex', 'flow_l_h' => 9000, 'days_since_flush' => 30, ...$change]],
+        ])->figures['stages'][0];
+        self::assertSame($stage(['media_l' => 300])['fouling_pct'], $stage(['water_l' => 300])['fouling_pct']);
+        self::assertSame(6000.0, $stage(['water_l' => 300])['holds_g']);
+        self::assertGreaterThan(0.0, $stage(['water_l' => 300])['blocks_in_d']);
+        $unknown = $stage([]);
+        self::assertNull($unknown['fouling_pct']);
+        self::assertNull($unknown['blocks_after_d']);
+        self::assertGreaterThan(0.0, $unknown['stored_g'], 'what lies in it rots all the same');
+        self::assertSame(0.0, $stage(['kind' => 'moving_bed'])['fouling_pct'], 'one that catches none does not foul');
     }
 
     public function test_nitrate_settles_where_as_much_goes_as_is_made(): void
@@ -88,6 +110,20 @@ final class SolidsAndSinksTest extends TestCase
         self::assertNull(
             $this->calculate('nitrate.sinks', [...$changes, 'change_l_d' => 0])->figures['no3_n_steady_mg_l'],
         );
+    }
+
+    public function test_microbes_fed_on_carbon_take_a_twentieth_of_it_and_breathe(): void
+    {
+        // Avnimelech 1999: 20 g of carbohydrate for 1 g N; at 8 mg/L they reach 8/(2 + 8) of it.
+        $fed = ['no3_n_mg_l' => 8, 'production_g_d' => 10, 'temp_c' => 20, 'carbon_g_d' => 100];
+        $result = $this->calculate('nitrate.sinks', $fed);
+        self::assertEqualsWithDelta((100 / 20) * 0.8, $result->number('microbes_g_d'), 1e-9);
+        self::assertEqualsWithDelta(80.0, $result->number('microbes_o2_g_d'), 1e-9);
+        self::assertContains(
+            'filter.nitrate_sinks_microbes_breathe',
+            array_map(static fn($one): string => $one->message->code, $result->cautions),
+        );
+        self::assertSame(0.0, $this->figure('nitrate.sinks', [...$fed, 'carbon_g_d' => 0], 'microbes_o2_g_d'));
     }
 
     public function test_a_filter_measured(): void

@@ -59,6 +59,11 @@ final class AdviceTest extends TestCase
             'judge.advice_nitrite_to_come',
             $this->said(['tan_mg_l' => [[0, 0.1], [60, 1.5]]]),
         );
+        self::assertStringNotContainsString(
+            'judge.advice_nitrite_to_come',
+            $this->said(['tan_mg_l' => [[0, 0.1], [12, 1.5]], 'no2_n_mg_l' => [[0.1, 0.9]]]),
+            'two hours after it was tested nobody is asked to test it',
+        );
     }
 
     public function test_kh_that_falls_is_followed_to_the_week_it_runs_out(): void
@@ -105,8 +110,18 @@ final class AdviceTest extends TestCase
             'judge.advice_nitrate_by_changes',
             $this->said(['no3_n_mg_l' => [[0, 9]]], 1.0),
         );
-        // 0.5 mg/L asks for 5 mg/L of chloride: 8.2 mg/L of salt.
-        self::assertStringContainsString('0.0082 g/L of salt would', $this->said(['no2_n_mg_l' => [[0, 0.5]]]));
+        // 0.5 mg/L asks for 5 mg/L of chloride: 8.2 mg/L of salt, and finer than 0.1 g/L nobody weighs it.
+        self::assertStringContainsString(' 0.1 g/L of salt would', $this->said(['no2_n_mg_l' => [[0, 0.5]]]));
+        // 10 mg/L asks for 100 of chloride, 0.165 g/L of salt: of 0.05 that is in it, 0.12 more.
+        self::assertStringContainsString(
+            ' 0.2 g/L of salt more',
+            $this->said(['no2_n_mg_l' => [[0, 10]], 'salinity_g_l' => [[2, 0.05]]]),
+        );
+        self::assertStringContainsString(
+            'judge.advice_chloride_shields',
+            $this->said(['no2_n_mg_l' => [[0, 0.2]], 'salinity_g_l' => [[2, 0.0]]]),
+            'nobody is told of 0.0033 g/L',
+        );
         self::assertStringContainsString(
             'judge.advice_chloride_shields',
             $this->said(['no2_n_mg_l' => [[0, 0.5]], 'salinity_g_l' => [[2, 1.0]]]),

@@ -106,7 +106,7 @@ final class JudgementTest extends TestCase
 
         $doubtful = TypedReading::read(Parameter::Ammonia, '0.5', null);
         $verdict = Library::shipped()->limits()->for('adult', Parameter::Ammonia)->judge($doubtful->interval);
-        self::assertSame('Ammonia 0.5 mg/L as N: act may be above 0.5', Sentence::of($doubtful, $verdict));
+        self::assertSame('Ammonia 0.5 mg/L as N: act, as it may be above 0.5', Sentence::of($doubtful, $verdict));
     }
 
     public function test_supersaturation_is_noticed_through_the_derived_percent(): void

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Strip } from '@/api/types'
+import { figures } from '@/units/number'
 import FigureButton from './FigureButton.vue'
 import StateMark from './StateMark.vue'
 
@@ -46,7 +47,7 @@ const lozenge = computed(() => {
   return { left: `${(left + right) / 2}%`, width: `max(13px, ${right - left}%)` }
 })
 
-const number = (value: number) => String(Number(value.toPrecision(3)))
+const number = (value: number) => figures(value)
 
 /** Where good water ends, said on the scale. */
 const edges = computed(() => {

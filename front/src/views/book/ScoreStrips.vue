@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useScore, useSession } from '@/api/queries'
 import type { System } from '@/api/types'
+import { figures } from '@/units/number'
 import { layOutScore, LEFT, nearest, STRIP } from './scoreLayout'
 
 const props = defineProps<{ system: System }>()
@@ -81,8 +82,7 @@ const markNear = computed(() =>
     ? undefined
     : drawing.value?.marks.find((mark) => Math.abs(mark.x - (cursor.value ?? 0)) < 4)?.text,
 )
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) => figures(value)
 
 /** The drawing by itself, with its colours in it. */
 function source(): string {

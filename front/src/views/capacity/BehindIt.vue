@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { answer, api } from '@/api/client'
 import type { Filter, System, Vocabulary } from '@/api/types'
-import { useSend } from '@/api/useSend'
 import FigureButton from '@/parts/FigureButton.vue'
+import { figures } from '@/units/number'
+import DirtTable from './DirtTable.vue'
 import FilterMeasured from './FilterMeasured.vue'
 import SetbackList from './SetbackList.vue'
 
@@ -14,18 +14,7 @@ const props = defineProps<{
   writes: boolean
 }>()
 
-const number = (value: number | null, digits = 3) =>
-  value === null ? '' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: digits }).format(value)
-const clean = useSend(
-  () => props.system.slug,
-  (stage: string) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/filter/stages/{id}', {
-        params: { path: { system: props.system.slug, id: stage } },
-        body: {},
-      }),
-    ),
-)
+const number = (value: number | null, digits = 3) => (value === null ? '' : figures(value, digits))
 const weakest = computed(
   () =>
     [...props.filter.oxygen.devices]
@@ -88,55 +77,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
     </div>
   </section>
 
-  <section v-if="filter.dirt.length" class="part" aria-label="Dirt">
-    <h2>Dirt</h2>
-    <div class="scroll" tabindex="0" role="region" aria-label="Dirt by stage">
-      <table>
-        <thead>
-          <tr>
-            <th>Stage</th>
-            <th class="num">Catches, g/d</th>
-            <th class="num">Holds now, g</th>
-            <th class="num">Fouled, %</th>
-            <th class="num">Blocks in, days</th>
-            <th>Flushed</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in filter.dirt" :key="row.id">
-            <td>
-              <b>{{ row.name }}</b>
-            </td>
-            <td class="num">{{ number(row.caught_g_d, 2) }}</td>
-            <td class="num">{{ number(row.stored_g, 2) }}</td>
-            <td class="num">{{ number(row.fouling_pct, 2) }}</td>
-            <td class="num">
-              {{
-                row.blocks_in_d === null
-                  ? row.blocks_after_d === null
-                    ? 'never'
-                    : `${number(row.blocks_after_d, 2)} after a flush`
-                  : number(row.blocks_in_d, 2)
-              }}
-            </td>
-            <td>
-              {{ row.cleaned ?? 'not noted' }}
-              <button
-                v-if="writes && row.caught_g_d > 0"
-                type="button"
-                class="link-button small"
-                :aria-label="`${row.name} was flushed today`"
-                :disabled="clean.pending.value"
-                @click="clean.send(row.id)"
-              >
-                Flushed today
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
-  </section>
+  <DirtTable v-if="filter.dirt.length" :system="system" :filter="filter" :writes="writes" />
 
   <section v-if="filter.nitrate.length" class="part" aria-label="Nitrate">
     <h2>Where nitrate goes</h2>

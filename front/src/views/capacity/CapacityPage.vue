@@ -8,6 +8,7 @@ import type { FieldErrors, System } from '@/api/types'
 import FormField from '@/parts/FormField.vue'
 import StateMark from '@/parts/StateMark.vue'
 import FigureButton from '@/parts/FigureButton.vue'
+import { figures } from '@/units/number'
 import BehindIt from './BehindIt.vue'
 import KeptWhatIfs from './KeptWhatIfs.vue'
 import LoadLedger from './LoadLedger.vue'
@@ -34,8 +35,7 @@ const trouble = computed(() =>
   capacity.error.value && Object.keys(errors.value).length === 0 ? capacity.error.value.message : null,
 )
 const shown = computed(() => capacity.data.value ?? { ...props.system.capacity })
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) => figures(value)
 
 /** A condition as it stands, without its unit, to type over. */
 const plain = (text: string, unit: string | null) => (unit === null ? text : text.replace(` ${unit}`, ''))

@@ -6,6 +6,7 @@ import type { Filter, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import FigureButton from '@/parts/FigureButton.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { figures } from '@/units/number'
 
 const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
 const form = reactive({ flow_l_h: '', in_mg_l: '', out_mg_l: '' })
@@ -40,8 +41,7 @@ const run = useSend(
       }),
     ),
 )
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) => figures(value)
 const against = (ratio: number | null) =>
   ratio === null
     ? ''

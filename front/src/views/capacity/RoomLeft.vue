@@ -2,13 +2,11 @@
 import { computed } from 'vue'
 import type { Capacity, Room } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
+import { figures } from '@/units/number'
 
 const props = defineProps<{ room: Room; steps: Capacity['steps']; fishNow: number }>()
 
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(
-    Math.abs(value) < 0.5 ? 0 : Math.round(value),
-  )
+const number = (value: number) => figures(Math.abs(value) < 0.5 ? 0 : Math.round(value))
 /** What is far beyond any keeping is said as such. */
 const much = (value: number | null, most: number) =>
   value === null ? '—' : value > most ? 'plenty' : number(value)
@@ -17,6 +15,8 @@ const sentence = computed(() => {
   const { room } = props
   const fish = `${number(Math.abs(room.fish_now.value))} koi of ${number(room.length_cm)} cm`
   const feed = `${number(Math.abs(room.feed_now.value))} g of feed a day`
+  if (short.value && room.first === 'Nitrate')
+    return `As the water is changed now nitrate would settle past its limit: change more, or ${feed} less.`
   if (short.value)
     return `It holds more than it can carry: ${fish}, or ${feed}, should go. ${room.first} is past its limit.`
   const later =

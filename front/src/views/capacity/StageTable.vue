@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { Capacity, Figure } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
+import { figures as number } from '@/units/number'
 
 const props = defineProps<{ stages: Capacity['stages']; whole: Figure }>()
 
 const HELD = { surface: 'surface', oxygen: 'oxygen', transport: 'flow' }
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
 
 /** A stage's number opens the working of the whole filter, where its steps stand under its name. */
 const figure = (stage: string, what: string, value: number, unit: string): Figure => ({
@@ -24,6 +23,7 @@ const columns = [
   { key: 'surface_limit_g_d', head: 'By surface', what: 'surface limit', unit: 'g N/d' },
   { key: 'oxygen_limit_g_d', head: 'By oxygen', what: 'oxygen limit', unit: 'g N/d' },
   { key: 'transport_limit_g_d', head: 'By flow', what: 'transport limit', unit: 'g N/d' },
+  { key: 'do_out_mg_l', head: 'Leaves with, mg O₂/L', what: 'at full work leaves with', unit: 'mg/L' },
   { key: 'capacity_g_d', head: 'Takes, g N/d', what: 'takes', unit: 'g N/d' },
 ] as const
 </script>

@@ -8,6 +8,7 @@ import ChoiceField from '@/parts/ChoiceField.vue'
 import DoneAnyway from '@/parts/DoneAnyway.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { figures } from '@/units/number'
 
 const props = defineProps<{ system: System; page: CoursePage; writes: boolean }>()
 const form = reactive({ kind: 'zeolite', mass_g: '', capacity_mg_n_per_g: '' })
@@ -47,8 +48,7 @@ const KINDS = [
   { value: 'carbon', label: 'carbon' },
   { value: 'mixed', label: 'carbon and resin mixed' },
 ]
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) => figures(value, 2)
 </script>
 
 <!-- Charges that hang in the loop: how full, until when, and the brine that empties them. -->

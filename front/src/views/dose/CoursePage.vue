@@ -7,6 +7,7 @@ import type { CoursePage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import TypedField from '@/parts/TypedField.vue'
 import { date } from '@/units/time'
+import { figures } from '@/units/number'
 import ChargeList from './ChargeList.vue'
 import ResidualCurve from './ResidualCurve.vue'
 
@@ -56,7 +57,7 @@ const STATES: Record<string, string> = {
   missed: 'missed',
   to_come: 'to come',
 }
-const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const day = (value: number) => figures(value, 2)
 </script>
 
 <template>

@@ -12,6 +12,7 @@ import BenchFields from '@/parts/BenchFields.vue'
 import DoneAnyway from '@/parts/DoneAnyway.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { figures } from '@/units/number'
 import DoseSheet from './DoseSheet.vue'
 import DosesGiven from './DosesGiven.vue'
 
@@ -101,7 +102,7 @@ const send = (as: { course?: boolean; done?: boolean }) => {
   last.value = as
   give.send(as)
 }
-const day = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const day = (value: number) => figures(value, 2)
 const print = () => window.print()
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CoursePage } from '@/api/types'
+import { figures } from '@/units/number'
 
 const props = defineProps<{ course: Pick<CoursePage['courses'][number], 'curve' | 'unit'> }>()
 const WIDTH = 900
@@ -25,8 +26,7 @@ const drawing = computed(() => {
     days: Math.round((last - first) / 86_400),
   }
 })
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) => figures(value)
 </script>
 
 <!-- What is left in the water between doses, and as it goes on if nothing is given. -->

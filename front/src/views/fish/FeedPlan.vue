@@ -8,6 +8,7 @@ import ChoiceField from '@/parts/ChoiceField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { figures } from '@/units/number'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
 const text = (value: number | string | null | undefined) =>
@@ -21,6 +22,7 @@ const form = reactive({
   digestibility_pct: text(plan?.digestibility_pct),
   moisture_pct: text(plan?.moisture_pct),
   uneaten_pct: text(plan?.uneaten_pct || null),
+  carbon_g_d: text(plan?.carbon_g_d ?? null),
   meals: text(plan?.meals),
   days_a_week: text(plan?.days_a_week === 7 ? null : plan?.days_a_week),
 })
@@ -34,7 +36,7 @@ const set = useSend(
       }),
     ),
 )
-const grams = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const grams = (value: number) => figures(value)
 </script>
 
 <template>
@@ -107,6 +109,14 @@ const grams = (value: number) => new Intl.NumberFormat('en-GB', { maximumSignifi
         hint="it rots and adds"
         :disabled="!writes"
         :error="set.errors.value.uneaten_pct"
+      />
+      <TypedField
+        v-model="form.carbon_g_d"
+        label="Carbon for microbes"
+        unit="g/d"
+        hint="sugar or starch; empty is none"
+        :disabled="!writes"
+        :error="set.errors.value.carbon_g_d"
       />
       <TypedField
         v-model="form.meals"

@@ -5,6 +5,7 @@ import FigureButton from '@/parts/FigureButton.vue'
 import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
 import PartList from '@/parts/editor/PartList.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
+import { figures } from '@/units/number'
 import FishAction from './FishAction.vue'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
@@ -65,8 +66,7 @@ const fields = computed<PartField[]>(() => [
   ...(form.came === 'since' ? [{ key: 'arrived_on', label: 'Arrived on', day: true }] : []),
 ])
 const bay = (id: string | null) => props.system.build.vessels.find((vessel) => vessel.id === id)?.name
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 }).format(value)
+const number = (value: number) => figures(value)
 </script>
 
 <template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useFish, useSession } from '@/api/queries'
 import type { FishPage, System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
+import { figures } from '@/units/number'
 import FeedLog from './FeedLog.vue'
 import FeedPlan from './FeedPlan.vue'
 import FishGroups from './FishGroups.vue'
@@ -12,8 +13,7 @@ const props = defineProps<{ system: System }>()
 const fish = useFish(() => props.system.slug)
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) => figures(value, 2)
 const says = (event: FishEvent) =>
   ({
     moved: event.came ? `moved here from ${event.from}` : `moved to ${event.to}`,

@@ -7,6 +7,7 @@ import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
+import { figures } from '@/units/number'
 import FishInBlock from './FishInBlock.vue'
 import SeedList from './SeedList.vue'
 import StartCurve from './StartCurve.vue'
@@ -31,8 +32,7 @@ const STAGES = [
   ['proving', 'Both down'],
   ['ready', 'Ready'],
 ] as const
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) => figures(value, 2)
 const days = (value: number) => `${Math.round(value)} day${Math.round(value) === 1 ? '' : 's'}`
 </script>
 

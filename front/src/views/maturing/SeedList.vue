@@ -8,6 +8,7 @@ import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
+import { figures } from '@/units/number'
 
 const props = defineProps<{
   system: System
@@ -52,8 +53,7 @@ const remove = useSend(
   () => props.system.slug,
   (id: string) => answer(() => api.DELETE('/api/systems/{system}/seeds/{id}', path(id))),
 )
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) => figures(value, 2)
 const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'donor not known' }
 </script>
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Maturing } from '@/api/types'
 import { day } from '@/units/time'
+import { figures } from '@/units/number'
 
 const props = defineProps<{ start: Maturing }>()
 const WIDTH = 900
@@ -56,8 +57,7 @@ const drawing = computed(() => {
     ready: props.start.ready_on ? x(new Date(props.start.ready_on).getTime() / 1000) : null,
   }
 })
-const number = (value: number) =>
-  new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const number = (value: number) => figures(value, 2)
 const told = computed(
   () =>
     `Ammonia and nitrite from ${day(drawing.value.first)} to ${day(drawing.value.last)}, as read, as reckoned, ` +

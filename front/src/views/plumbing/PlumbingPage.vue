@@ -7,6 +7,7 @@ import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import ProofOf from './ProofOf.vue'
 import LoopStrip from '@/parts/loop/LoopStrip.vue'
+import { figures } from '@/units/number'
 import PlumbingWhatIf from './PlumbingWhatIf.vue'
 import { proof } from './proof'
 import ShutOffs from './ShutOffs.vue'
@@ -15,9 +16,7 @@ const props = defineProps<{ system: System }>()
 const plumbing = usePlumbing(() => props.system.slug)
 
 const number = (value: number | null | undefined, digits = 3) =>
-  value === null || value === undefined
-    ? ''
-    : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: digits }).format(value)
+  value === null || value === undefined ? '' : figures(value, digits)
 const litres = (value: number | null | undefined) =>
   value === null || value === undefined
     ? ''

@@ -47,9 +47,9 @@ const book = useSend(
 const fault = (key: string) => errors.value[key] ?? book.errors.value[key]
 const batch = computed(() => booking.kind === 'batch')
 const BOUNDS: Record<string, string> = {
-  oxygen: 'then oxygen is dangerous for these fish',
-  ammonia: 'then ammonia is',
-  filter: 'then the standing filter goes foul',
+  oxygen: 'oxygen is dangerous for these fish',
+  ammonia: 'ammonia is dangerous for these fish',
+  filter: 'the standing filter goes foul',
 }
 </script>
 
@@ -205,9 +205,12 @@ const BOUNDS: Record<string, string> = {
           }}</NButton>
         </div>
         <p v-if="booking.pump_off === 'yes' && batch && page.change" class="caution">
-          It may be off for <b>{{ whole(page.change.pump_off.minutes) }} min</b>:
-          {{ BOUNDS[page.change.pump_off.by]
-          }}<template v-if="page.change.pump_off.assumed.length"
+          <template v-if="page.change.pump_off.minutes < 5"
+            >Leave it on if you can: without flow {{ BOUNDS[page.change.pump_off.by] }} at once</template
+          ><template v-else
+            >It may be off for <b>{{ whole(page.change.pump_off.minutes) }} min</b>: then
+            {{ BOUNDS[page.change.pump_off.by] }}</template
+          ><template v-if="page.change.pump_off.assumed.length"
             >. Assumed, never measured: {{ page.change.pump_off.assumed.join(', ') }}</template
           >. The clock stands in the foot of every page until somebody has seen water flow.
         </p>

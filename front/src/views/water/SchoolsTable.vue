@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { WaterPage } from '@/api/types'
 import TypedField from '@/parts/TypedField.vue'
+import { figures } from '@/units/number'
 import { whole } from './useWaterForm'
 
 defineProps<{ page: WaterPage; slug: string; error?: string }>()
 const price = defineModel<string>({ required: true })
-const one = (value: number | null) =>
-  value === null ? '–' : new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 }).format(value)
+const one = (value: number | null) => (value === null ? '–' : figures(value, 2))
 </script>
 
 <!-- What each school of changing water would come to in sixty days, side by side. -->

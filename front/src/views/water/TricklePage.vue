@@ -10,6 +10,7 @@ import FigureButton from '@/parts/FigureButton.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { openSlip } from '@/state/slip'
+import MeterReadings from './MeterReadings.vue'
 import { useWaterForm, whole } from './useWaterForm'
 
 const props = defineProps<{ system: System }>()
@@ -167,6 +168,7 @@ const HEAT_HINT =
       </p>
     </section>
     <BenchForm :system="system" bench="heat" :hint="HEAT_HINT" />
+    <MeterReadings :system="system" :meter="page.meter" :writes="writes" />
   </template>
 </template>
 

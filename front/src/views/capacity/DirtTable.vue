@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { NInput } from 'naive-ui'
+import { reactive } from 'vue'
+import { answer, api } from '@/api/client'
+import type { Filter, System } from '@/api/types'
+import { useSend } from '@/api/useSend'
+import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
+import { figures } from '@/units/number'
+
+const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
+const form = reactive({ at: '', seen_pct: '' })
+
+const number = (value: number | null, digits = 2) => (value === null ? 'not known' : figures(value, digits))
+const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
+const book = useSend(
+  () => props.system.slug,
+  (what: { stage: string; seen: boolean }, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/filter/flushes/{id}', {
+        ...path(key),
+        body: {
+          stage: what.stage,
+          at: form.at ? new Date(form.at).toISOString() : null,
+          seen_pct: what.seen ? form.seen_pct : null,
+        },
+      }),
+    ),
+  () => Object.assign(form, { at: '', seen_pct: '' }),
+)
+const undo = useSend(
+  () => props.system.slug,
+  (id: string) => answer(() => api.DELETE('/api/systems/{system}/filter/flushes/{id}', path(id))),
+)
+type Row = Filter['dirt'][number]
+const blocks = (row: Row) => {
+  if (row.caught_g_d <= 0) return 'catches none'
+  if (!row.room_known) return 'not known'
+  if (row.blocks_in_d !== null) return number(row.blocks_in_d)
+  return row.blocks_after_d === null ? 'not known' : `${number(row.blocks_after_d)} after a flush`
+}
+</script>
+
+<!-- Where the dirt lies: what each stage caught, how far it is fouled, what rots back; flushed with a time. -->
+<template>
+  <section class="part" aria-label="Dirt">
+    <h2>Dirt</h2>
+    <div class="scroll" tabindex="0" role="region" aria-label="Dirt by stage">
+      <table>
+        <thead>
+          <tr>
+            <th>Stage</th>
+            <th class="num">Catches, g/d</th>
+            <th class="num">Holds now, g</th>
+            <th class="num">Fouled, %</th>
+            <th class="num">Blocks in, days</th>
+            <th class="num">Rots back, g N/d</th>
+            <th class="num">and takes, g O₂/d</th>
+            <th>Flushed</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in filter.dirt" :key="row.id">
+            <td>
+              <b>{{ row.name }}</b>
+            </td>
+            <td class="num">{{ number(row.caught_g_d) }}</td>
+            <td class="num">{{ number(row.stored_g) }}</td>
+            <td class="num">{{ number(row.fouling_pct) }}</td>
+            <td class="num">{{ blocks(row) }}</td>
+            <td class="num">{{ number(row.tan_back_g_d) }}</td>
+            <td class="num">{{ number(row.o2_back_g_d) }}</td>
+            <td>
+              {{ row.cleaned ?? 'not noted' }}
+              <template v-if="writes && row.caught_g_d > 0">
+                <button
+                  type="button"
+                  class="link-button small"
+                  :aria-label="`${row.name} was flushed`"
+                  :disabled="book.pending.value"
+                  @click="book.send({ stage: row.id, seen: false })"
+                >
+                  Flushed
+                </button>
+                <button
+                  v-if="form.seen_pct"
+                  type="button"
+                  class="link-button small"
+                  :aria-label="`${row.name} was seen ${form.seen_pct} % fouled`"
+                  :disabled="book.pending.value"
+                  @click="book.send({ stage: row.id, seen: true })"
+                >
+                  Seen
+                </button>
+                <button
+                  v-if="row.last"
+                  type="button"
+                  class="link-button small"
+                  :aria-label="`Take back: ${row.last.text}, ${row.last.age}`"
+                  :disabled="undo.pending.value"
+                  @click="undo.send(row.last.id)"
+                >
+                  Take back
+                </button>
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p v-if="filter.dirt.some((row) => row.caught_g_d > 0 && !row.room_known)" class="caution">
+      {{
+        filter.dirt
+          .filter((row) => row.caught_g_d > 0 && !row.room_known)
+          .map((row) => row.name)
+          .join(', ')
+      }}: write down the litres of media or of water in it on Build, and how long it takes to block is
+      reckoned.
+    </p>
+    <div v-if="writes" class="fields">
+      <FormField
+        v-slot="{ id, status, described }"
+        label="When"
+        hint="empty is now"
+        :error="book.errors.value.at"
+        ><NInput
+          v-model:value="form.at"
+          :status="status"
+          placeholder=""
+          :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }"
+      /></FormField>
+      <TypedField
+        v-model="form.seen_pct"
+        label="Seen fouled"
+        unit="%"
+        hint="then press Seen at its stage"
+        :error="book.errors.value.seen_pct"
+      />
+    </div>
+    <p v-if="book.trouble.value || undo.trouble.value" class="fault" role="alert">
+      {{ book.trouble.value || undo.trouble.value }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+p {
+  margin: 0.6rem 0;
+}
+</style>
