@@ -155,6 +155,24 @@ final class RunningTest extends TestCase
         self::assertLessThan($before - 1, $oxygen(), 'what the sun drives is gone at night');
     }
 
+    public function test_oxygen_that_was_measured_goes_down_with_the_air_that_is_switched_off_after_it(): void
+    {
+        $air = Pump::query()->where('name', 'Stones')->firstOrFail();
+        $oxygen = fn(): float => collect(
+            $this->getJson('/api/systems/long-vat/filter')->json('oxygen.figures'),
+        )->firstWhere('label', 'At dawn')['value'];
+        $takes = fn(): float => $this->getJson('/api/systems/long-vat/capacity')->json('capacity.value');
+        [$measured, $before] = [$oxygen(), $takes()];
+        self::assertEqualsWithDelta(8.0, $measured, 0.05);
+        $this->travel(1)->minutes();
+        $this->switch($air->id, 'off')->assertOk();
+        self::assertLessThan(7.0, $oxygen());
+        self::assertLessThanOrEqual($before + 1e-9, $takes());
+        $this->travel(1)->minutes();
+        $this->line('do 6.2')->assertCreated();
+        self::assertEqualsWithDelta(6.2, $oxygen(), 0.05, 'measured again, it is what it is');
+    }
+
     public function test_lamp_hours_count_when_it_is_lit_and_the_sleeve_when_it_is_wet(): void
     {
         $lamp = Stage::query()->where('kind', 'uv')->firstOrFail();

@@ -194,4 +194,14 @@ final class FilterCapacityTest extends TestCase
         );
         self::assertSame(State::Act, (new Carrying(1, 0, Limit::Transport))->state, 'reckoned, not read');
     }
+
+    public function test_oxygen_that_leaves_a_bed_is_what_came_less_what_its_nitrification_took(): void
+    {
+        $stage = $this->calculate('filter.capacity', [...$this->water(), 'stages' => [self::BED]])->figures[
+            'stages'
+        ][0];
+        // 4.57 g of oxygen a gram of nitrogen, over 96 m³ a day; a bead bed takes none from the air.
+        self::assertEqualsWithDelta(7.5 - (4.57 * $stage['capacity_g_d']) / 96, $stage['do_out_mg_l'], 1e-9);
+        self::assertLessThan(7.5, $stage['do_out_mg_l']);
+    }
 }
