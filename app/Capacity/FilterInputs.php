@@ -215,6 +215,7 @@ final readonly class FilterInputs
             ->run('oxygen.budget', [
                 'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
                 'temp_c' => $temp,
+                'biomass_kg' => 0.0,
                 'altitude_m' => $system->site->altitude_m,
                 'surface_m2' => $this->systems->surface($system),
                 'devices' => $devices,

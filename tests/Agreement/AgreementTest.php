@@ -8,6 +8,7 @@ use App\Models\System;
 use App\Models\Trickle;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
+use Illuminate\Support\Str;
 use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
@@ -206,13 +207,15 @@ final class AgreementTest extends TestCase
         )['value'] ?? null;
         foreach ($system->pumps as $pump) {
             [$air, $takes] = [$oxygen(), $this->standing($system)['takes']];
-            $pump->update(['state' => 'off', 'running' => false]);
+            $switch = strtoupper((string) Str::ulid());
+            $path = "/api/systems/{$system->slug}/switchings/{$switch}";
+            $this->putJson($path, ['part' => $pump->id, 'state' => 'off'])->assertOk();
             $after = $oxygen();
             if ($air !== null && $after !== null) {
                 self::assertLessThanOrEqual($air + 1e-9, $after, "{$pump->name} off raises no oxygen");
             }
             self::assertLessThanOrEqual($takes * 1.001 + 1e-6, $this->standing($system)['takes'], 'nor capacity');
-            $pump->update(['state' => 'on', 'running' => true]);
+            $this->deleteJson($path)->assertOk();
         }
     }
 

@@ -211,7 +211,7 @@ final class WhatFlowsTest extends TestCase
         $this->getJson('/api/systems/long-vat/fish')->assertJsonPath('plan.carbon_g_d', 40);
     }
 
-    public function test_fish_that_go_to_other_water_are_asked_for_a_reason_and_out_of_worse_water_nobody_is_held(): void
+    public function test_fish_that_go_to_other_water_are_asked_why_and_out_of_worse_water_nobody_is_held(): void
     {
         $other = $this->systemOf($this->site, 'Cold Tub', 'cold-tub');
         $this->lay($other);
