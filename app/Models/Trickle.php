@@ -46,6 +46,7 @@ final class Trickle extends Part
         return 'Trickle of ' .
             Format::number($this->flow_l_h, 3) .
             ' L/h' .
-            ($this->water === null ? '' : " from {$this->water->name}");
+            ($this->water === null ? '' : " from {$this->water->name}") .
+            (($this->treated_by ?? '') === '' ? '' : ", through {$this->treated_by},");
     }
 }

@@ -29,7 +29,7 @@ use Ironwort\Core\Water\Oxygen;
 final readonly class DemoBook
 {
     /** What stands before a trickle from the mains. */
-    private const CARBON = 'carbon train: 5 µm sediment, then two carbons of 10 L';
+    private const CARBON = '5 µm sediment and two carbons';
 
     /** Decimals that are typed, and the step that is read, by parameter. */
     private const KITS = [

@@ -33,6 +33,8 @@ final class DemoSeeder extends Seeder
 {
     private const PASSWORD = 'yarrow-42';
 
+    private const NOISE = 20260531;
+
     private const PEOPLE = [
         [
             'name' => 'Maren',
@@ -82,7 +84,6 @@ final class DemoSeeder extends Seeder
             return;
         }
         DB::transaction(function (): void {
-            mt_srand(20260531);
             $site = Site::query()->create([
                 'name' => 'Sallow Yard',
                 'timezone' => 'Europe/London',
@@ -120,6 +121,8 @@ final class DemoSeeder extends Seeder
      */
     private function system(Site $site, array $plan, int $position, array $people, array $waters): void
     {
+        // Each its own noise: what is told of one changes nothing that was read of another.
+        mt_srand(self::NOISE + $position);
         $story = $plan['story'];
         $system = System::query()->create([
             'site_id' => $site->id,

@@ -33,6 +33,8 @@ const undo = useSend(
   (id: string) => answer(() => api.DELETE('/api/systems/{system}/filter/flushes/{id}', path(id))),
 )
 type Row = Filter['dirt'][number]
+/** Of a stage that catches nothing there is nothing to say. */
+const held = (row: Row, value: number | null) => (row.caught_g_d > 0 ? number(value) : '—')
 const blocks = (row: Row) => {
   if (row.caught_g_d <= 0) return 'catches none'
   if (!row.room_known) return 'not known'
@@ -65,13 +67,13 @@ const blocks = (row: Row) => {
               <b>{{ row.name }}</b>
             </td>
             <td class="num">{{ number(row.caught_g_d) }}</td>
-            <td class="num">{{ number(row.stored_g) }}</td>
-            <td class="num">{{ number(row.fouling_pct) }}</td>
+            <td class="num">{{ held(row, row.stored_g) }}</td>
+            <td class="num">{{ held(row, row.fouling_pct) }}</td>
             <td class="num">{{ blocks(row) }}</td>
-            <td class="num">{{ number(row.tan_back_g_d) }}</td>
-            <td class="num">{{ number(row.o2_back_g_d) }}</td>
+            <td class="num">{{ held(row, row.tan_back_g_d) }}</td>
+            <td class="num">{{ held(row, row.o2_back_g_d) }}</td>
             <td>
-              {{ row.cleaned ?? 'not noted' }}
+              <template v-if="row.caught_g_d > 0 || row.cleaned">{{ row.cleaned ?? 'not noted' }}</template>
               <template v-if="writes && row.caught_g_d > 0">
                 <button
                   type="button"
@@ -146,5 +148,10 @@ const blocks = (row: Row) => {
 <style scoped>
 p {
   margin: 0.6rem 0;
+}
+
+/* A date with its time is wider than a number. */
+.fields {
+  grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr));
 }
 </style>

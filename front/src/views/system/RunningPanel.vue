@@ -55,9 +55,9 @@ const undo = useSend(
           ><b>{{ thing.name }}</b> <span class="soft small">{{ KINDS[thing.kind] }}</span></span
         >
         <span :class="{ fault: thing.state === 'off' || thing.state === 'lent' }"
-          >{{ SAID[thing.state]
-          }}<span v-if="thing.since" class="soft small">
-            {{ thing.since }}<template v-if="thing.by">, {{ thing.by }}</template
+          >{{ SAID[thing.state] }}
+          <span v-if="thing.since" class="soft small"
+            >{{ thing.since }}<template v-if="thing.by">, {{ thing.by }}</template
             ><template v-if="thing.reason">: {{ thing.reason }}</template></span
           ></span
         >
@@ -101,6 +101,10 @@ const undo = useSend(
 </template>
 
 <style scoped>
+.part {
+  margin-bottom: 2rem;
+}
+
 .rows li {
   display: grid;
   grid-template-columns: 14rem minmax(0, 1fr) auto;
