@@ -218,7 +218,7 @@ final readonly class RoundReport
             $was = $before->readings->firstWhere('parameter', $reading->parameter);
             $word = fn(Reading $of): string => $this->limits
                 ->for($system, $of->parameter)
-                ->judge($of->judged()->interval)->state->value;
+                ->judge($of->judged()->heard())->state->value;
             if ($was !== null && $word($was) !== $word($reading)) {
                 $texts[] = "{$reading->parameter->name()} was {$word($was)}, is {$word($reading)}";
             }

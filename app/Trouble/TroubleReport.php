@@ -105,6 +105,7 @@ final readonly class TroubleReport
             $sides,
         );
         $answer = Answer::to($situation, $seen);
+        $known = $this->volumes->inUse($system)->value > 0;
         $origins = [
             new Origin(
                 'volume_l',
@@ -138,7 +139,7 @@ final readonly class TroubleReport
                 static fn(Cause $cause): array => [
                     'id' => $cause->value,
                     'name' => $cause->name(),
-                    'steps' => self::steps($answer, $cause, $origins),
+                    'steps' => self::steps($answer, $cause, $origins, $known),
                 ],
                 $answer->causes,
             ),
@@ -154,6 +155,7 @@ final readonly class TroubleReport
             ),
             'old' => $old,
             'readings' => $shown,
+            'no_volume' => $known ? null : Message::of('incident.no_volume', ['system' => $system->name])->toArray(),
             'changed' =>
                 $reckoned !== []
                     ? 'Water was changed or dosed since it was tested: amounts go by what should ' .
@@ -164,9 +166,10 @@ final readonly class TroubleReport
 
     /**
      * @param  list<Origin>  $origins
+     * @param  bool  $known  whether the volume is: without it no amount is worked out
      * @return list<array<string, mixed>>
      */
-    private static function steps(Answer $answer, Cause $cause, array $origins): array
+    private static function steps(Answer $answer, Cause $cause, array $origins, bool $known): array
     {
         return array_values(
             array_map(
@@ -175,10 +178,10 @@ final readonly class TroubleReport
                     'do' => $step->do->text,
                     'why' => $step->why?->toArray(),
                     'page' => $step->page,
-                    'fill' => (object) Fill::of($step),
+                    'fill' => (object) ($known ? Fill::of($step) : []),
                     'caution' => $step->caution?->text,
                     'measure' =>
-                        $step->amount === null
+                        !$known || $step->amount === null
                             ? null
                             : match ($step->amount['unit']) {
                                 'g' => Measures::grams($step->amount['value']),
@@ -186,7 +189,7 @@ final readonly class TroubleReport
                                 default => null,
                             },
                     'figure' =>
-                        $step->amount === null
+                        !$known || $step->amount === null
                             ? null
                             : (new Figure(
                                 'Worked out',

@@ -227,4 +227,25 @@ final class TroubleTest extends TestCase
         $this->owner->forceFill(['role' => Role::Reader])->save();
         $this->getJson('/api/systems/long-vat/trouble?seen=gasping')->assertOk();
     }
+
+    public function test_without_a_volume_no_amount_is_worked_out(): void
+    {
+        $this->systemOf($this->site, 'Bare', 'bare');
+        $this->putJson('/api/systems/bare/fish/01JD00000000000000000000G1', [
+            'name' => 'Koi',
+            'count' => '3',
+            'length_cm' => '40',
+        ])->assertOk();
+        $this->postJson('/api/systems/bare/log', [
+            'id' => '01JD00000000000000000000G2',
+            'line' => 'am 3 ph 8 t 20 kh 1',
+        ])->assertCreated();
+        $page = $this->getJson('/api/systems/bare/trouble')
+            ->assertOk()
+            ->assertJsonPath('no_volume.code', 'incident.no_volume');
+        $steps = array_merge(...array_column($page->json('causes'), 'steps'));
+        self::assertNotSame([], $steps);
+        self::assertSame([null], array_values(array_unique(array_column($steps, 'measure'), SORT_REGULAR)));
+        self::assertSame([[]], array_values(array_unique(array_column($steps, 'fill'), SORT_REGULAR)));
+    }
 }

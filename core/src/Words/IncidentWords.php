@@ -118,6 +118,9 @@ final readonly class IncidentWords
         'blocked_cause' =>
             'Blocks within days again: silt in the pond, too much feed, too many fish, or a filter too small.',
         'blocked_why_cause' => 'Clean the pond before you blame the filter.',
+        'no_volume' =>
+            'Nobody said how much water {system} holds: no amount is worked out. Describe its vessels on Build; ' .
+            'until then go by the label and by what each 1,000 L takes.',
         'dirt_flush' => 'Flush settlement and drains now, a few seconds each, and take out what lies on the floor.',
         'dirt_why_flush' => 'Dirt that stays rots in the same water and takes its oxygen.',
         'dirt_tests' => 'Test ammonia and oxygen; feed half until it is clear.',

@@ -10,6 +10,7 @@ use Ironwort\Core\Judge\Derived;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
+use Ironwort\Core\Judge\State;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Measure\TypedNumber;
@@ -171,5 +172,23 @@ final class JudgementTest extends TestCase
         $number = TypedNumber::read($typed);
 
         return new Reading($parameter, $number->value, $number->interval());
+    }
+
+    public function test_a_chlorine_test_that_shows_none_asks_for_nothing_and_some_is_heard_at_its_worst(): void
+    {
+        $limits = Library::shipped()->limits()->for('adult', Parameter::Chlorine);
+        $state = static fn(float $value): State => $limits->judge(
+            (new Reading(
+                Parameter::Chlorine,
+                $value,
+                Interval::between(max(0.0, $value - 0.05), $value + 0.05),
+            ))->heard(),
+        )->state;
+        self::assertSame(State::Good, $state(0.0));
+        self::assertSame(State::Act, $state(0.02));
+        self::assertSame(State::Emergency, $state(0.1));
+        // Of anything else a test that shows none may miss some.
+        $nitrite = new Reading(Parameter::Nitrite, 0.0, Interval::between(0.0, 0.15));
+        self::assertSame(0.15, $nitrite->heard()->high);
     }
 }

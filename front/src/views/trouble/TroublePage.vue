@@ -57,6 +57,10 @@ const numbered = computed(() => {
         <span class="soft small">{{ row.from }}</span></span
       >
     </p>
+    <p v-if="trouble.no_volume" class="caution">
+      {{ trouble.no_volume.text }}
+      <RouterLink class="small" :to="{ name: 'build', params: { system: system.slug } }">Build</RouterLink>
+    </p>
     <p v-if="trouble.changed" class="caution">{{ trouble.changed }}</p>
     <p v-if="trouble.tests.length" class="caution">
       {{
