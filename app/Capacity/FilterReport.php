@@ -12,6 +12,7 @@ use App\Models\Age;
 use App\Models\FilterTest;
 use App\Models\Flush;
 use App\Models\Setback;
+use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use App\Readings\LatestWater;
@@ -249,7 +250,7 @@ final readonly class FilterReport
             $rows[] = [
                 'id' => $stage->id,
                 'name' => $stage->name,
-                'cleaned' => $stage->cleaned_on === null ? null : Age::of($stage->cleaned_on),
+                'cleaned' => self::cleaned($stage, $last[$stage->id] ?? null),
                 'seen' => $stage->fouling_pct,
                 'caught_g_d' => $row['caught_g_d'] ?? 0.0,
                 'stored_g' => $stage->cleaned_on === null ? null : $row['stored_g'] ?? 0.0,
@@ -264,6 +265,16 @@ final readonly class FilterReport
         }
 
         return $rows;
+    }
+
+    /** How long ago it was: by the minute where it was booked, else by the day that is told. */
+    private static function cleaned(Stage $stage, ?Flush $last): ?string
+    {
+        return match (true) {
+            $stage->cleaned_on === null => null,
+            $last !== null && $last->seen_pct === null => Age::of($last->happened_at),
+            default => Age::of($stage->cleaned_on),
+        };
     }
 
     /** @return ?array{id: string, age: string, by: ?string, text: string} */

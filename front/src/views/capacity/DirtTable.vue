@@ -122,6 +122,7 @@ const blocks = (row: Row) => {
     <div v-if="writes" class="fields">
       <FormField
         v-slot="{ id, status, described }"
+        class="when"
         label="When"
         hint="empty is now"
         :error="book.errors.value.at"
@@ -151,7 +152,7 @@ p {
 }
 
 /* A date with its time is wider than a number. */
-.fields {
-  grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr));
+.fields > .when {
+  width: 16rem;
 }
 </style>
