@@ -59,6 +59,18 @@ final class Line extends Part
         ];
     }
 
+    /** Whether it has a valve that is simply open or shut: one with three ways only shares. */
+    public function shuts(): bool
+    {
+        return $this->valve_open_pct !== null && $this->three_way_id === null;
+    }
+
+    /** Of its valve, as a pump has it: on is open, off is shut. */
+    public function valveState(): string
+    {
+        return $this->valve_open_pct === 0.0 ? 'off' : 'on';
+    }
+
     public function from(): Place
     {
         return self::place($this->from_vessel_id, $this->from_stage_id, $this->from_pump_id);

@@ -8,14 +8,15 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A pump, an air pump, a heater or a lamp that was switched, by whom and why.
+ * A pump, an air pump, a heater, a lamp or a valve that was switched, by whom and why.
  *
- * @property string $thing pump or lamp
+ * @property string $thing pump, lamp or valve
  * @property string $part_id
  * @property string $name
- * @property string $kind of the pump; lamp of a lamp
+ * @property string $kind of the pump; lamp of a lamp, valve of a valve
  * @property string $state on, off, alternate or lent
  * @property string $was
+ * @property ?float $was_pct how far a valve stood open before
  * @property Carbon $happened_at
  * @property ?string $reason
  * @property ?Carbon $withdrawn_at
@@ -35,7 +36,7 @@ final class Switching extends Part
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['happened_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+        return ['was_pct' => 'float', 'happened_at' => 'datetime', 'withdrawn_at' => 'datetime'];
     }
 
     /** @return BelongsTo<User, $this> */
@@ -44,14 +45,20 @@ final class Switching extends Part
         return $this->belongsTo(User::class);
     }
 
-    public static function said(string $state): string
+    public static function said(string $state, string $thing = 'pump'): string
     {
-        return self::SAID[$state] ?? $state;
+        return match (true) {
+            $thing !== 'valve' => self::SAID[$state] ?? $state,
+            $state === 'on' => 'open',
+            default => 'shut',
+        };
     }
 
     public function text(): string
     {
-        return "{$this->name}: " . self::said($this->state) . ($this->reason === null ? '' : ", {$this->reason}");
+        return "{$this->name}: " .
+            self::said($this->state, $this->thing) .
+            ($this->reason === null ? '' : ", {$this->reason}");
     }
 
     /** The newest of a part that stands; null where it was never switched. */

@@ -240,7 +240,19 @@ final class System extends Model
                 : 0.0,
         );
 
-        return $all > 0 ? $runs / $all : 1.0;
+        // What comes back by no line that is open does not go round.
+        $back = $this->lines->filter(
+            static fn(Line $line): bool => $line->to_vessel_id !== null && $line->from_vessel_id === null,
+        );
+        $shut =
+            $back->isNotEmpty() &&
+            $back->every(static fn(Line $line): bool => $line->shuts() && $line->valveState() === 'off');
+
+        return match (true) {
+            $shut => 0.0,
+            $all > 0 => $runs / $all,
+            default => 1.0,
+        };
     }
 
     /** What passes the filter: the most that goes through any of its stages, L/h. */

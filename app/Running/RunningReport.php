@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Running;
 
 use App\Models\Age;
+use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\Switching;
@@ -64,6 +65,20 @@ final readonly class RunningReport
                     $system->stages->filter(static fn(Stage $stage): bool => $stage->kind === 'uv')->all(),
                 ),
             ],
+            'valves' => array_values(
+                $system->lines
+                    ->filter(static fn(Line $line): bool => $line->shuts())
+                    ->map(
+                        fn(Line $line): array => $this->thing(
+                            $line->id,
+                            $line->name,
+                            'valve',
+                            $line->valveState(),
+                            $latest,
+                        ),
+                    )
+                    ->all(),
+            ),
             'latest' => array_values(
                 $latest
                     ->map(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Running;
 
 use App\Forms\Moment;
+use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\Switching;
@@ -19,13 +20,14 @@ final class SwitchRequest extends FormRequest
     private const LONGEST_REASON = 200;
 
     /** @throws BadInput at `part` */
-    public function part(System $system): Pump|Stage
+    public function part(System $system): Pump|Stage|Line
     {
         $id = strtoupper($this->string('part')->toString());
 
         return $system->pumps->firstWhere('id', $id) ??
             ($system->stages->first(static fn(Stage $stage): bool => $stage->id === $id && $stage->kind === 'uv') ??
-                throw BadInput::at('part', 'Nothing of this kind runs here.'));
+                ($system->lines->first(static fn(Line $line): bool => $line->id === $id && $line->shuts()) ??
+                    throw BadInput::at('part', 'Nothing of this kind runs here.')));
     }
 
     /** @throws BadInput at `state` */

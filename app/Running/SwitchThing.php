@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Running;
 
 use App\Living\BookStop;
+use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Setback;
 use App\Models\Stage;
@@ -24,7 +25,7 @@ final readonly class SwitchThing
         string $id,
         System $system,
         User $user,
-        Pump|Stage $part,
+        Pump|Stage|Line $part,
         string $state,
         Carbon $at,
         ?string $reason,
@@ -32,12 +33,19 @@ final readonly class SwitchThing
         if (Switching::query()->whereKey($id)->exists()) {
             return;
         }
-        $was = $part instanceof Pump ? $part->state : $part->lamp_state;
+        [$thing, $was] = match (true) {
+            $part instanceof Pump => ['pump', $part->state],
+            $part instanceof Stage => ['lamp', $part->lamp_state],
+            default => ['valve', $part->valveState()],
+        };
         if ($state === $was) {
-            throw BadInput::at('state', "{$part->name} is " . Switching::said($state) . ' already.');
+            throw BadInput::at('state', "{$part->name} is " . Switching::said($state, $thing) . ' already.');
         }
         if ($part instanceof Stage && $state === 'lent') {
             throw BadInput::at('state', 'A lamp is on, off, or on alternate days.');
+        }
+        if ($part instanceof Line && !in_array($state, ['on', 'off'], true)) {
+            throw BadInput::at('state', 'A valve is open or shut.');
         }
         $before = Switching::latest($part->id);
         if ($before !== null && $at->lt($before->happened_at)) {
@@ -49,16 +57,17 @@ final readonly class SwitchThing
             'site_id' => $system->site_id,
             'system_id' => $system->id,
             'user_id' => $user->id,
-            'thing' => $part instanceof Pump ? 'pump' : 'lamp',
+            'thing' => $thing,
             'part_id' => $part->id,
             'name' => $part->name,
-            'kind' => $part instanceof Pump ? $part->kind : 'lamp',
+            'kind' => $part instanceof Pump ? $part->kind : $thing,
             'state' => $state,
             'was' => $was,
+            'was_pct' => $part instanceof Line ? $part->valve_open_pct : null,
             'happened_at' => $at,
             'reason' => $reason,
         ]);
-        self::set($part, $state);
+        self::set($part, $state, $before?->was_pct);
         if ($stood && $before !== null) {
             $this->stops->switched($system, $row, max(0.0, $before->happened_at->diffInHours($at)), $user->id);
         }
@@ -72,22 +81,26 @@ final readonly class SwitchThing
         }
         $row->update(['withdrawn_at' => Carbon::now()]);
         Setback::query()->where('switching_id', $row->id)->delete();
-        $part =
-            $row->thing === 'pump'
-                ? $system->pumps->firstWhere('id', $row->part_id)
-                : $system->stages->firstWhere('id', $row->part_id);
+        $part = match ($row->thing) {
+            'pump' => $system->pumps->firstWhere('id', $row->part_id),
+            'lamp' => $system->stages->firstWhere('id', $row->part_id),
+            default => $system->lines->firstWhere('id', $row->part_id),
+        };
         if ($part !== null) {
-            self::set($part, $row->was);
+            self::set($part, $row->was, $row->was_pct);
         }
     }
 
-    private static function set(Pump|Stage $part, string $state): void
+    /** @param  ?float  $pct  how far a valve stood open before it was shut */
+    private static function set(Pump|Stage|Line $part, string $state, ?float $pct): void
     {
         if ($part instanceof Pump) {
             $part->state = $state;
             $part->running = in_array($state, ['on', 'alternate'], true);
-        } else {
+        } elseif ($part instanceof Stage) {
             $part->lamp_state = $state;
+        } else {
+            $part->valve_open_pct = $state === 'off' ? 0.0 : ($pct ?: 100.0);
         }
         $part->save();
     }

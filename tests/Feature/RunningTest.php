@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\Switching;
@@ -171,6 +172,35 @@ final class RunningTest extends TestCase
         $this->travel(1)->minutes();
         $this->line('do 6.2')->assertCreated();
         self::assertEqualsWithDelta(6.2, $oxygen(), 0.05, 'measured again, it is what it is');
+    }
+
+    public function test_a_valve_opens_as_far_as_it_stood_and_with_the_only_return_shut_nothing_flows(): void
+    {
+        $return = Line::query()->where('name', 'Return')->firstOrFail();
+        $return->update(['valve_open_pct' => 70]);
+        $carries = $this->getJson('/api/systems/long-vat/capacity')->json('capacity.value');
+        $id = $this->key();
+        $this->switch($return->id, 'off', null, $id)->assertOk();
+        self::assertSame(0.0, $return->refresh()->valve_open_pct);
+        self::assertLessThan(0.1 * $carries, $this->getJson('/api/systems/long-vat/capacity')->json('capacity.value'));
+        self::assertStringContainsString(
+            'Return: shut',
+            implode(
+                ' ',
+                array_column($this->getJson('/api/systems/long-vat/book?kinds=filter')->json('entries'), 'text'),
+            ),
+        );
+        $this->switch($return->id, 'lent')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['state']]);
+        $this->travel(1)->minutes();
+        $this->switch($return->id, 'on')->assertOk();
+        self::assertSame(70.0, $return->refresh()->valve_open_pct, 'as far as it stood');
+        $last = Switching::query()->where('state', 'on')->firstOrFail()->id;
+        $this->deleteJson("/api/systems/long-vat/switchings/{$last}")->assertOk();
+        self::assertSame(0.0, $return->refresh()->valve_open_pct);
+        $this->deleteJson("/api/systems/long-vat/switchings/{$id}")->assertOk();
+        self::assertSame(70.0, $return->refresh()->valve_open_pct);
     }
 
     public function test_lamp_hours_count_when_it_is_lit_and_the_sleeve_when_it_is_wet(): void

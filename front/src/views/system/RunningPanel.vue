@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import { useRunning, useSession } from '@/api/queries'
 import type { System } from '@/api/types'
@@ -16,12 +16,25 @@ const KINDS = {
   air: 'air pump',
   heater: 'heater',
   lamp: 'UV lamp',
+  valve: 'valve',
 } as const
 const SAID = { on: 'on', off: 'off', alternate: 'alternate days', lent: 'lent' } as const
+const SHUT = { on: 'open', off: 'shut', alternate: 'alternate days', lent: 'lent' } as const
+const said = (kind: keyof typeof KINDS, state: keyof typeof SAID) =>
+  kind === 'valve' ? SHUT[state] : SAID[state]
+/** A valve that was shut by somebody stands among what runs; the others wait behind a press. */
+const seen = ref(false)
+const things = computed(() => [
+  ...(running.data.value?.things ?? []),
+  ...(running.data.value?.valves ?? []).filter((valve) => seen.value || valve.state === 'off'),
+])
 const others = (kind: keyof typeof KINDS, state: keyof typeof SAID) =>
-  (kind === 'lamp' ? (['on', 'off', 'alternate'] as const) : (['on', 'off', 'lent'] as const)).filter(
-    (one) => one !== state,
-  )
+  (kind === 'valve'
+    ? (['on', 'off'] as const)
+    : kind === 'lamp'
+      ? (['on', 'off', 'alternate'] as const)
+      : (['on', 'off', 'lent'] as const)
+  ).filter((one) => one !== state)
 const send = useSend(
   () => props.system.slug,
   (to: { part: string; state: string }, key) =>
@@ -46,16 +59,20 @@ const undo = useSend(
 
 <!-- Everything that can be switched here: one press, with its time, person and reason. -->
 <template>
-  <section v-if="running.data.value?.things.length" class="part" aria-label="What runs">
+  <section
+    v-if="running.data.value && running.data.value.things.length + running.data.value.valves.length > 0"
+    class="part"
+    aria-label="What runs"
+  >
     <h2>What runs</h2>
     <p v-if="running.data.value.stands" class="fault" role="alert">{{ running.data.value.stands.text }}</p>
     <ul class="rows">
-      <li v-for="thing in running.data.value.things" :key="thing.id">
+      <li v-for="thing in things" :key="thing.id">
         <span
           ><b>{{ thing.name }}</b> <span class="soft small">{{ KINDS[thing.kind] }}</span></span
         >
         <span :class="{ fault: thing.state === 'off' || thing.state === 'lent' }"
-          >{{ SAID[thing.state] }}
+          >{{ said(thing.kind, thing.state) }}
           <span v-if="thing.since" class="soft small"
             >{{ thing.since }}<template v-if="thing.by">, {{ thing.by }}</template
             ><template v-if="thing.reason">: {{ thing.reason }}</template></span
@@ -67,15 +84,22 @@ const undo = useSend(
             :key="state"
             type="button"
             class="link-button small"
-            :aria-label="`Switch ${thing.name} ${SAID[state]}`"
+            :aria-label="
+              thing.kind === 'valve' ? `${thing.name} ${SHUT[state]}` : `Switch ${thing.name} ${SAID[state]}`
+            "
             @click="send.send({ part: thing.id, state })"
           >
-            {{ SAID[state] }}
+            {{ said(thing.kind, state) }}
           </button>
         </span>
         <span v-for="due in thing.due" :key="due.code" class="caution">{{ due.text }}</span>
       </li>
     </ul>
+    <p v-if="running.data.value.valves.length" class="small">
+      <button type="button" class="link-button" :aria-expanded="seen" @click="seen = !seen">
+        {{ seen ? 'Without the valves' : `Its ${running.data.value.valves.length} valves` }}
+      </button>
+    </p>
     <p v-if="session.data.value?.person?.writes" class="small">
       <label
         >Reason, kept with the next switch
