@@ -59,10 +59,13 @@ final class Line extends Part
         ];
     }
 
-    /** Whether it has a valve that is simply open or shut: one with three ways only shares. */
+    /**
+     * Whether it has a valve that is open or shut for long: one with three ways only shares, and one to waste is opened
+     * for a flush, which is booked as that.
+     */
     public function shuts(): bool
     {
-        return $this->valve_open_pct !== null && $this->three_way_id === null;
+        return $this->valve_open_pct !== null && $this->three_way_id === null && ($this->leads_to ?? '') === '';
     }
 
     /** Of its valve, as a pump has it: on is open, off is shut. */

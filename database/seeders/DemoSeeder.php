@@ -122,7 +122,7 @@ final class DemoSeeder extends Seeder
     private function system(Site $site, array $plan, int $position, array $people, array $waters): void
     {
         // Each its own noise: what is told of one changes nothing that was read of another.
-        mt_srand(self::NOISE + $position);
+        mt_srand(self::NOISE + 101 * $position);
         $story = $plan['story'];
         $system = System::query()->create([
             'site_id' => $site->id,
