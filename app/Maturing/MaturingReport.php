@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Maturing;
 
 use App\Capacity\CapacityReport;
+use App\Capacity\CapacityVerdict;
 use App\Models\Seed;
 use App\Models\System;
 use App\Readings\LatestWater;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Filter\SeedKind;
+use Ironwort\Core\Model\StartPhase;
 use Ironwort\Core\Words\Message;
 
 /** How a filter grows: what lives in it, its start as readings tell it, fish that stand in it, and its seeds. */
@@ -33,8 +35,8 @@ final readonly class MaturingReport
      */
     public function of(System $system, LatestWater $water, array $typed): array
     {
-        $start = $this->start->of($system, $water, $typed);
         $verdict = $this->capacity->of($system, $water);
+        $start = self::carrying($this->start->of($system, $water, $typed), $verdict);
         $fishIn = $this->fishIn->of($system, $water, $verdict);
         $shown = $verdict->toArray();
 
@@ -60,6 +62,37 @@ final readonly class MaturingReport
                 SeedKind::cases(),
             ),
             'donors' => $this->donors->of($system),
+        ];
+    }
+
+    /**
+     * A filter that does not take what its fish give is not ready, however clean the water was for a while.
+     *
+     * @param  array<string, mixed>  $start
+     * @return array<string, mixed>
+     */
+    private static function carrying(array $start, CapacityVerdict $verdict): array
+    {
+        $short = $verdict->load->value > ($verdict->capacity->value ?? INF);
+        if (($start['stage'] ?? null) !== StartPhase::Ready->value || !$short) {
+            return $start;
+        }
+        $figures = is_array($start['figures']) ? $start['figures'] : [];
+
+        return [
+            ...$start,
+            'stage' => StartPhase::Proving->value,
+            'says' => StartPhase::Proving->says(),
+            'does' => StartPhase::Proving->does(true),
+            'ready_on' => null,
+            'early_on' => null,
+            'late_on' => null,
+            'figures' => array_values(
+                array_filter(
+                    $figures,
+                    static fn(mixed $one): bool => !is_array($one) || ($one['key'] ?? null) !== 'days_left',
+                ),
+            ),
         ];
     }
 

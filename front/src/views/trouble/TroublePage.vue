@@ -71,12 +71,6 @@ const numbered = computed(() => {
         Too old to go by: {{ trouble.old.join('; ') }}.</span
       >
     </p>
-    <section v-if="trouble.watched.length" class="part" aria-label="What is watched">
-      <h2>What is watched, and what keeps it from getting worse</h2>
-      <ul class="rows">
-        <li v-for="one in trouble.watched" :key="one.code">{{ one.text }}</li>
-      </ul>
-    </section>
     <p v-if="!trouble.causes.length && trouble.readings.length" class="calm">
       {{
         trouble.watched.length
@@ -112,6 +106,12 @@ const numbered = computed(() => {
         </li>
       </ol>
     </section>
+    <section v-if="trouble.watched.length" class="part" aria-label="What is watched">
+      <h2>What is watched, and what keeps it from getting worse</h2>
+      <ul class="kept">
+        <li v-for="one in trouble.watched" :key="one.code">{{ one.text }}</li>
+      </ul>
+    </section>
     <p v-if="trouble.causes.length" class="soft small">
       By the schools this system follows:
       <RouterLink :to="{ name: 'limits', params: { system: system.slug } }"
@@ -122,6 +122,16 @@ const numbered = computed(() => {
 </template>
 
 <style scoped>
+.kept {
+  max-width: 46rem;
+}
+
+.kept li {
+  display: block;
+  padding: 0.4rem 0;
+  border-bottom: 1px solid var(--hair);
+}
+
 .signs {
   display: flex;
   flex-wrap: wrap;
