@@ -35,6 +35,8 @@ const others = (kind: keyof typeof KINDS, state: keyof typeof SAID) =>
       ? (['on', 'off', 'alternate'] as const)
       : (['on', 'off', 'lent'] as const)
   ).filter((one) => one !== state)
+/** Whether water stands for this pump: then it is on when somebody has seen it flow, and not before. */
+const stands = (id: string) => running.data.value?.stands?.part === id
 const send = useSend(
   () => props.system.slug,
   (to: { part: string; state: string }, key) =>
@@ -89,7 +91,7 @@ const undo = useSend(
             "
             @click="send.send({ part: thing.id, state })"
           >
-            {{ said(thing.kind, state) }}
+            {{ state === 'on' && stands(thing.id) ? 'on, and I see it flow' : said(thing.kind, state) }}
           </button>
         </span>
         <span v-for="due in thing.due" :key="due.code" class="caution">{{ due.text }}</span>
