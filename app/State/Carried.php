@@ -42,6 +42,9 @@ final readonly class Carried
         'school_choices',
         'doses',
         'changes',
+        'trickles',
+        'meter_readings',
+        'switchings',
     ];
 
     public function __construct(private CapacityReport $capacity, private Repository $kept) {}
