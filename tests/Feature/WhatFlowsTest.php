@@ -259,4 +259,26 @@ final class WhatFlowsTest extends TestCase
             ),
         );
     }
+
+    public function test_a_system_without_fish_shows_no_exponents_and_no_thirty_digits(): void
+    {
+        $empty = $this->systemOf($this->site, 'Empty Vat', 'empty-vat');
+        $this->lay($empty);
+        $this->log('empty-vat', 'am 0 ni 0 na 5 ph 7.5 t 20 do 8 kh 5');
+        foreach (
+            ['', '/capacity', '/filter', '/maturing', '/water', '/plumbing', '/fish', '/dose', '/trouble']
+            as $page
+        ) {
+            $answer = $this->getJson("/api/systems/empty-vat{$page}")
+                ->assertOk()
+                ->json();
+            array_walk_recursive($answer, static function (mixed $said) use ($page): void {
+                if (is_string($said)) {
+                    self::assertDoesNotMatchRegularExpression('/\d[eE][-+]\d|\d{13,}|\d\.\d{9,}/', $said, $page);
+                }
+            });
+        }
+        $advice = implode(' ', array_column($this->getJson('/api/systems/empty-vat')->json('advice') ?? [], 'code'));
+        self::assertStringNotContainsString('salt', $advice, 'there are no fish to shield');
+    }
 }
