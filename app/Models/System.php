@@ -226,6 +226,18 @@ final class System extends Model
             : $this->life_stage;
     }
 
+    /** @return list<Line> all its returns where every one is shut, so that nothing goes round; none while one is open */
+    public function shutReturns(): array
+    {
+        $back = $this->lines->filter(
+            static fn(Line $line): bool => $line->to_vessel_id !== null && $line->from_vessel_id === null,
+        );
+
+        return $back->every(static fn(Line $line): bool => $line->shuts() && $line->valveState() === 'off')
+            ? array_values($back->all())
+            : [];
+    }
+
     /**
      * Share of its usual flow that goes round now, 0 to 1: by the pumps that run, each by its power; half for one that
      * runs by day only or on alternate days. All of it where no pump is described.
@@ -240,16 +252,8 @@ final class System extends Model
                 : 0.0,
         );
 
-        // What comes back by no line that is open does not go round.
-        $back = $this->lines->filter(
-            static fn(Line $line): bool => $line->to_vessel_id !== null && $line->from_vessel_id === null,
-        );
-        $shut =
-            $back->isNotEmpty() &&
-            $back->every(static fn(Line $line): bool => $line->shuts() && $line->valveState() === 'off');
-
         return match (true) {
-            $shut => 0.0,
+            $this->shutReturns() !== [] => 0.0,
             $all > 0 => $runs / $all,
             default => 1.0,
         };

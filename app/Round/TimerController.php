@@ -105,7 +105,7 @@ final class TimerController extends Controller
         foreach (
             System::ofSite($site)
                 ->whereNull('asleep_since')
-                ->with(['site.schools', 'stages', 'pumps', 'fish'])
+                ->with(['site.schools', 'stages', 'pumps', 'lines', 'fish'])
                 ->get()
             as $system
         ) {
@@ -115,10 +115,10 @@ final class TimerController extends Controller
             if ($stands !== null) {
                 $timers[] = [
                     'kind' => 'stands',
-                    'id' => $stands->pump->id,
+                    'id' => $stands->part->id,
                     'system' => $system->slug,
                     'system_name' => $system->name,
-                    'name' => $stands->pump->name,
+                    'name' => $stands->part->name,
                     'since' => $stands->since->toIso8601ZuluString(),
                     'minutes' => $stands->may->minutes,
                     'planned' => null,

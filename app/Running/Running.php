@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Running;
 
+use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Switching;
 use App\Models\System;
@@ -23,12 +24,19 @@ final readonly class Running
     public function standing(System $system, LatestWater $water): ?Standing
     {
         $pumps = self::circulating($system);
-        if ($pumps->isEmpty() || $pumps->contains(static fn(Pump $pump): bool => $pump->running)) {
+        $stand =
+            $pumps->isEmpty() || $pumps->contains(static fn(Pump $pump): bool => $pump->running)
+                ? $system->shutReturns()
+                : $pumps->all();
+        if ($stand === []) {
             return null;
         }
-        // Water stood from when the last of them was switched off.
-        $off = $pumps->map(
-            static fn(Pump $pump): array => [Switching::latest($pump->id)->happened_at ?? $pump->updated_at, $pump],
+        // Water stood from when the last of them was switched off, or shut.
+        $off = collect($stand)->map(
+            static fn(Pump|Line $part): array => [
+                Switching::latest($part->id)->happened_at ?? $part->updated_at,
+                $part,
+            ],
         );
         [$since, $last] = $off->sortByDesc(static fn(array $one): string => $one[0]->format('U.u'))->firstOrFail();
         $may = $this->without->of($system, $water);

@@ -44,7 +44,7 @@ final readonly class RunningReport
                     : [
                         ...$standing->message()->toArray(),
                         'state' => $standing->state->value,
-                        'part' => $standing->pump->id,
+                        'part' => $standing->part->id,
                         'since' => $standing->since->toIso8601ZuluString(),
                         'minutes' => $standing->may->minutes,
                     ],

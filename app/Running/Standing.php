@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Running;
 
+use App\Models\Line;
 use App\Models\Pump;
+use App\Models\Switching;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Flow\PumpOff;
 use Ironwort\Core\Judge\State;
@@ -14,9 +16,9 @@ use Ironwort\Core\Words\Message;
 /** A system through which nothing flows. */
 final readonly class Standing
 {
-    /** @param  Pump  $pump  the last that was switched off */
+    /** @param  Pump|Line  $part  the last that was switched off, or shut */
     public function __construct(
-        public Pump $pump,
+        public Pump|Line $part,
         public Carbon $since,
         public PumpOff $may,
         public State $state,
@@ -34,7 +36,8 @@ final readonly class Standing
         };
 
         return Message::of($left <= 0 ? $over : 'flow.stands', [
-            'pump' => $this->pump->name,
+            'pump' => $this->part->name,
+            'off' => Switching::said('off', $this->part instanceof Line ? 'valve' : 'pump'),
             'since' => $this->since->copy()->setTimezone($this->timezone)->format('j M H:i'),
             'left' => Span::text(max(0.0, $left)),
         ]);

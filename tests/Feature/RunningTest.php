@@ -180,7 +180,8 @@ final class RunningTest extends TestCase
         $return->update(['valve_open_pct' => 70]);
         $carries = $this->getJson('/api/systems/long-vat/capacity')->json('capacity.value');
         $id = $this->key();
-        $this->switch($return->id, 'off', null, $id)->assertOk();
+        $this->switch($return->id, 'off', null, $id)->assertOk()->assertJsonPath('stands.part', $return->id);
+        self::assertNotNull(collect($this->getJson('/api/timers')->json())->firstWhere('kind', 'stands'));
         self::assertSame(0.0, $return->refresh()->valve_open_pct);
         self::assertLessThan(0.1 * $carries, $this->getJson('/api/systems/long-vat/capacity')->json('capacity.value'));
         self::assertStringContainsString(
@@ -194,7 +195,7 @@ final class RunningTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['state']]);
         $this->travel(1)->minutes();
-        $this->switch($return->id, 'on')->assertOk();
+        $this->switch($return->id, 'on')->assertOk()->assertJsonPath('stands', null);
         self::assertSame(70.0, $return->refresh()->valve_open_pct, 'as far as it stood');
         $last = Switching::query()->where('state', 'on')->firstOrFail()->id;
         $this->deleteJson("/api/systems/long-vat/switchings/{$last}")->assertOk();

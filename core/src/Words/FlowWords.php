@@ -31,14 +31,14 @@ final readonly class FlowWords
         'airlift_correlation_nicklin_slug_flow' =>
             'Correlation of Nicklin for slug flow: measure yours, it can be a third off either way.',
         'stands' =>
-            '{pump} is off since {since}: nothing flows. Fish and filter stand it ' .
-            'for {left} more. Switch it on, or give ' .
+            '{pump} is {off} since {since}: nothing flows. Fish and filter stand it ' .
+            'for {left} more. Let it flow again, or give ' .
             'air, and look for flow.',
-        'stands_over_oxygen' => '{pump} is off since {since}, and oxygen runs out: air now, and the pump on.',
+        'stands_over_oxygen' => '{pump} is {off} since {since}, and oxygen runs out: air now, and let it flow.',
         'stands_over_ammonia' =>
-            '{pump} is off since {since}, and ammonia is past what the fish stand: the pump on, and change water.',
+            '{pump} is {off} since {since}, and ammonia is past what the fish stand: let it flow, and change water.',
         'stands_over_filter' =>
-            '{pump} is off since {since}: the filter dies. Drain what stands in it to waste before the pump goes on.',
+            '{pump} is {off} since {since}: the filter dies. Drain what stands in it to waste before it flows again.',
         'lamp_due' => '{name}: the lamp has burnt about {hours} h in {months} months. Fit a new one.',
         'sleeve_due' => '{name}: the sleeve has been wet for {days} days. Wipe it; it fouls with the lamp off too.',
         'airlift_little_air_high_lift' => 'So little air, or so high a lift, moves no water.',
