@@ -55,6 +55,7 @@ final readonly class Room
             'first' => self::NAMES[$fish['limit']] ?? '',
             'first_grown' => self::NAMES[$fishGrown['limit']] ?? '',
             'first_feed' => self::NAMES[$feed['limit']] ?? '',
+            'change_more' => Headroom::changedAway($now),
             'kept_back_pct' => $this->input['kept_back_pct'] ?? null,
             'limits' => array_map(
                 static fn(array $one, array $other): array => [

@@ -63,6 +63,18 @@ final readonly class Headroom
         return $first;
     }
 
+    /**
+     * Whether nitrate alone is past its limit: it is changed away, and no fish need go for it.
+     *
+     * @param  list<array{limit: string, feed_g_d: ?float, kg: float, fish: float}>  $rows
+     */
+    public static function changedAway(array $rows): bool
+    {
+        $past = array_column(array_filter($rows, static fn(array $row): bool => $row['kg'] < 0), 'limit');
+
+        return $past === ['nitrate'];
+    }
+
     /** @param  \Closure(float): array{float, float}  $added  kg and feed */
     private function until(string $limit, \Closure $added, float $scale, float $present): float
     {

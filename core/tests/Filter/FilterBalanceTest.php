@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests\Filter;
 
 use Ironwort\Core\Filter\Colony;
+use Ironwort\Core\Filter\Headroom;
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Water\UnionisedAmmonia;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -265,5 +266,18 @@ final class FilterBalanceTest extends TestCase
                 ]),
             ),
         );
+    }
+
+    public function test_nitrate_alone_is_changed_away_and_nothing_else_is(): void
+    {
+        $row = static fn(string $limit, float $kg): array => [
+            'limit' => $limit,
+            'feed_g_d' => null,
+            'kg' => $kg,
+            'fish' => $kg,
+        ];
+        self::assertTrue(Headroom::changedAway([$row('ammonia', 3), $row('nitrate', -2)]));
+        self::assertFalse(Headroom::changedAway([$row('ammonia', -1), $row('nitrate', -2)]));
+        self::assertFalse(Headroom::changedAway([$row('ammonia', 3), $row('nitrate', 0)]));
     }
 }

@@ -15,8 +15,7 @@ const sentence = computed(() => {
   const { room } = props
   const fish = `${number(Math.abs(room.fish_now.value))} koi of ${number(room.length_cm)} cm`
   const feed = `${number(Math.abs(room.feed_now.value))} g of feed a day`
-  // Nitrate alone is changed away; what the filter and the air do not carry is not.
-  if (room.limits.every((limit) => (limit.fish_now ?? 0) >= 0 || limit.limit === 'nitrate') && short.value)
+  if (room.change_more)
     return `As the water is changed now nitrate would settle past its limit: change more, or ${feed} less.`
   if (short.value)
     return `It holds more than it can carry: ${fish}, or ${feed}, should go. ${room.first} is past its limit.`
