@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Capacity\SystemLoad;
 use App\Expected\ExpectedWater;
+use App\Expected\WaterTurned;
 use App\Forms\Origin;
 use App\Models\Age;
 use App\Models\Good;
@@ -114,8 +115,11 @@ final readonly class BenchContext
         if ($wants('chlorine_mg_l', 'kind', 'source_temp_c')) {
             $this->source($system, $keep);
         }
-        if ($wants('flow_l_h', 'trickle_l_min')) {
-            $this->trickle($system, $keep);
+        if ($wants('trickle_l_min')) {
+            self::trickle($system, $keep);
+        }
+        if ($wants('flow_l_h')) {
+            $this->comes($system, $keep);
         }
         if ($wants('treated_l')) {
             $litres = self::treated($system);
@@ -207,18 +211,10 @@ final readonly class BenchContext
     }
 
     /** @param  \Closure(string, string, float|string, string, string, string): void  $keep */
-    private function trickle(System $system, \Closure $keep): void
+    private static function trickle(System $system, \Closure $keep): void
     {
         $trickle = Trickle::running($system);
         if ($trickle !== null) {
-            $keep(
-                'flow_l_h',
-                'Trickle',
-                $trickle->flow_l_h,
-                Format::number($trickle->flow_l_h, 3) . ' L/h',
-                'plan',
-                'the trickle that runs',
-            );
             $keep(
                 'trickle_l_min',
                 'Trickle',
@@ -226,6 +222,29 @@ final readonly class BenchContext
                 Format::number($trickle->flow_l_h / 60, 3) . ' L/min',
                 'plan',
                 'the trickle that runs',
+            );
+        }
+    }
+
+    /**
+     * All new water, whichever way it comes in: each litre has to be warmed.
+     *
+     * @param  \Closure(string, string, float|string, string, string, string): void  $keep
+     */
+    private function comes(System $system, \Closure $keep): void
+    {
+        $turned = WaterTurned::of($system, $this->systems->surface($system));
+        $flow = $turned->comesLD() / 24;
+        $keep('flow_l_h', 'New water', $flow, Format::number($flow, 3) . ' L/h', 'computed', $turned->comesFrom());
+        $temp = $turned->brings['temp_c'] ?? null;
+        if ($temp !== null) {
+            $keep(
+                'source_temp_c',
+                'New water',
+                $temp,
+                Format::number($temp, 3) . ' °C',
+                'measured',
+                'tests of the waters that come in',
             );
         }
     }

@@ -107,7 +107,7 @@ final readonly class BenchTable
                 ],
                 [
                     'needed_w' => ['To hold it', 'W'],
-                    'trickle_w' => ['of it for the trickle', 'W'],
+                    'trickle_w' => ['of it for new water', 'W'],
                     'walls_w' => ['through walls', 'W'],
                     'surface_w' => ['from the surface', 'W'],
                     'heater_share_pct' => ['The heater is on for', '%'],

@@ -4,28 +4,20 @@ declare(strict_types=1);
 
 namespace App\Book;
 
-use App\Models\Age;
 use App\Models\Dose;
 use App\Models\Feed;
 use App\Models\FishEvent;
-use App\Models\Flush;
 use App\Models\MeterReading;
 use App\Models\Note;
 use App\Models\Reading;
-use App\Models\Seed;
-use App\Models\Setback;
-use App\Models\ShutOff;
-use App\Models\Switching;
 use App\Models\System;
 use App\Models\Visit;
-use App\Models\VolumeChoice;
 use App\Models\WaterChange;
 use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Dose\BoundAmmonia;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Format;
 
 /** The entries of a system's book, newest first: what was tested, fed, seen, done, and what came and went. */
 final readonly class BookReport
@@ -93,7 +85,7 @@ final readonly class BookReport
             'water' => $this->water($system, $before, $most),
             'doses' => $this->doses($system, $before, $most),
             'fish' => $this->fish($system, $before, $most),
-            default => $this->filter($system, $before, $most),
+            default => FilterEntries::before($system, $before, $most),
         };
     }
 
@@ -305,133 +297,5 @@ final readonly class BookReport
                 ),
             ),
         );
-    }
-
-    /** @return Collection<int, BookEntry> */
-    private function filter(System $system, Carbon $before, int $most): Collection
-    {
-        /** @var Collection<int, Setback> $setbacks */
-        $setbacks = Setback::query()
-            ->where('system_id', $system->id)
-            ->where('happened_on', '<', $before)
-            ->orderByDesc('happened_on')
-            ->limit($most)
-            ->get();
-        /** @var Collection<int, ShutOff> $shut */
-        $shut = ShutOff::query()
-            ->where('system_id', $system->id)
-            ->where('shut_at', '<', $before)
-            ->with('vessel')
-            ->orderByDesc('shut_at')
-            ->limit($most)
-            ->get();
-        /** @var Collection<int, VolumeChoice> $volumes */
-        $volumes = VolumeChoice::query()
-            ->where('system_id', $system->id)
-            ->where('created_at', '<', $before)
-            ->with('user')
-            ->orderByDesc('created_at')
-            ->limit($most)
-            ->get();
-
-        /** @var Collection<int, Seed> $seeds */
-        $seeds = Seed::query()
-            ->with(['from', 'system', 'user'])
-            ->where(
-                static fn($query) => $query->where('system_id', $system->id)->orWhere('from_system_id', $system->id),
-            )
-            ->where('happened_on', '<', $before)
-            ->orderByDesc('happened_on')
-            ->limit($most)
-            ->get();
-
-        /** @var Collection<int, Switching> $switched */
-        $switched = Switching::query()
-            ->with('user')
-            ->where('system_id', $system->id)
-            ->whereNull('withdrawn_at')
-            ->where('happened_at', '<', $before)
-            ->orderByDesc('happened_at')
-            ->limit($most)
-            ->get();
-
-        /** @var Collection<int, Flush> $flushed */
-        $flushed = Flush::query()
-            ->with('user')
-            ->where('system_id', $system->id)
-            ->whereNull('withdrawn_at')
-            ->where('happened_at', '<', $before)
-            ->orderByDesc('happened_at')
-            ->limit($most)
-            ->get();
-
-        return $setbacks
-            ->map(
-                static fn(Setback $setback): BookEntry => new BookEntry(
-                    $setback->id,
-                    'filter',
-                    $setback->happened_on,
-                    null,
-                    $setback->text(),
-                ),
-            )
-            ->concat(
-                $flushed->map(
-                    static fn(Flush $row): BookEntry => new BookEntry(
-                        $row->id,
-                        'filter',
-                        $row->happened_at,
-                        $row->user?->name,
-                        $row->text(),
-                    ),
-                ),
-            )
-            ->concat(
-                $switched->map(
-                    static fn(Switching $row): BookEntry => new BookEntry(
-                        $row->id,
-                        'filter',
-                        $row->happened_at,
-                        $row->user?->name,
-                        $row->text(),
-                    ),
-                ),
-            )
-            ->concat(
-                $seeds->map(
-                    static fn(Seed $seed): BookEntry => new BookEntry(
-                        $seed->id,
-                        'filter',
-                        $seed->happened_on,
-                        $seed->user?->name,
-                        $seed->system_id === $system->id
-                            ? 'Seeded: ' . lcfirst($seed->text())
-                            : Format::number((float) $seed->litres, 3) . " L of media went to {$seed->system->name}",
-                    ),
-                ),
-            )
-            ->concat(
-                $shut->map(
-                    static fn(ShutOff $off): BookEntry => new BookEntry(
-                        $off->id,
-                        'filter',
-                        $off->shut_at,
-                        null,
-                        "{$off->vessel->name} shut off" .
-                            ($off->opened_at === null ? '' : ', opened ' . Age::of($off->opened_at)),
-                    ),
-                ),
-            )
-            ->concat(
-                $volumes->map(
-                    static fn(VolumeChoice $choice): BookEntry => new BookEntry(
-                        $choice->id,
-                        'filter',
-                        $choice->created_at,
-                        $choice->user?->name,
-                        'Doses go by ' . number_format($choice->volume_l) . ' L',
-                    ),
-                ),
-            );
     }
 }

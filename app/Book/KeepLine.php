@@ -184,7 +184,12 @@ final readonly class KeepLine
             );
         }
         try {
-            $this->switches->switch($id, $system, $user, $meant[0], $switch->state, $at, null);
+            $to =
+                $switch->to === null
+                    ? null
+                    : System::ofSite($system->site)->where('slug', $switch->to)->first() ??
+                        throw BadInput::at('line', "There is no system {$switch->to}.");
+            $this->switches->switch($id, $system, $user, $meant[0], $switch->state, $at, null, $to);
         } catch (BadInput $bad) {
             throw BadInput::at('line', implode(' ', $bad->errors));
         }

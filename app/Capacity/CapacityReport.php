@@ -28,7 +28,17 @@ use Ironwort\Core\Words\Message;
 final readonly class CapacityReport
 {
     /** Of a system, what a capacity is worked out from. */
-    private const PARTS = ['site.schools', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'ownLimits', 'schools'];
+    private const PARTS = [
+        'site.schools',
+        'vessels',
+        'stages',
+        'pumps',
+        'borrowed',
+        'lines',
+        'fish',
+        'ownLimits',
+        'schools',
+    ];
 
     private const LIMITS = ['surface' => 'Surface', 'oxygen' => 'Oxygen', 'transport' => 'Flow'];
 

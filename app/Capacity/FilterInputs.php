@@ -143,7 +143,7 @@ final readonly class FilterInputs
             'devices' => $this->devices($system),
         ];
         $plan = $system->feed();
-        $turned = WaterTurned::of($system);
+        $turned = WaterTurned::of($system, $this->systems->surface($system));
         $optional = [
             'digestibility_pct' => $plan?->digestibility_pct,
             'uneaten_pct' => $plan?->uneaten_pct,
@@ -154,6 +154,7 @@ final readonly class FilterInputs
                     ? null
                     : $this->aeration($system, $conditions, $biomass),
             'change_l_d' => $whatIf->number('change_l_d') ?? $turned->litresD(),
+            'topup_l_d' => $turned->evaporation->topUpLD,
             'source_no3_n_mg_l' => self::sourceNitrate($whatIf, $turned),
             'source_tan_mg_l' => $turned->brings['tan_mg_l'] ?? null,
             'source_alkalinity_mg_l' => $turned->brings['alkalinity_mg_l'] ?? null,
@@ -318,7 +319,12 @@ final readonly class FilterInputs
     public function devices(System $system, ?Carbon $measured = null): array
     {
         $ran = $measured === null ? [] : Switching::statesAt($system, $measured);
-        $then = static function (Pump $pump) use ($ran): array {
+        $then = static function (Pump $pump) use ($ran, $system, $measured): array {
+            if ($pump->system_id !== $system->id) {
+                $lent = Switching::latest($pump->id)?->happened_at;
+
+                return $measured !== null && $lent?->gt($measured) === true ? ['ran' => 'no'] : [];
+            }
             $state = $ran[$pump->id] ?? null;
 
             return $state === null
@@ -326,14 +332,17 @@ final readonly class FilterInputs
                 : ['ran' => in_array($state, ['on', 'alternate'], true) ? ($pump->by_day ? 'day' : 'yes') : 'no'];
         };
         $devices = [];
-        foreach ($system->pumps as $pump) {
-            if ($pump->kind === 'air' || $pump->kind === 'airlift') {
+        foreach ($system->devices() as $pump) {
+            $on = !$pump->runsFor($system) ? 'no' : ($pump->by_day ? 'day' : 'yes');
+            // What is lent moves no water here: it has no place in this loop.
+            $aerates = $pump->kind === 'air' || ($pump->kind === 'airlift' && $pump->system_id === $system->id);
+            if ($aerates) {
                 $devices[] = [
                     'kind' => $pump->diffuser ?? 'stone',
                     'name' => $pump->name,
                     'air_l_min' => (float) $pump->air_l_min,
                     'depth_m' => $pump->depth_m ?? ($pump->submergence_m ?? 0.7),
-                    'on' => !$pump->running ? 'no' : ($pump->by_day ? 'day' : 'yes'),
+                    'on' => $on,
                     ...$then($pump),
                 ];
             }
@@ -342,7 +351,7 @@ final readonly class FilterInputs
                     'kind' => 'jet',
                     'name' => $pump->name,
                     'power_w' => $pump->power_w,
-                    'on' => !$pump->running ? 'no' : ($pump->by_day ? 'day' : 'yes'),
+                    'on' => $on,
                     ...$then($pump),
                 ];
             }
@@ -433,13 +442,7 @@ final readonly class FilterInputs
                 'computed',
                 'wetted surface of the vessels, and stones',
             ),
-            new Origin(
-                'change_l_d',
-                'Water changed',
-                Format::number(($turned = WaterTurned::of($system))->litresD(), 3) . ' L/d',
-                'computed',
-                $turned->said(),
-            ),
+            ...self::turned(WaterTurned::of($system, $this->systems->surface($system))),
             new Origin(
                 'devices',
                 'Aeration',
@@ -448,6 +451,27 @@ final readonly class FilterInputs
                     : implode(', ', array_filter(array_column($this->devices($system), 'name'), is_string(...))),
                 'build',
                 'air pumps, falls and showers of the build',
+            ),
+        ];
+    }
+
+    /** @return list<Origin> */
+    private static function turned(WaterTurned $turned): array
+    {
+        return [
+            new Origin(
+                'change_l_d',
+                'Water changed',
+                Format::number($turned->litresD(), 3) . ' L/d',
+                'computed',
+                $turned->said(),
+            ),
+            new Origin(
+                'topup_l_d',
+                'Topped up for evaporation',
+                Format::number($turned->evaporation->topUpLD, 3) . ' L/d',
+                $turned->bookedTopUpLD >= $turned->evaporation->topUpLD ? 'computed' : 'assumed',
+                $turned->toppedUp(),
             ),
         ];
     }

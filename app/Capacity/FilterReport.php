@@ -306,11 +306,12 @@ final readonly class FilterReport
         if ($now === null) {
             return [];
         }
-        $turned = WaterTurned::of($system);
+        $turned = WaterTurned::of($system, $this->systems->surface($system));
         $input = [
             ...NitrateSinks::of($system, $now->value, $conditions->values['temp_c']),
             'production_g_d' => $made,
             'change_l_d' => $whatIf->number('change_l_d') ?? $turned->litresD(),
+            'topup_l_d' => $turned->evaporation->topUpLD,
             'source_no3_n_mg_l' => FilterInputs::sourceNitrate($whatIf, $turned) ?? 0.0,
         ];
         $result = $this->registry->run('nitrate.sinks', $input);

@@ -21,7 +21,18 @@ final class DoseCommand extends Command
     {
         $slug = $this->argument('system');
         $system = System::query()
-            ->with(['site', 'vessels', 'stages', 'pumps', 'lines', 'fish', 'shutOffs', 'ownLimits', 'schools'])
+            ->with([
+                'site',
+                'vessels',
+                'stages',
+                'pumps',
+                'borrowed',
+                'lines',
+                'fish',
+                'shutOffs',
+                'ownLimits',
+                'schools',
+            ])
             ->where('slug', is_string($slug) ? $slug : '')
             ->first();
         if ($system === null) {

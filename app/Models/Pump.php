@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Flow\Airlift;
 use Ironwort\Core\Flow\PipeInputs;
@@ -28,6 +29,8 @@ use Ironwort\Core\Flow\PumpCurve;
  * @property ?string $circuit
  * @property bool $running whether it gives anything now: on, or on alternate days
  * @property string $state on, off, alternate or lent
+ * @property ?string $lent_to_id the system it stands in for now, where it is lent to one
+ * @property ?System $lentTo
  * @property bool $by_day driven by the sun: it stops at night
  * @property bool $at_surface a circulator set to break the surface
  * @property int $position
@@ -53,6 +56,18 @@ final class Pump extends Part
             'retired_at' => 'datetime',
             'depth_m' => 'float',
         ];
+    }
+
+    /** @return BelongsTo<System, $this> */
+    public function lentTo(): BelongsTo
+    {
+        return $this->belongsTo(System::class, 'lent_to_id');
+    }
+
+    /** Whether it gives anything to a system: its own while it runs, another's while it is lent to that. */
+    public function runsFor(System $system): bool
+    {
+        return $this->lent_to_id === $system->id || ($this->running && $this->system_id === $system->id);
     }
 
     /** Whether it moves water round the loop. */

@@ -15,6 +15,8 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $kind of the pump; lamp of a lamp, valve of a valve
  * @property string $state on, off, alternate or lent
+ * @property ?string $to_system_id where it was lent to
+ * @property ?System $lentTo
  * @property string $was
  * @property ?float $was_pct how far a valve stood open before
  * @property Carbon $happened_at
@@ -45,6 +47,12 @@ final class Switching extends Part
         return $this->belongsTo(User::class);
     }
 
+    /** @return BelongsTo<System, $this> */
+    public function lentTo(): BelongsTo
+    {
+        return $this->belongsTo(System::class, 'to_system_id');
+    }
+
     public static function said(string $state, string $thing = 'pump'): string
     {
         return match (true) {
@@ -57,7 +65,7 @@ final class Switching extends Part
     public function text(): string
     {
         return "{$this->name}: " .
-            self::said($this->state, $this->thing) .
+            ($this->lentTo === null ? self::said($this->state, $this->thing) : "lent to {$this->lentTo->name}") .
             ($this->reason === null ? '' : ", {$this->reason}");
     }
 

@@ -109,6 +109,21 @@ final class System extends Model
         return $relation;
     }
 
+    /** @return HasMany<Pump, $this> what other systems lend it now */
+    public function borrowed(): HasMany
+    {
+        $relation = $this->hasMany(Pump::class, 'lent_to_id');
+        $relation->whereNull('retired_at')->orderBy('name')->orderBy('id');
+
+        return $relation;
+    }
+
+    /** @return list<Pump> its own devices, and what other systems lend it: what is lent has no place in its loop */
+    public function devices(): array
+    {
+        return [...$this->pumps->all(), ...$this->borrowed->all()];
+    }
+
     /** @return HasMany<Line, $this> */
     public function lines(): HasMany
     {

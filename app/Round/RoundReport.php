@@ -59,6 +59,7 @@ final readonly class RoundReport
             'testPlans',
             'lines',
             'pumps',
+            'borrowed',
             'shutOffs',
         ]);
         $query->whereNull('asleep_since')->limit(200);

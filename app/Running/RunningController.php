@@ -33,6 +33,7 @@ final class RunningController extends Controller
             $request->state(),
             $request->at(),
             $request->reason(),
+            $request->lentTo($system),
         );
 
         return $this->show($system);

@@ -29,7 +29,7 @@ final readonly class RunningReport
         $standing = $this->running->standing($system, $water);
         /** @var Collection<int, Switching> $latest */
         $latest = Switching::query()
-            ->with('user')
+            ->with(['user', 'lentTo'])
             ->where('system_id', $system->id)
             ->whereNull('withdrawn_at')
             ->orderByDesc('happened_at')
@@ -65,6 +65,16 @@ final readonly class RunningReport
                     $system->stages->filter(static fn(Stage $stage): bool => $stage->kind === 'uv')->all(),
                 ),
             ],
+            'borrowed' => array_map(
+                static fn(Pump $pump): array => [
+                    'name' => $pump->name,
+                    'kind' => $pump->kind,
+                    'from' => $pump->system->name,
+                    'from_slug' => $pump->system->slug,
+                    'circulates' => $pump->circulates(),
+                ],
+                $system->borrowed->loadMissing('system')->all(),
+            ),
             'valves' => array_values(
                 $system->lines
                     ->filter(static fn(Line $line): bool => $line->shuts())
@@ -146,6 +156,7 @@ final readonly class RunningReport
             'since' => $last === null ? null : Age::of($last->happened_at),
             'by' => $last?->user?->name,
             'reason' => $last?->reason,
+            'to' => $state === 'lent' ? $last?->lentTo?->name : null,
             'due' => array_map(static fn(Message $one): array => $one->toArray(), $due),
         ];
     }

@@ -40,6 +40,19 @@ final class SwitchRequest extends FormRequest
             : throw BadInput::at('state', 'On, off, alternate days, or lent?');
     }
 
+    /** @throws BadInput at `to` */
+    public function lentTo(System $system): ?System
+    {
+        $to = $this->input('to');
+        if ($to === null || $to === '') {
+            return null;
+        }
+
+        return System::ofSite($system->site)
+            ->where('slug', is_string($to) ? $to : '')
+            ->first() ?? throw BadInput::at('to', 'There is no such system at this site.');
+    }
+
     /** @throws BadInput at `at` */
     public function at(): Carbon
     {

@@ -29,6 +29,7 @@ final readonly class SwitchThing
         string $state,
         Carbon $at,
         ?string $reason,
+        ?System $to = null,
     ): void {
         if (Switching::query()->whereKey($id)->exists()) {
             return;
@@ -43,6 +44,9 @@ final readonly class SwitchThing
         }
         if ($part instanceof Stage && $state === 'lent') {
             throw BadInput::at('state', 'A lamp is on, off, or on alternate days.');
+        }
+        if ($to !== null && ($state !== 'lent' || $to->id === $system->id)) {
+            throw BadInput::at('to', 'Lent to another system: which?');
         }
         if ($part instanceof Line && !in_array($state, ['on', 'off'], true)) {
             throw BadInput::at('state', 'A valve is open or shut.');
@@ -62,12 +66,13 @@ final readonly class SwitchThing
             'name' => $part->name,
             'kind' => $part instanceof Pump ? $part->kind : $thing,
             'state' => $state,
+            'to_system_id' => $to?->id,
             'was' => $was,
             'was_pct' => $part instanceof Line ? $part->valve_open_pct : null,
             'happened_at' => $at,
             'reason' => $reason,
         ]);
-        self::set($part, $state, $before?->was_pct);
+        self::set($part, $state, $before?->was_pct, $to?->id);
         if ($stood && $before !== null) {
             $this->stops->switched($system, $row, max(0.0, $before->happened_at->diffInHours($at)), $user->id);
         }
@@ -87,15 +92,20 @@ final readonly class SwitchThing
             default => $system->lines->firstWhere('id', $row->part_id),
         };
         if ($part !== null) {
-            self::set($part, $row->was, $row->was_pct);
+            $before = $row->was === 'lent' ? Switching::latest($row->part_id) : null;
+            self::set($part, $row->was, $row->was_pct, $before?->to_system_id);
         }
     }
 
-    /** @param  ?float  $pct  how far a valve stood open before it was shut */
-    private static function set(Pump|Stage|Line $part, string $state, ?float $pct): void
+    /**
+     * @param  ?float  $pct  how far a valve stood open before it was shut
+     * @param  ?string  $to  the system a pump is lent to
+     */
+    private static function set(Pump|Stage|Line $part, string $state, ?float $pct, ?string $to): void
     {
         if ($part instanceof Pump) {
             $part->state = $state;
+            $part->lent_to_id = $to;
             $part->running = in_array($state, ['on', 'alternate'], true);
         } elseif ($part instanceof Stage) {
             $part->lamp_state = $state;

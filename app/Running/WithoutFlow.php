@@ -54,14 +54,17 @@ final readonly class WithoutFlow
         }
         $volume = $this->volumes->inUse($system)->value;
         $oxygen = $water->get(Parameter::Oxygen)?->value;
-        $aired = $system->pumps->contains(static fn(Pump $pump): bool => $pump->kind === 'air' && $pump->running);
+        $aired = array_filter(
+            $system->devices(),
+            static fn(Pump $pump): bool => $pump->kind === 'air' && $pump->runsFor($system),
+        );
         $result = $this->registry->run('fish.shut_off', [
             'volume_l' => max(0.1 * $volume, $volume - $drained, 1.0),
             'biomass_kg' => $biomass,
             'feed_g_d' => $plan === null ? 0.0 : $this->feed->perDay($system, $plan, $temp),
             'protein_pct' => $this->feed->protein($plan),
             'temp_c' => $temp,
-            'aired' => $aired ? 'yes' : 'no',
+            'aired' => $aired === [] ? 'no' : 'yes',
             'tan_mg_l' => $water->get(Parameter::Ammonia)->value ?? 0.0,
             'ph' => $water->valueOrAssumed(Parameter::Ph),
             'nh3_limit_mg_l' => $this->judging->for($system, Parameter::UnionisedAmmonia)->above->act ?? 0.05,

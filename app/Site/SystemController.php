@@ -61,6 +61,7 @@ final class SystemController extends Controller
                 'lines',
                 'stages',
                 'pumps',
+                'borrowed',
                 'fish',
                 'setbacks',
                 'shutOffs',

@@ -73,6 +73,7 @@ final readonly class Carried
                 ', (SELECT max(fed_at)::text FROM feeds WHERE system_id = s.id AND withdrawn_at IS NULL)' .
                 ', (SELECT count(*) || coalesce(max(updated_at)::text, \'\') FROM school_choices c ' .
                 'WHERE c.site_id = s.site_id AND c.system_id IS NULL)' .
+                ', (SELECT count(*) || coalesce(max(updated_at)::text, \'\') FROM pumps WHERE lent_to_id = s.id)' .
                 ', (SELECT count(*) || coalesce(max(created_at)::text, \'\') FROM fish_events e ' .
                 'WHERE e.from_system_id = s.id OR e.to_system_id = s.id)' .
                 ") AS version FROM systems s WHERE s.id IN ({$marks})",

@@ -46,17 +46,19 @@ final readonly class ChangeContext
         if ($keep === []) {
             return [];
         }
-        $turned = WaterTurned::of($system);
+        $surface = $this->systems->surface($system);
+        $turned = WaterTurned::of($system, $surface);
         $input = [
             'volume_l' => max(1.0, $waters->volume),
             'now' => $keep,
             'source' => array_intersect_key($waters->new, $keep),
             'tan_g_d' => $made,
             'taken_g_d' => $this->taken($system, $waters),
-            'surface_m2' => $this->systems->surface($system),
+            'surface_m2' => $surface,
             'days' => 60,
             'booked_l_d' => $turned->batchLD,
-            'booked_trickle_l_d' => $turned->trickleLD,
+            'booked_trickle_l_d' => $turned->litresD() - $turned->batchLD,
+            'booked_topup_l_d' => $turned->evaporation->topUpLD,
             ...$price === null ? [] : ['price_m3' => $price],
         ];
         $follows = $this->judging->following($system)->in('exchange')->id;

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Capacity\FilterInputs;
+use App\Models\FeedFigure;
+use App\Models\FishGroup;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\Switching;
+use App\Models\System;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -95,11 +99,75 @@ final class RunningTest extends TestCase
         ]);
     }
 
+    public function test_what_is_lent_aerates_where_it_stands_and_no_longer_where_it_is_from(): void
+    {
+        $other = $this->systemOf($this->site, 'Cold Vat', 'cold-vat');
+        (new LayBuild())->lay(
+            $other,
+            [
+                'vessels' => [
+                    [
+                        'name' => 'Tub',
+                        'kind' => 'tub',
+                        'shape' => 'box',
+                        'measures' => ['length_m' => 2, 'width_m' => 1, 'depth_m' => 1],
+                        'freeboard_m' => 0.1,
+                        'netted' => true,
+                    ],
+                ],
+            ],
+            now()->toDateString(),
+        );
+        $this->putJson('/api/systems/cold-vat/fish/' . $this->key(), [
+            'name' => 'Koi',
+            'count' => '3',
+            'length_cm' => '40',
+        ])->assertOk();
+        $stones = Pump::query()->where('name', 'Stones')->firstOrFail();
+        $id = $this->key();
+        $send = fn(array $more) => $this->putJson("/api/systems/long-vat/switchings/{$id}", [
+            'part' => $stones->id,
+            'state' => 'lent',
+            ...$more,
+        ]);
+        $send(['to' => 'long-vat'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['to']]);
+        $send(['to' => 'nowhere'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['to']]);
+        $send(['to' => 'cold-vat'])
+            ->assertOk()
+            ->assertJsonPath('things.1.to', 'Cold Vat');
+        self::assertSame('cold-vat', $stones->refresh()->lentTo?->slug);
+        $this->getJson('/api/systems/cold-vat/running')
+            ->assertOk()
+            ->assertJsonPath('borrowed.0.from_slug', 'long-vat')
+            ->assertJsonPath('borrowed.0.circulates', false);
+        $devices = static fn(System $system): array => array_column(
+            app(FilterInputs::class)->devices($system->refresh()),
+            'on',
+            'name',
+        );
+        self::assertSame('yes', $devices($other)['Stones']);
+        self::assertSame('no', $devices($this->system)['Stones']);
+        $this->deleteJson("/api/systems/long-vat/switchings/{$id}")->assertOk();
+        self::assertSame([], $devices($other));
+        self::assertSame('yes', $devices($this->system)['Stones']);
+        $this->line('air stones lent to cold-vat')->assertCreated();
+        self::assertSame('yes', $devices($other)['Stones']);
+        $this->line('air stones on')->assertCreated();
+        self::assertNull($stones->refresh()->lent_to_id);
+    }
+
     public function test_a_main_pump_that_is_off_is_heard_on_every_page_until_flow_is_seen(): void
     {
         $pump = Pump::query()->where('name', 'Main')->firstOrFail();
         $carries = $this->getJson('/api/systems/long-vat/capacity')->json('capacity.value');
         self::assertGreaterThan(1, $carries);
+        // Clean readings speak of the filter as it flowed then, and not of one that stands since.
+        FishGroup::query()->update(['arrived_on' => now()->subDays(60)->toDateString()]);
+        FeedFigure::query()->update(['since' => now()->subDays(60)->toDateString()]);
         $this->switch($pump->id, 'off', now()->subHours(3)->toIso8601ZuluString())
             ->assertOk()
             ->assertJsonPath('stands.code', 'flow.stands_over_filter')

@@ -110,11 +110,11 @@ final class WhatFlowsTest extends TestCase
         $page = $read('13360', 0)->assertOk();
         self::assertSame('exchange.meter_trickle', $page->json('meter.says.code'));
         $metered = $this->settlesAt();
-        // Above what comes in, half the water leaves twice the nitrate.
+        // Of 960 and of 480 L a day 16 evaporate from 8 m²: what runs over carries off what the fish make.
         $new = 2.0 * 4.4268;
-        self::assertEqualsWithDelta(2.0, ($metered - $new) / ($said - $new), 0.01);
+        self::assertEqualsWithDelta((960 - 16) / (480 - 16), ($metered - $new) / ($said - $new), 1e-4);
         self::assertEqualsWithDelta(
-            480.0,
+            464.0,
             $this->getJson('/api/systems/long-vat/capacity')->json('load.input.change_l_d') ??
                 $this->getJson('/api/systems/long-vat/capacity')->json('room.fish_now.input.change_l_d'),
             0.5,
@@ -149,8 +149,38 @@ final class WhatFlowsTest extends TestCase
         $change('batch', '1400');
         $before = $this->settlesAt();
         $change('topup', '1400');
-        // As much again comes in and stays: what new water brings counts twice.
-        self::assertEqualsWithDelta($before + 4.0 * 4.4268, $this->settlesAt(), 0.01);
+        // 50 L a day leave. 16 were assumed to be topped up, now 50 are: 34 more bring what they hold, and stay.
+        self::assertEqualsWithDelta($before + (34 / 50) * 4.0 * 4.4268, $this->settlesAt(), 1e-3);
+        $row = fn(string $id): array => collect(
+            $this->getJson('/api/systems/long-vat/water')->json('schools'),
+        )->firstWhere('id', $id);
+        self::assertEqualsWithDelta(60 * (50 + 50), $row('booked')['water_l'], 1, 'changes and top-ups of sixty days');
+        self::assertEqualsWithDelta(60 * 16, $row('top_up')['water_l'], 1, 'the schools go by what evaporates');
+    }
+
+    public function test_every_litre_that_comes_in_is_warmed(): void
+    {
+        $water = $this->well(2.0);
+        $test = $water->tests()->sole();
+        $test->update(['readings' => [...$test->readings, 'temp_c' => ['value' => 10.0]]]);
+        $warms = fn(): float => (float) collect(
+            $this->getJson('/api/systems/long-vat/bench/heat?air_c=20')->assertOk()->json('figures'),
+        )->firstWhere('key', 'trickle_w')['value'];
+        $byFlow = static fn(float $litresD): float => ($litresD * 4186 * 10) / 86400;
+        self::assertEqualsWithDelta($byFlow(16), $warms(), 0.01, 'what evaporates from 8 m² is made good');
+        foreach (['batch' => '1400', 'topup' => '1400'] as $kind => $litres) {
+            $this->putJson('/api/systems/long-vat/changes/' . self::key(), [
+                'kind' => $kind,
+                'change_l' => $litres,
+                'again' => 'yes',
+            ])->assertOk();
+        }
+        self::assertEqualsWithDelta($byFlow(100), $warms(), 0.01);
+        $this->putJson('/api/systems/long-vat/trickles/' . self::key(), [
+            'flow_l_h' => '40',
+            'water' => $water->id,
+        ])->assertOk();
+        self::assertEqualsWithDelta($byFlow(100 + 960), $warms(), 0.01);
     }
 
     public function test_a_stage_of_unknown_room_is_asked_for_it_and_a_flush_is_booked_and_taken_back(): void

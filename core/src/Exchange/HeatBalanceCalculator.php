@@ -57,7 +57,7 @@ final readonly class HeatBalanceCalculator implements Calculator
             Input::choice('covered', 'Covered', ['yes', 'no'])->or('no'),
             Input::number('walls_m2', 'Walls and floor', 'm²', 0, 1e6),
             Input::choice('walls', 'They are', array_keys(self::WALLS))->or('plastic'),
-            Input::number('flow_l_h', 'Trickle', 'L/h', 0, 1e6)->or(0.0),
+            Input::number('flow_l_h', 'New water that runs in', 'L/h', 0, 1e6)->or(0.0),
             Input::number('source_temp_c', 'Temperature of the new water', '°C', 0, 60)->optional(),
             Input::number('coil_m2', 'Coil that warms it, outside', 'm²', 0, 100)->or(0.0),
             Input::number('heater_w', 'Heater', 'W', 0, 1e6)->optional(),
@@ -139,7 +139,7 @@ final readonly class HeatBalanceCalculator implements Calculator
             );
         }
         $work->step(
-            'Warming the trickle.',
+            'Warming the new water.',
             'flow × 4,186 / 3,600 × (water − incoming)',
             Format::number($flow) . ' L/h × ' . Format::number($temp - $in) . ' °C',
             Format::number($lost['trickle']) . ' W',

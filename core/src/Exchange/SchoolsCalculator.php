@@ -53,11 +53,12 @@ final readonly class SchoolsCalculator implements Calculator
             Input::number('tan_g_d', 'Ammonia the fish give', 'g N/d', 0, 1e6)->or(0.0),
             Input::number('taken_g_d', 'Nitrate taken by plants and bog', 'g N/d', 0, 1e6)->or(0.0),
             Input::number('surface_m2', 'Open surface', 'm²', 0, 1e6)->or(0.0),
-            Input::number('evaporation_mm_d', 'Evaporation', 'mm/d', 0, 30)->or(2.0),
+            Input::number('evaporation_mm_d', 'Evaporation', 'mm/d', 0, 30)->or(Evaporation::MM_D),
             Input::number('days', 'Days', 'd', 1, 3650)->or(60.0),
             Input::number('price_m3', 'Price of water', 'per m³', 0, 1000)->optional(),
             Input::number('booked_l_d', 'Changed by the book, as a mean', 'L/d', 0, 1e8)->optional(),
-            Input::number('booked_trickle_l_d', 'Trickle that runs', 'L/d', 0, 1e8)->optional(),
+            Input::number('booked_trickle_l_d', 'Trickle that runs over', 'L/d', 0, 1e8)->optional(),
+            Input::number('booked_topup_l_d', 'Topped up here', 'L/d', 0, 1e8)->optional(),
         ];
     }
 
@@ -106,7 +107,8 @@ final readonly class SchoolsCalculator implements Calculator
         );
         $rows = [];
         foreach ([...self::booked($given), ...$this->schools->topic('exchange')->schools] as $school) {
-            [$row, $used] = $this->follow($school, $now, $source, $made, $volume, $evaporation / $volume, $days);
+            $topUp = $school->id === 'booked' ? $given->numberOrNull('booked_topup_l_d') ?? $evaporation : $evaporation;
+            [$row, $used] = $this->follow($school, $now, $source, $made, $volume, $topUp / $volume, $days);
             $rows[] = [...$row, 'water_l' => $used, 'cost' => $price === null ? null : ($price * $used) / 1000];
             $work->step(
                 "{$school->name}, after {$days} days.",

@@ -67,6 +67,7 @@ final readonly class FilterBalanceCalculator implements Calculator
             ...$this->aeration->inputs(),
             Input::number('night_g_h', 'Plants by night', 'g/h', 0, 1e6)->or(0.0),
             Input::number('change_l_d', 'Water changed', 'L/d', 0, 1e8)->or(0.0),
+            Input::number('topup_l_d', 'Topped up for evaporation', 'L/d', 0, 1e8)->or(0.0),
             Input::number('source_tan_mg_l', 'Ammonia in new water', 'mg/L as N', 0, 100)->or(0.0),
             Input::number('source_no3_n_mg_l', 'Nitrate in new water', 'mg/L as N', 0, 500)->or(0.0),
             Input::number('source_alkalinity_mg_l', 'Alkalinity of new water', 'mg/L as CaCO₃', 0, 1000)->optional(),

@@ -78,6 +78,7 @@ final readonly class NitrateSinksCalculator implements Calculator
             Input::number('production_g_d', 'Nitrate made', 'g N/d', 0, 1e6)->or(0.0),
             WaterInputs::temperature(),
             Input::number('change_l_d', 'Water changed', 'L/d', 0, 1e8)->or(0.0),
+            Input::number('topup_l_d', 'Topped up for evaporation', 'L/d', 0, 1e8)->or(0.0),
             Input::number('source_no3_n_mg_l', 'Nitrate in new water', 'mg/L as N', 0, 500)->or(0.0),
             Input::number('plants_m2', 'Cover of plants', 'm²', 0, 1e6)->or(0.0),
             Input::number('bog_m2', 'Bog', 'm²', 0, 1e6)->or(0.0),
@@ -123,7 +124,9 @@ final readonly class NitrateSinksCalculator implements Calculator
             [0, 1, 2],
         );
         $some = static fn(float $level): float => $level / (self::HALF_MG_L + $level);
-        $changes = ($given->number('change_l_d') / 1000) * ($now - $given->number('source_no3_n_mg_l'));
+        $source = $given->number('source_no3_n_mg_l');
+        $toppedUp = ($given->number('topup_l_d') / 1000) * $source;
+        $changes = ($given->number('change_l_d') / 1000) * ($now - $source) - $toppedUp;
         $sludge = self::IN_SLUDGE * $given->number('production_g_d');
         $takes = static fn(int $i, float $level): float => array_sum($full[$i]) * $some($level);
         $total = $changes + $takes(1, $now) + $sludge;
@@ -131,13 +134,17 @@ final readonly class NitrateSinksCalculator implements Calculator
         $work = new Working();
         $work->step(
             'With the water that is changed.',
-            'changed × (now − new)',
+            'changed × (now − new) − topped up × new',
             Format::number($given->number('change_l_d'), 4) .
                 ' L/d × (' .
                 Format::number($now) .
                 ' − ' .
-                Format::number($given->number('source_no3_n_mg_l')) .
-                ') mg/L',
+                Format::number($source) .
+                ') mg/L − ' .
+                Format::number($given->number('topup_l_d'), 3) .
+                ' L/d × ' .
+                Format::number($source) .
+                ' mg/L',
             Format::number($changes) . ' g N/d',
         );
         $work->step(
@@ -190,16 +197,16 @@ final readonly class NitrateSinksCalculator implements Calculator
     }
 
     /**
-     * Where as much goes as is made: Q (C − Cs) + F C/(2 + C) = P, a quadratic in C.
+     * Where as much goes as is made and topped up: Q (C − Cs) + F C/(2 + C) = P + E Cs, a quadratic in C.
      *
      * @param  array<string, float>  $full
      */
     private function steady(Given $given, array $full, float $sludge): ?float
     {
-        $made = $given->number('production_g_d') - $sludge;
+        $source = $given->number('source_no3_n_mg_l');
+        $made = $given->number('production_g_d') - $sludge + ($given->number('topup_l_d') / 1000) * $source;
         $flow = $given->number('change_l_d') / 1000;
         $takes = array_sum($full);
-        $source = $given->number('source_no3_n_mg_l');
         if ($flow <= 0) {
             return $made < $takes ? (self::HALF_MG_L * $made) / ($takes - $made) : null;
         }

@@ -134,7 +134,9 @@ final readonly class SystemLimits
     public function alkalinityFall(float $nitrified): float
     {
         $source = $this->given->numberOrNull('source_alkalinity_mg_l') ?? $this->given->number('alkalinity_mg_l');
-        $brought = ($this->given->number('change_l_d') / 1000) * ($source - $this->given->number('alkalinity_mg_l'));
+        $brought =
+            ($this->given->number('change_l_d') / 1000) * ($source - $this->given->number('alkalinity_mg_l')) +
+            ($this->given->number('topup_l_d') / 1000) * $source;
 
         return (7 * (DailyLoad::NET_ALKALINITY_PER_N * $nitrified - $brought)) /
             ($this->given->number('volume_l') / 1000);
@@ -145,6 +147,9 @@ final readonly class SystemLimits
     {
         $change = $this->given->number('change_l_d') / 1000;
 
-        return $change > 0 ? $this->given->number('source_no3_n_mg_l') + $nitrified / $change : null;
+        $source = $this->given->number('source_no3_n_mg_l');
+        $toppedUp = ($this->given->number('topup_l_d') / 1000) * $source;
+
+        return $change > 0 ? $source + ($nitrified + $toppedUp) / $change : null;
     }
 }

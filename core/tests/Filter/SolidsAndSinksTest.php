@@ -86,6 +86,10 @@ final class SolidsAndSinksTest extends TestCase
         // By hand: 5 % stays in sludge, the rest leaves with 0.5 m³ a day: 3 + 9.5/0.5 = 22.
         self::assertEqualsWithDelta(22.0, $this->figure('nitrate.sinks', $changes, 'no3_n_steady_mg_l'), 1e-9);
         self::assertEqualsWithDelta(2.5, $this->figure('nitrate.sinks', $changes, 'changes_g_d'), 1e-9);
+        // 40 L a day topped up bring 0.12 g of it, and nothing leaves with them: 3 + (9.5 + 0.12)/0.5 = 22.24.
+        $toppedUp = [...$changes, 'topup_l_d' => 40];
+        self::assertEqualsWithDelta(22.24, $this->figure('nitrate.sinks', $toppedUp, 'no3_n_steady_mg_l'), 1e-9);
+        self::assertEqualsWithDelta(2.38, $this->figure('nitrate.sinks', $toppedUp, 'changes_g_d'), 1e-9);
         $planted = $this->calculate('nitrate.sinks', [
             ...$changes,
             'plants_m2' => 10,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
-import { useRunning, useSession } from '@/api/queries'
+import { useRunning, useSession, useSystems } from '@/api/queries'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 
@@ -35,18 +35,27 @@ const others = (kind: keyof typeof KINDS, state: keyof typeof SAID) =>
       ? (['on', 'off', 'alternate'] as const)
       : (['on', 'off', 'lent'] as const)
   ).filter((one) => one !== state)
+/** What is about to be lent: to which system is asked first. */
+const lending = ref<string | null>(null)
+const systems = useSystems()
+const elsewhere = computed(() =>
+  (systems.data.value ?? []).filter((one) => one.slug !== props.system.slug && !one.asleep),
+)
 /** Whether water stands for this pump: then it is on when somebody has seen it flow, and not before. */
 const stands = (id: string) => running.data.value?.stands?.part === id
 const send = useSend(
   () => props.system.slug,
-  (to: { part: string; state: string }, key) =>
+  (to: { part: string; state: string; to?: string }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/switchings/{id}', {
         params: { path: { system: props.system.slug, id: key } },
-        body: { part: to.part, state: to.state, reason: reason.value },
+        body: { ...to, reason: reason.value },
       }),
     ),
-  () => (reason.value = ''),
+  () => {
+    reason.value = ''
+    lending.value = null
+  },
 )
 const undo = useSend(
   () => props.system.slug,
@@ -62,7 +71,13 @@ const undo = useSend(
 <!-- Everything that can be switched here: one press, with its time, person and reason. -->
 <template>
   <section
-    v-if="running.data.value && running.data.value.things.length + running.data.value.valves.length > 0"
+    v-if="
+      running.data.value &&
+      running.data.value.things.length +
+        running.data.value.valves.length +
+        running.data.value.borrowed.length >
+        0
+    "
     class="part"
     aria-label="What runs"
   >
@@ -74,7 +89,7 @@ const undo = useSend(
           ><b>{{ thing.name }}</b> <span class="soft small">{{ KINDS[thing.kind] }}</span></span
         >
         <span :class="{ fault: thing.state === 'off' || thing.state === 'lent' }"
-          >{{ said(thing.kind, thing.state) }}
+          >{{ said(thing.kind, thing.state) }}<template v-if="thing.to"> to {{ thing.to }}</template>
           <span v-if="thing.since" class="soft small"
             >{{ thing.since }}<template v-if="thing.by">, {{ thing.by }}</template
             ><template v-if="thing.reason">: {{ thing.reason }}</template></span
@@ -89,14 +104,48 @@ const undo = useSend(
             :aria-label="
               thing.kind === 'valve' ? `${thing.name} ${SHUT[state]}` : `Switch ${thing.name} ${SAID[state]}`
             "
-            @click="send.send({ part: thing.id, state })"
+            :aria-expanded="state === 'lent' ? lending === thing.id : undefined"
+            @click="
+              state === 'lent'
+                ? (lending = lending === thing.id ? null : thing.id)
+                : send.send({ part: thing.id, state })
+            "
           >
-            {{ state === 'on' && stands(thing.id) ? 'on, and I see it flow' : said(thing.kind, state) }}
+            {{
+              state === 'on' && stands(thing.id)
+                ? 'on, and I see it flow'
+                : state === 'lent'
+                  ? 'lend'
+                  : said(thing.kind, state)
+            }}
+          </button>
+        </span>
+        <span v-if="lending === thing.id" class="lend">
+          Lend {{ thing.name }} to
+          <button
+            v-for="one in elsewhere"
+            :key="one.slug"
+            type="button"
+            class="link-button"
+            @click="send.send({ part: thing.id, state: 'lent', to: one.slug })"
+          >
+            {{ one.name }}
+          </button>
+          <button type="button" class="link-button" @click="send.send({ part: thing.id, state: 'lent' })">
+            somebody else
           </button>
         </span>
         <span v-for="due in thing.due" :key="due.code" class="caution">{{ due.text }}</span>
       </li>
     </ul>
+    <p v-for="one in running.data.value.borrowed" :key="one.name" class="small">
+      <b>{{ one.name }}</b> ({{ KINDS[one.kind] }}) is lent by
+      <router-link :to="`/systems/${one.from_slug}`">{{ one.from }}</router-link>{{
+        one.circulates
+          ? '. Its flow is not counted here: it stands in no line of this system.'
+          : ' and counts here.'
+      }}
+    </p>
     <p v-if="running.data.value.valves.length" class="small">
       <button type="button" class="link-button" :aria-expanded="seen" @click="seen = !seen">
         {{ seen ? 'Without the valves' : `Its ${running.data.value.valves.length} valves` }}
@@ -139,6 +188,13 @@ const undo = useSend(
 
 .rows .caution {
   grid-column: 1 / -1;
+}
+
+.rows .lend {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 1.25rem;
 }
 
 .presses {
