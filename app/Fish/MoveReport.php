@@ -45,7 +45,7 @@ final readonly class MoveReport
             $says[] = $worse
                 ? $said
                 : $said->followedBy(
-                    Message::of('fish.move_steps', ['name' => lcfirst($parameter->name()), 'days' => $one->days]),
+                    Message::of('fish.move_steps', ['name' => $parameter->inSentence(), 'days' => $one->days]),
                 );
         }
         foreach (self::ASKED as $parameter) {

@@ -53,11 +53,12 @@ final readonly class ChangeContext
             'now' => $keep,
             'source' => array_intersect_key($waters->new, $keep),
             'tan_g_d' => $made,
-            'taken_g_d' => $this->taken($system, $waters),
+            'taken_g_d' => $this->taken($system, $waters, $made),
             'surface_m2' => $surface,
             'days' => 60,
             'booked_l_d' => $turned->batchLD,
             'booked_trickle_l_d' => $turned->litresD() - $turned->batchLD,
+            'booked_source' => array_intersect_key($turned->brings, $keep),
             'booked_topup_l_d' => $turned->evaporation->topUpLD,
             ...$price === null ? [] : ['price_m3' => $price],
         ];
@@ -67,18 +68,19 @@ final readonly class ChangeContext
         return array_map(static fn(FigureRow $row): SchoolOverWeeks => new SchoolOverWeeks($row, $follows), $rows);
     }
 
-    /** What plants, bog, media and microbes take of the nitrate now, g N/d. */
-    private function taken(System $system, TwoWaters $waters): float
+    /** What plants, bog, media, microbes and sludge take of the nitrate now, g N/d. */
+    private function taken(System $system, TwoWaters $waters, float $made): float
     {
         if (!isset($waters->now['no3_n_mg_l'], $waters->now['temp_c'])) {
             return 0.0;
         }
-        $sinks = $this->registry->run(
-            'nitrate.sinks',
-            NitrateSinks::of($system, $waters->now['no3_n_mg_l'], $waters->now['temp_c']),
-        );
+        $sinks = $this->registry->run('nitrate.sinks', [
+            ...NitrateSinks::of($system, $waters->now['no3_n_mg_l'], $waters->now['temp_c']),
+            'production_g_d' => $made,
+        ]);
+        $takes = ['plants_g_d', 'bog_g_d', 'denitrifying_g_d', 'microbes_g_d', 'sludge_g_d'];
 
-        return array_sum(array_map($sinks->number(...), ['plants_g_d', 'bog_g_d', 'denitrifying_g_d', 'microbes_g_d']));
+        return array_sum(array_map($sinks->number(...), $takes));
     }
 
     /**

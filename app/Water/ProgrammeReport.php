@@ -195,9 +195,7 @@ final readonly class ProgrammeReport
             static fn(WaterSource $water): bool => $water->reading($goal->value) !== null &&
                 ($to < $from ? $water->reading($goal->value) < $to : $water->reading($goal->value) > $to),
         );
-        $inner = in_array($goal, [Parameter::Alkalinity, Parameter::Hardness, Parameter::Ph], true)
-            ? $goal->name()
-            : lcfirst($goal->name());
+        $inner = $goal->inSentence();
 
         return 'The new water has ' .
             TwoWaters::say($goal, $new) .
@@ -229,10 +227,7 @@ final readonly class ProgrammeReport
                     ? ($parameter === Parameter::Ph
                         ? ' of pH'
                         : '')
-                    : ' of ' .
-                        (in_array($parameter, [Parameter::Alkalinity, Parameter::Hardness], true)
-                            ? $parameter->name()
-                            : lcfirst($parameter->name())));
+                    : ' of ' . $parameter->inSentence());
         }
 
         return $said === [] ? '' : 'No more in a day, either way, than ' . implode(', ', $said) . '.';

@@ -58,6 +58,7 @@ final readonly class SchoolsCalculator implements Calculator
             Input::number('price_m3', 'Price of water', 'per m³', 0, 1000)->optional(),
             Input::number('booked_l_d', 'Changed by the book, as a mean', 'L/d', 0, 1e8)->optional(),
             Input::number('booked_trickle_l_d', 'Trickle that runs over', 'L/d', 0, 1e8)->optional(),
+            WaterMix::input('booked_source', 'What comes in here')->optional(),
             Input::number('booked_topup_l_d', 'Topped up here', 'L/d', 0, 1e8)->optional(),
         ];
     }
@@ -107,8 +108,13 @@ final readonly class SchoolsCalculator implements Calculator
         );
         $rows = [];
         foreach ([...self::booked($given), ...$this->schools->topic('exchange')->schools] as $school) {
+            // What really comes in may be another water than the one that is looked at.
+            $comes =
+                $school->id === 'booked'
+                    ? WaterMix::known([...$source->values, ...$given->object('booked_source')?->numbers() ?? []])
+                    : $source;
             $topUp = $school->id === 'booked' ? $given->numberOrNull('booked_topup_l_d') ?? $evaporation : $evaporation;
-            [$row, $used] = $this->follow($school, $now, $source, $made, $volume, $topUp / $volume, $days);
+            [$row, $used] = $this->follow($school, $now, $comes, $made, $volume, $topUp / $volume, $days);
             $rows[] = [...$row, 'water_l' => $used, 'cost' => $price === null ? null : ($price * $used) / 1000];
             $work->step(
                 "{$school->name}, after {$days} days.",

@@ -90,6 +90,15 @@ enum Parameter: string
         };
     }
 
+    /** Its name within a sentence: signs stay as they are written. */
+    public function inSentence(): string
+    {
+        return match ($this) {
+            self::Ph, self::Alkalinity, self::Hardness, self::CarbonDioxide => $this->name(),
+            default => lcfirst($this->name()),
+        };
+    }
+
     /** The word that names it in the log bar. */
     public function code(): ?string
     {

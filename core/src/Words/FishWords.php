@@ -27,8 +27,7 @@ final readonly class FishWords
         'bay_nearly_over' => 'Half of the time that fish in {bay} can stay shut off is over: open it, or give it air.',
         'move_apart' => '{name} is {from} here and {to} there: more than {most} at once.',
         'move_steps' =>
-            'Bring {name} of the water they leave, or of the one they go to, ' .
-            'nearer in {days} days first; or net them ' .
+            'First bring the {name} of one of the two waters nearer to the other, over {days} days; or net them ' .
             'across in small numbers and watch them for a day.',
         'move_out_of_worse' =>
             'The water they leave is worse than the one they go to. Nobody is held ' .

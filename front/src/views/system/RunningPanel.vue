@@ -140,7 +140,7 @@ const undo = useSend(
     </ul>
     <p v-for="one in running.data.value.borrowed" :key="one.name" class="small">
       <b>{{ one.name }}</b> ({{ KINDS[one.kind] }}) is lent by
-      <router-link :to="`/systems/${one.from_slug}`">{{ one.from }}</router-link>{{
+      <router-link :to="`/${one.from_slug}`">{{ one.from }}</router-link>{{
         one.circulates
           ? '. Its flow is not counted here: it stands in no line of this system.'
           : ' and counts here.'
