@@ -6,10 +6,15 @@ use App\Book\LogCommand;
 use App\Dosing\DoseCommand;
 use App\Http\ErrorAnswers;
 use App\Http\PlainHeaders;
-use App\Site\DemoLoginsCommand;
+use App\Http\ReadableText;
+use App\Http\RequestLog;
+use App\Operation\DemoCommand;
+use App\Operation\WelcomeCommand;
 use App\Site\PersonCommand;
+use App\Transfer\BackupCommand;
 use App\Transfer\ExportCommand;
-use App\Transfer\ImportCommand;
+use App\Transfer\RestoreCommand;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -26,18 +31,26 @@ $app = Application::configure(basePath: dirname(__DIR__))
         },
     )
     ->withCommands([
-        DemoLoginsCommand::class,
+        BackupCommand::class,
+        DemoCommand::class,
         DoseCommand::class,
         ExportCommand::class,
-        ImportCommand::class,
         LogCommand::class,
         PersonCommand::class,
+        RestoreCommand::class,
+        WelcomeCommand::class,
     ])
+    ->withSchedule(function (Schedule $schedule): void {
+        // Looked at often, so that a machine that slept through the night is backed up when it wakes.
+        $schedule->command('ironwort:backup --due')->everyTenMinutes();
+    })
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin serves pages and data, so there is nothing to share across origins.
         $middleware->remove(HandleCors::class);
         $middleware->trustProxies(at: array_filter(explode(',', (string) getenv('TRUSTED_PROXIES'))));
+        $middleware->prepend(RequestLog::class);
         $middleware->append(PlainHeaders::class);
+        $middleware->append(ReadableText::class);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
@@ -46,7 +59,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->create();
 
 // All that is written at run time lives under var/, so that the code itself can stay read-only.
-$app->useEnvironmentPath($app->basePath('var'));
-$app->useStoragePath($app->basePath('var/storage'));
+$var = getenv('IRONWORT_VAR') ?: $app->basePath('var');
+$app->useEnvironmentPath($var);
+$app->useStoragePath("{$var}/storage");
 
 return $app;

@@ -13,7 +13,8 @@ return [
     'cookie' => 'ironwort_session',
     'path' => '/',
     'domain' => null,
-    'secure' => (bool) env('SESSION_SECURE_COOKIE', false),
+    // Left open, a cookie is kept to TLS wherever the page came by it.
+    'secure' => env('SESSION_SECURE_COOKIE'),
     'http_only' => true,
     'same_site' => 'lax',
 ];

@@ -6,13 +6,17 @@ namespace App\Http;
 
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Session\TokenMismatchException;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use Ironwort\Core\Calc\BadInput;
+use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -22,6 +26,10 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  */
 final readonly class ErrorAnswers
 {
+    private const AWAY =
+        'The database does not answer just now, so nothing can be read or kept. It is usually back within seconds; ' .
+        'this page tries again by itself. If it stays away, look at what bin/start says.';
+
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport(BadInput::class);
@@ -31,11 +39,14 @@ final readonly class ErrorAnswers
                 ? false
                 : null,
         );
-        $exceptions->render(static function (\Throwable $fault, Request $request): ?JsonResponse {
+        self::report($exceptions);
+        $exceptions->render(static function (\Throwable $fault, Request $request): ?SymfonyResponse {
+            $away = DatabaseFault::away($fault);
             if (!$request->is('api/*')) {
-                return null;
+                return $away ? self::awayPage() : null;
             }
             [$status, $message, $errors] = match (true) {
+                $away => [503, self::AWAY, []],
                 $fault instanceof ValidationException => [
                     $fault->status,
                     'Something typed cannot be used yet.',
@@ -82,6 +93,43 @@ final readonly class ErrorAnswers
                 $fault instanceof HttpExceptionInterface ? $fault->getHeaders() : [],
             );
         });
+    }
+
+    /** What is written down of a fault: what it is and where, in a few lines, and nothing that somebody typed. */
+    private static function report(Exceptions $exceptions): void
+    {
+        $exceptions->reportable(static function (\Throwable $fault): bool {
+            if (DatabaseFault::away($fault)) {
+                Log::error('The database is away.');
+
+                return false;
+            }
+            if ($fault instanceof QueryException) {
+                Log::error('A query failed.', DatabaseFault::told($fault));
+
+                return false;
+            }
+            Log::error(mb_substr($fault::class . ': ' . $fault->getMessage(), 0, 500), [
+                'at' => DatabaseFault::ours($fault),
+            ]);
+
+            return false;
+        });
+    }
+
+    private static function awayPage(): SymfonyResponse
+    {
+        return new Response(
+            '<!DOCTYPE html><html lang="en-GB"><meta charset="utf-8"><title>Ironwort</title>' .
+                '<meta name="viewport" content="width=device-width, initial-scale=1">' .
+                '<meta http-equiv="refresh" content="10">' .
+                '<body style="font:1.1rem/1.5 sans-serif;margin:12vh auto;max-width:36rem;padding:0 1rem">' .
+                '<h1>Ironwort</h1><p role="alert">' .
+                self::AWAY .
+                '</p></body></html>',
+            503,
+            ['Retry-After' => '10'],
+        );
     }
 
     /** A name is told apart without regard to capitals, which only the index behind it can do for two at once. */

@@ -22,6 +22,9 @@ final class PlainHeaders
         );
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
+        if ($request->secure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
         if ($request->is('api/*')) {
             $response->headers->set('Cache-Control', 'no-store');
         }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A person who signs in.
@@ -25,6 +26,16 @@ final class User extends Authenticatable
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];
+
+    protected static function booted(): void
+    {
+        // Whoever had the old password is out, wherever they came in.
+        self::updated(static function (self $person): void {
+            if ($person->wasChanged('password')) {
+                DB::table('sessions')->where('user_id', $person->id)->delete();
+            }
+        });
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

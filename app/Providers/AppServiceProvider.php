@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\QueryCount;
+use App\Http\RequestLog;
 use App\Models\User;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
 use Ironwort\Core\Catalogue\Library;
@@ -34,6 +37,8 @@ final class AppServiceProvider extends ServiceProvider
                 $config,
             ),
         );
+        $this->app->singleton(QueryCount::class);
+        $this->app->singleton(RequestLog::class);
         $this->app->singleton(Library::class, static fn(): Library => Library::shipped());
         $this->app->singleton(
             Registry::class,
@@ -72,6 +77,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         JsonResource::withoutWrapping();
+        DB::listen(fn() => $this->app->make(QueryCount::class)->one());
         Model::shouldBeStrict(!$this->app->environment('production'));
         Gate::define('write', static fn(User $user): bool => $user->role->writes());
     }

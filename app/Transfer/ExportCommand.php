@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace App\Transfer;
 
 use App\Models\Site;
-use Illuminate\Console\Command;
 use Ironwort\Core\Calc\BadInput;
 
-final class ExportCommand extends Command
+final class ExportCommand extends BookCommand
 {
-    protected $signature =
-        'ironwort:export {file : the zip to write} {--site= : name of the ' . 'site, where there is more than one}';
+    protected $signature = 'ironwort:export {file : the zip to write}
+        {--site= : name of the site, where there is more than one}';
 
-    protected $description = 'Write a whole book as one zip of JSON and CSV with a manifest';
+    protected $description = 'Write the book of one site as a zip for other programs, without passwords';
 
-    public function handle(WholeBook $book): int
+    public function handle(WriteBook $book): int
     {
         $name = $this->option('site');
         $sites = Site::query()
@@ -28,15 +27,14 @@ final class ExportCommand extends Command
 
             return 2;
         }
-        $file = $this->argument('file');
         try {
-            $counts = $book->export($sites->firstOrFail(), is_string($file) ? $file : '');
+            $counts = $book->write($sites->toBase(), $this->file(), secrets: false);
         } catch (BadInput $bad) {
             $this->error(implode(' ', $bad->errors));
 
             return 2;
         }
-        $this->line(array_sum($counts) . " rows, {$counts['systems']} systems, {$counts['readings']} readings.");
+        $this->line($this->told($counts) . '.');
 
         return self::SUCCESS;
     }

@@ -5,9 +5,13 @@ import { useSession } from './api/queries'
 import AppFrame from './parts/AppFrame.vue'
 import { theme } from './state/theme'
 import { overrides } from './theme/naive'
+import FirstOwnerPage from './views/sign-in/FirstOwnerPage.vue'
 import SignInPage from './views/sign-in/SignInPage.vue'
 
 const session = useSession()
+// The link of a new book leads here, before there is anybody to sign in.
+const firstKey =
+  window.location.pathname === '/first-owner' ? new URLSearchParams(window.location.search).get('key') : null
 const person = computed(() => session.data.value?.person ?? null)
 </script>
 
@@ -24,6 +28,7 @@ const person = computed(() => session.data.value?.person ?? null)
       {{ session.error.value?.message }}
     </p>
     <AppFrame v-else-if="person" :person="person" />
+    <FirstOwnerPage v-else-if="firstKey" :first-key="firstKey" />
     <SignInPage v-else :demo="session.data.value?.demo ?? []" />
   </NConfigProvider>
 </template>

@@ -85,8 +85,9 @@ final class DoorsTest
         'Book' => ['Expected', 'Http', 'Maturing', 'Models', 'Readings', 'Running', 'Volumes', 'Water'],
         'Round' => ['Capacity', 'Dosing', 'Http', 'Maturing', 'Models', 'Readings', 'Running', 'State', 'Volumes'],
         'Catalogue' => ['Build', 'Http', 'Models'],
-        'Site' => ['Build', 'Capacity', 'Forms', 'Http', 'Models', 'Readings', 'State', 'Volumes'],
         'Transfer' => ['Book', 'Models'],
+        'Operation' => ['Http', 'Models', 'Transfer'],
+        'Site' => ['Build', 'Capacity', 'Forms', 'Http', 'Models', 'Operation', 'Readings', 'State', 'Volumes'],
     ];
 
     /** The core imports itself and PHP: no framework, no interface, no database. */
