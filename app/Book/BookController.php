@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
+use Ironwort\Core\Calc\BadInput;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The book of a system: its entries, its score, words beside numbers, and CSV out and in. */
@@ -33,7 +34,7 @@ final class BookController extends Controller
     {
         $words = $request->words();
         $photo = $request->photo();
-        Note::query()->firstOrCreate(
+        $kept = Note::query()->firstOrCreate(
             ['id' => strtoupper($id)],
             [
                 'words' => $words,
@@ -45,6 +46,9 @@ final class BookController extends Controller
             ],
         );
 
+        if (!$kept->wasRecentlyCreated && $kept->words !== $words) {
+            throw BadInput::at('id', 'Under this key other words are kept: they stand as they are.');
+        }
         if ($photo !== null) {
             Photo::query()->firstOrCreate(['id' => strtoupper($id)], [...$photo, 'site_id' => $system->site_id]);
         }

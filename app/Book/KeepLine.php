@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Forms\LocalTime;
 use App\Http\ClientKey;
 use App\Maturing\BookSeed;
 use App\Maturing\PlannedSeed;
@@ -94,9 +95,7 @@ final readonly class KeepLine
             throw BadInput::at('line', 'Type at least one reading, as am .5 ph 7.8 t 18.');
         }
         $at = self::when($line->time, $system->site->timezone);
-        if ($at->isAfter(now()->addMinutes(2))) {
-            throw BadInput::at('line', 'This time is still to come: nothing is written before it happens.');
-        }
+        LocalTime::refuseFuture($at, $system->site->timezone, 'line');
         if ($line->feedG !== null && $line->feedG > 500000) {
             throw BadInput::at('line', 'So much feed cannot be.');
         }
@@ -233,13 +232,16 @@ final readonly class KeepLine
         );
     }
 
+    /** @throws BadInput at `line` where a clock that changed leaves it open */
     public static function when(?LogTime $time, string $timezone): Carbon
     {
         if ($time === null) {
             return Carbon::now();
         }
         $day = Carbon::now($timezone);
+        $date = ($time->yesterday ? $day->subDay() : $day)->format('Y-m-d');
+        $clock = sprintf(' %02d:%02d', $time->hour, $time->minute);
 
-        return ($time->yesterday ? $day->subDay() : $day)->setTime($time->hour, $time->minute)->utc();
+        return LocalTime::read($date . $clock . $time->offset, $timezone, 'line', $time->yesterday ? 'H:iP' : '@H:iP');
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Book;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 
 /** A line of the log bar, and the key its client made for what it books. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Http\FormRequest;
 use App\Models\Photo;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Rounds;
 

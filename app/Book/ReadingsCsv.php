@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Forms\LocalTime;
 use App\Models\System;
 use App\Models\User;
 use App\Models\Vessel;
@@ -236,12 +237,11 @@ final readonly class ReadingsCsv
             if ($n % self::CHUNK === 0) {
                 $progress?->__invoke((0.5 * $n) / count($table->rows));
             }
-            $at = self::when($row[$time] ?? '', $system->site->timezone);
-            if ($at === null || $at->isFuture()) {
+            try {
+                $at = self::when($row[$time] ?? '', $system->site->timezone);
+            } catch (BadInput $bad) {
                 $errors['row ' . ($n + 2)] =
-                    $at === null
-                        ? '“' . mb_substr($row[$time] ?? '', 0, 30) . '” is no time.'
-                        : 'This time is still to come.';
+                    '“' . mb_substr($row[$time] ?? '', 0, 30) . '”: ' . implode(' ', $bad->errors);
 
                 continue;
             }
@@ -291,23 +291,15 @@ final readonly class ReadingsCsv
         return [$visits, $errors, $known];
     }
 
-    /** A time with or without a zone, day first where the day stands first; the site's own where none is said. */
-    private static function when(string $text, string $zone): ?Carbon
+    /**
+     * A time with or without a zone, day first where the day stands first; the site's own where none is said.
+     *
+     * @throws BadInput
+     */
+    private static function when(string $text, string $zone): Carbon
     {
-        $text = trim($text);
-        $text = (string) preg_replace('#^(\d{1,2})[./](\d{1,2})[./](\d{4})#', '$3-$2-$1', $text);
-        if (
-            preg_match(
-                '/^\d{4}-\d{1,2}-\d{1,2}([T ]\d{1,2}:\d{2}(:\d{2}(\.\d+)?)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/',
-                $text,
-            ) !== 1
-        ) {
-            return null;
-        }
-        try {
-            return Carbon::parse($text, $zone)->utc();
-        } catch (\Exception) {
-            return null;
-        }
+        $text = (string) preg_replace('#^(\d{1,2})[./](\d{1,2})[./](\d{4})#', '$3-$2-$1', trim($text));
+
+        return LocalTime::past($text, $zone, 'time');
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Book;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Http\FormRequest;
 use App\Models\Pump;
 use App\Models\System;
 use App\Models\Vessel;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** The form of a part of the build: its name, its kind where it has kinds, and the version its editor has seen. */

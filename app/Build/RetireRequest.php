@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Build;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 
 /** Whether a part is taken out of service, or put back in. */
 final class RetireRequest extends FormRequest

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Http\FormRequest;
 use App\Models\System;
 use App\Models\Vessel;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 
 /** A bay to be shut off from its loop, or let in again. */

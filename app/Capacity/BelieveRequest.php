@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Capacity;
 
+use App\Http\FormRequest;
 use App\Models\FilterTest;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 
 /** The measurement of a filter that is to stand in for its estimate, or none. */

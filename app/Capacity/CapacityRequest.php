@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Capacity;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 
 /** The conditions and what-ifs of the Capacity page, as typed. */
 class CapacityRequest extends FormRequest

@@ -134,7 +134,7 @@ final class FilterController extends Controller
             $system->load('site'),
             $this->person($request),
             $request->stage($system),
-            $request->at(),
+            $request->at($system),
             $request->seenPct(),
         );
 
@@ -155,36 +155,54 @@ final class FilterController extends Controller
         return $this->standing($system);
     }
 
+    /** The kept ones by name; each is reckoned when it is looked at. */
     public function whatIfs(System $system): JsonResponse
     {
-        $water = LatestWater::of($system);
-        $rows = [];
-        foreach (WhatIf::query()->where('system_id', $system->id)->orderBy('name')->get() as $kept) {
-            try {
-                $capacity = $this->capacity->of($system, $water, $kept->changes);
-            } catch (BadInput) {
-                // A stage it speaks of is gone; it is listed, with nothing worked out.
-                $capacity = null;
-            }
-            $shown = $capacity?->toArray();
-            $rows[] = [
-                'id' => $kept->id,
-                'name' => $kept->name,
-                'changes' => (object) $kept->changes,
-                'load' => $capacity?->load?->toArray(),
-                'capacity' => $capacity?->capacity?->toArray(),
-                'grown' => $capacity?->grown?->toArray(),
-                'settles' => $shown['settles'] ?? [],
-                'room' => $capacity?->room?->toArray(),
-            ];
-        }
+        $kept = WhatIf::query()->where('system_id', $system->id)->orderBy('name')->limit(WhatIf::MOST)->get();
 
-        return new JsonResponse($rows);
+        return new JsonResponse(
+            $kept
+                ->map(
+                    static fn(WhatIf $one): array => [
+                        'id' => $one->id,
+                        'name' => $one->name,
+                        'changes' => (object) $one->changes,
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    public function whatIf(System $system, string $id): JsonResponse
+    {
+        $kept = WhatIf::query()->where('system_id', $system->id)->findOrFail(strtoupper($id));
+        try {
+            $capacity = $this->capacity->of($system, LatestWater::of($system), $kept->changes);
+        } catch (BadInput) {
+            // A stage it speaks of is gone; it is listed, with nothing worked out.
+            $capacity = null;
+        }
+        $shown = $capacity?->toArray();
+
+        return new JsonResponse([
+            'id' => $kept->id,
+            'name' => $kept->name,
+            'changes' => (object) $kept->changes,
+            'load' => $capacity?->load?->toArray(),
+            'capacity' => $capacity?->capacity?->toArray(),
+            'grown' => $capacity?->grown?->toArray(),
+            'settles' => $shown['settles'] ?? [],
+            'room' => $capacity?->room?->toArray(),
+        ]);
     }
 
     public function keepWhatIf(WhatIfRequest $request, System $system, string $id): JsonResponse
     {
         $changes = $request->changes();
+        $others = WhatIf::query()->where('system_id', $system->id)->where('id', '<>', strtoupper($id));
+        if ($others->count() >= WhatIf::MOST) {
+            throw BadInput::at('name', WhatIf::MOST . ' are kept here already: let go of one first.');
+        }
         $loaded = $system->unsetRelations();
         $this->capacity->read($loaded, LatestWater::of($loaded), $changes);
         WhatIf::query()->updateOrCreate(

@@ -6,9 +6,9 @@ namespace App\Capacity;
 
 use App\Forms\Moment;
 use App\Forms\TypedInputs;
+use App\Http\FormRequest;
 use App\Models\Stage;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
@@ -24,9 +24,9 @@ final class FlushRequest extends FormRequest
     }
 
     /** @throws BadInput at `at` */
-    public function at(): Carbon
+    public function at(System $system): Carbon
     {
-        return Moment::past($this->input('at'), 'at');
+        return Moment::past($this->input('at'), 'at', $system->site->timezone);
     }
 
     /** @throws BadInput at `seen_pct` */

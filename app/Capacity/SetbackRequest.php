@@ -6,8 +6,8 @@ namespace App\Capacity;
 
 use App\Forms\Day;
 use App\Forms\TypedInputs;
+use App\Http\FormRequest;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Intake;
 use Ironwort\Core\Filter\Deed;

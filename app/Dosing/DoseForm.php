@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
+use App\Forms\LocalTime;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Measure\TypedNumber;
@@ -17,9 +18,6 @@ use Ironwort\Core\Measure\UnreadableNumber;
  */
 final readonly class DoseForm
 {
-    /** A clock may run a little ahead of this one. */
-    private const CLOCK_SLACK_MIN = 2;
-
     /** @param  array<array-key, mixed>  $typed  all that was sent, for the fields of the bench */
     public function __construct(public array $typed) {}
 
@@ -79,26 +77,14 @@ final readonly class DoseForm
     }
 
     /** When it was given; now where nothing is typed. */
-    public function givenAt(): Carbon
+    public function givenAt(string $zone): Carbon
     {
         $text = $this->text('given_at');
-        if ($text === '') {
-            return Carbon::now();
-        }
-        try {
-            $at = Carbon::parse($text)->utc();
-        } catch (\Exception) {
-            throw BadInput::at('given_at', 'Write the time as 2026-05-31T08:30.');
-        }
+        $at = $text === '' ? Carbon::now() : LocalTime::past($text, $zone, 'given_at');
 
-        return match (true) {
-            $at->isAfter(Carbon::now()->addMinutes(self::CLOCK_SLACK_MIN)) => throw BadInput::at(
-                'given_at',
-                'This time is still to come.',
-            ),
-            $at->isBefore(Carbon::now()->subYears(50)) => throw BadInput::at('given_at', 'This time is too long ago.'),
-            default => $at,
-        };
+        return $at->isBefore(Carbon::now()->subYears(50))
+            ? throw BadInput::at('given_at', 'This time is too long ago.')
+            : $at;
     }
 
     /** What the keeper's scale reads to, g. */

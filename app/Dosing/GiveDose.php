@@ -66,7 +66,7 @@ final readonly class GiveDose
                 'given_at',
                 $system,
                 $user,
-                $form->givenAt(),
+                $form->givenAt($system->site->timezone),
                 static fn(Dose $dose): string => $dose->text(),
             );
         }
@@ -125,7 +125,7 @@ final readonly class GiveDose
         string $unit,
     ): Dose {
         $own = ['site_id' => $system->site_id, 'system_id' => $system->id, 'user_id' => $user->id];
-        $at = $form->done() ? $form->givenAt() : Carbon::now();
+        $at = $form->done() ? $form->givenAt($system->site->timezone) : Carbon::now();
         if ($dose->dosable->id === 'zeolite') {
             Charge::query()->create([
                 ...$own,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 
 /** Why a course ends. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Fish;
 
+use App\Http\FormRequest;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 
 /** Fish that go: sold, lost, or moved to another system of the same site. */

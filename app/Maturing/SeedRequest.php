@@ -6,9 +6,9 @@ namespace App\Maturing;
 
 use App\Forms\Day;
 use App\Forms\TypedInputs;
+use App\Http\FormRequest;
 use App\Models\Seed;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Filter\SeedKind;

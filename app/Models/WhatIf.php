@@ -12,6 +12,9 @@ namespace App\Models;
  */
 final class WhatIf extends Part
 {
+    /** Side by side, no more can be compared. */
+    public const MOST = 12;
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -14,7 +14,9 @@ final class FirstOwnerController extends Controller
 {
     public function show(Request $request): JsonResponse
     {
-        return new JsonResponse(['open' => FirstOwner::open($request->string('key')->toString())]);
+        $key = $request->query('key');
+
+        return new JsonResponse(['open' => is_string($key) && FirstOwner::open($key)]);
     }
 
     public function store(FirstOwnerRequest $request): JsonResponse

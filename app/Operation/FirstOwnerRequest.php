@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Operation;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 
 /** Who keeps this book, and where. */
 final class FirstOwnerRequest extends FormRequest

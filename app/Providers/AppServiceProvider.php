@@ -10,8 +10,9 @@ use App\Models\User;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\Resources\Json\JsonResource;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
 use Ironwort\Core\Catalogue\Library;
@@ -77,7 +78,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         JsonResource::withoutWrapping();
-        DB::listen(fn() => $this->app->make(QueryCount::class)->one());
+        Event::listen(QueryExecuted::class, fn() => $this->app->make(QueryCount::class)->one());
         Model::shouldBeStrict(!$this->app->environment('production'));
         Gate::define('write', static fn(User $user): bool => $user->role->writes());
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
+use App\Http\FormRequest;
 use App\Models\System;
 use App\Models\WaterSource;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 
 /** The water a system is filled from, or none. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Readings;
 
 use App\Forms\TypedInputs;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Judge\Parameter;

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
+use App\Forms\LocalTime;
 use App\Forms\VesselChoice;
+use App\Http\FormRequest;
 use App\Models\System;
 use App\Models\Visit;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
@@ -61,14 +62,8 @@ final class VisitRequest extends FormRequest
         if ($text === '') {
             return Carbon::now();
         }
-        if (preg_match('/^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:?\d{2})?$/', $text) !== 1) {
-            throw BadInput::at('taken_at', 'Write the time as 2026-05-31 07:10.');
-        }
-        try {
-            return Carbon::parse($text, $timezone)->utc();
-        } catch (\Exception) {
-            throw BadInput::at('taken_at', 'There is no such day or time.');
-        }
+
+        return LocalTime::past($text, $timezone, 'taken_at');
     }
 
     /**

@@ -31,7 +31,7 @@ final class RunningController extends Controller
             $this->person($request),
             $request->part($system),
             $request->state(),
-            $request->at(),
+            $request->at($system),
             $request->reason(),
             $request->lentTo($system),
         );

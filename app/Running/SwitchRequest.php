@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Running;
 
 use App\Forms\Moment;
+use App\Http\FormRequest;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\Switching;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 
@@ -54,9 +54,9 @@ final class SwitchRequest extends FormRequest
     }
 
     /** @throws BadInput at `at` */
-    public function at(): Carbon
+    public function at(System $system): Carbon
     {
-        return Moment::past($this->input('at'), 'at');
+        return Moment::past($this->input('at'), 'at', $system->site->timezone);
     }
 
     public function reason(): ?string

@@ -6,8 +6,8 @@ namespace App\Shelf;
 
 use App\Forms\Day;
 use App\Forms\TypedInputs;
+use App\Http\FormRequest;
 use App\Models\Kit;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;

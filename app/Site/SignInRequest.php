@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Site;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 
 /** Who signs in, and by what. */
 final class SignInRequest extends FormRequest

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Site;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\FormRequest;
 
 /** Whether a system is put to sleep, or woken. */
 final class SleepRequest extends FormRequest

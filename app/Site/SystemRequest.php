@@ -6,9 +6,9 @@ namespace App\Site;
 
 use App\Build\BuildTemplates;
 use App\Forms\Began;
+use App\Http\FormRequest;
 use App\Models\System;
 use App\Models\User;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\LimitTable;

@@ -175,10 +175,9 @@ final readonly class ReadBook
 
     private static function site(\stdClass $row, bool $beside): void
     {
-        // What is looked at beside the book is nobody's demo, and told apart by its name.
+        // Told apart by its name from the one it was taken from.
         if ($beside) {
             $row->name = Str::limit(self::text($row->name), 45, '') . ', restored ' . now()->format('j M Y H:i:s');
-            $row->is_demo = false;
         }
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Volumes;
 
+use App\Http\FormRequest;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** The measurement whose volume is gone by from now on; none for the geometry. */

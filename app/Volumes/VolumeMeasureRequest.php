@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Volumes;
 
 use App\Forms\TypedInputs;
+use App\Http\FormRequest;
 use App\Models\VolumeMeasure;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Catalogue\Registry;

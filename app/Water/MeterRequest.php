@@ -6,9 +6,9 @@ namespace App\Water;
 
 use App\Forms\Moment;
 use App\Forms\TypedInputs;
+use App\Http\FormRequest;
 use App\Models\MeterReading;
 use App\Models\System;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
@@ -35,7 +35,7 @@ final class MeterRequest extends FormRequest
     /** @throws BadInput at `at` */
     public function at(System $system): Carbon
     {
-        $at = Moment::past($this->input('at'), 'at');
+        $at = Moment::past($this->input('at'), 'at', $system->site->timezone);
         $last = self::last($system);
 
         return $last !== null && $at->lte($last->read_at) ? throw BadInput::at('at', 'It was read after that.') : $at;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Water;
 
 use App\Forms\Day;
+use App\Http\FormRequest;
 use App\Readings\ReadTypedReadings;
 use App\Readings\VisitRequest;
-use Illuminate\Foundation\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 
 /** A test of a water: its readings, on which side of the treatment, whether its chlorine is bound. */

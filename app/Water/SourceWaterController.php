@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Water;
 
 use App\Http\Controller;
+use App\Models\System;
+use App\Models\Trickle;
+use App\Models\WaterChange;
 use App\Models\WaterSource;
 use App\Models\WaterTest;
 use App\Shelf\ShelfReport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Reading;
 
 /** The waters systems are filled from, and their tests. */
@@ -59,7 +63,23 @@ final class SourceWaterController extends Controller
 
     public function remove(Request $request, string $id): JsonResponse
     {
-        WaterSource::query()->where('site_id', $this->person($request)->site_id)->whereKey(strtoupper($id))->delete();
+        $site = $this->person($request)->site_id;
+        $water = WaterSource::query()->where('site_id', $site)->whereKey(strtoupper($id))->first();
+        if ($water !== null) {
+            $filled = System::query()->where('water_id', $water->id)->orderBy('name')->pluck('name');
+            $used =
+                WaterChange::query()->where('water_id', $water->id)->exists() ||
+                Trickle::query()->where('water_id', $water->id)->exists();
+            if ($filled->isNotEmpty() || $used) {
+                throw BadInput::at(
+                    'id',
+                    $filled->isNotEmpty()
+                        ? $filled->implode(', ') . ' filled from it: say first which water comes in there now.'
+                        : 'Changes or trickles in the book came from it: it stays with them.',
+                );
+            }
+            $water->delete();
+        }
 
         return new JsonResponse($this->shelf->of($this->person($request)->site));
     }

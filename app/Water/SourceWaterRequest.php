@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Water;
 
+use App\Http\FormRequest;
 use App\Models\User;
 use App\Models\WaterSource;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** A water that systems are filled from: its name, what it is, what it runs through. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { darkTheme, NConfigProvider } from 'naive-ui'
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { useSession } from './api/queries'
 import AppFrame from './parts/AppFrame.vue'
 import { theme } from './state/theme'
@@ -12,7 +13,15 @@ const session = useSession()
 // The link of a new book leads here, before there is anybody to sign in.
 const firstKey =
   window.location.pathname === '/first-owner' ? new URLSearchParams(window.location.search).get('key') : null
+const router = useRouter()
 const person = computed(() => session.data.value?.person ?? null)
+watch(
+  person,
+  (who) => {
+    if (who && firstKey) router.replace('/')
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

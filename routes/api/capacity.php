@@ -16,6 +16,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/capacity', [CapacityController::class, '__invoke']);
     Route::get('systems/{system}/filter', [FilterController::class, 'show']);
     Route::get('systems/{system}/what-ifs', [FilterController::class, 'whatIfs']);
+    Route::get('systems/{system}/what-ifs/{id}', [FilterController::class, 'whatIf'])->whereUlid('id');
 
     Route::middleware(['can:write', Writing::class])->group(function (): void {
         Route::put('systems/{system}/filter/tests/{id}', [FilterController::class, 'test'])

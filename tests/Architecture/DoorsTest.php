@@ -82,7 +82,7 @@ final class DoorsTest
             'State',
             'Volumes',
         ],
-        'Book' => ['Expected', 'Http', 'Maturing', 'Models', 'Readings', 'Running', 'Volumes', 'Water'],
+        'Book' => ['Expected', 'Forms', 'Http', 'Maturing', 'Models', 'Readings', 'Running', 'Volumes', 'Water'],
         'Round' => ['Capacity', 'Dosing', 'Http', 'Maturing', 'Models', 'Readings', 'Running', 'State', 'Volumes'],
         'Catalogue' => ['Build', 'Http', 'Models'],
         'Transfer' => ['Book', 'Models'],

@@ -322,10 +322,10 @@ final class FishAndCapacityTest extends TestCase
         $this->putJson("/api/systems/long-vat/what-ifs/{$id}", ['name' => 'July', 'temp_c' => '24', 'fish_more' => '3'])
             ->assertOk()
             ->assertJsonPath('0.name', 'July');
-        $july = $this->getJson('/api/systems/long-vat/what-ifs')->assertOk();
+        $july = $this->getJson("/api/systems/long-vat/what-ifs/{$id}")->assertOk();
         self::assertEqualsWithDelta(
             $this->capacity('?temp_c=24&fish_more=3')['capacity']['value'],
-            $july->json('0.capacity.value'),
+            $july->json('capacity.value'),
             1e-9,
         );
         $this->putJson('/api/systems/long-vat/what-ifs/01JD00000000000000000000W2', [

@@ -106,7 +106,7 @@ final class TestingTheWaterTest extends TestCase
         $readings = $this->typed(['ph' => '7.8']);
         $this->book($readings, ['taken_at' => now()->addHour()->toIso8601String()])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.taken_at', 'This time is still to come: a reading cannot be from the future.');
+            ->assertJsonStructure(['errors' => ['taken_at']]);
         $this->book($readings, ['taken_at' => 'last spring'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['taken_at']]);

@@ -1,4 +1,4 @@
-import { QueryClient, useQuery } from '@tanstack/vue-query'
+import { QueryClient, useQueries, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { answer, api, Refusal } from './client'
 import type { Calculation, Figure } from './types'
@@ -120,6 +120,22 @@ export const useWhatIfs = (slug: MaybeRefOrGetter<string>) =>
       answer(() =>
         api.GET('/api/systems/{system}/what-ifs', { params: { path: { system: toValue(slug) } } }),
       ),
+  })
+
+/** What each of them comes to now. */
+export const useReckonedWhatIfs = (slug: MaybeRefOrGetter<string>, ids: MaybeRefOrGetter<string[]>) =>
+  useQueries({
+    queries: computed(() =>
+      toValue(ids).map((id) => ({
+        queryKey: ['what-ifs', toValue(slug), id],
+        queryFn: () =>
+          answer(() =>
+            api.GET('/api/systems/{system}/what-ifs/{id}', {
+              params: { path: { system: toValue(slug), id } },
+            }),
+          ),
+      })),
+    ),
   })
 
 /** Who lives in a system and what they are fed. */

@@ -21,7 +21,7 @@ const book = useSend(
         ...path(key),
         body: {
           stage: what.stage,
-          at: form.at ? new Date(form.at).toISOString() : null,
+          at: form.at || null,
           seen_pct: what.seen ? form.seen_pct : null,
         },
       }),

@@ -2,7 +2,7 @@
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
-import { useWhatIfs } from '@/api/queries'
+import { useReckonedWhatIfs, useWhatIfs } from '@/api/queries'
 import type { Capacity, Figure, Room, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import FigureButton from '@/parts/FigureButton.vue'
@@ -18,6 +18,10 @@ const props = defineProps<{
 const emit = defineEmits<{ open: [changes: Record<string, string>] }>()
 
 const kept = useWhatIfs(() => props.system.slug)
+const reckoned = useReckonedWhatIfs(
+  () => props.system.slug,
+  () => (kept.data.value ?? []).map((row) => row.id),
+)
 const name = ref('')
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const keep = useSend(
@@ -43,11 +47,17 @@ type Side = {
   settles: Figure[]
   room: Room | null
 }
+const EMPTY: Side = { load: null, capacity: null, grown: null, settles: [], room: null }
 const asked = computed(() => Object.keys(props.given).length > 0)
 const sides = computed<{ id: string; name: string; side: Side; changes?: Record<string, string> }[]>(() => [
   { id: 'now', name: 'Now', side: props.now },
   ...(asked.value ? [{ id: 'then', name: 'Then', side: props.then as Side }] : []),
-  ...(kept.data.value ?? []).map((row) => ({ id: row.id, name: row.name, side: row, changes: row.changes })),
+  ...(kept.data.value ?? []).map((row, i) => ({
+    id: row.id,
+    name: row.name,
+    side: reckoned.value[i]?.data ?? EMPTY,
+    changes: row.changes,
+  })),
 ])
 const settled = (side: Side, label: string) => side.settles.find((figure) => figure.label === label) ?? null
 const rows: { name: string; figure: (side: Side) => Figure | null }[] = [

@@ -89,7 +89,7 @@ const give = useSend(
             ? {
                 given_amount: already.value.amount,
                 given_unit: found.value?.unit_given,
-                given_at: already.value.at && new Date(already.value.at).toISOString(),
+                given_at: already.value.at,
               }
             : {}),
         },
