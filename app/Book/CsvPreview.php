@@ -14,6 +14,7 @@ final readonly class CsvPreview
     /**
      * @param  array<int, array{parameter: string, unit: ?string}>  $mapping  by column
      * @param  array<string, string>  $errors  by place in the file
+     * @param  int  $faults  cells that cannot be used, of which the first are told
      * @param  int  $known  visits the book has already
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class CsvPreview
         public int $readings,
         public int $known,
         public array $errors,
+        public int $faults,
     ) {}
 
     /** @return array<string, mixed> */
@@ -38,7 +40,7 @@ final readonly class CsvPreview
                 array_keys($this->table->head),
                 $this->table->head,
             ),
-            'rows' => array_slice($this->table->rows, 0, self::SHOWN_ROWS),
+            'rows' => $this->first(),
             'count' => $this->visits,
             'readings' => $this->readings,
             'known' => $this->known,
@@ -51,7 +53,21 @@ final readonly class CsvPreview
                 0,
                 self::SHOWN_ERRORS,
             ),
-            'error_count' => count($this->errors),
+            'error_count' => $this->faults,
         ];
+    }
+
+    /** @return list<list<string>> */
+    private function first(): array
+    {
+        $first = [];
+        foreach ($this->table->rows() as $row) {
+            if (count($first) === self::SHOWN_ROWS) {
+                break;
+            }
+            $first[] = $row;
+        }
+
+        return $first;
     }
 }

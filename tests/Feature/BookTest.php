@@ -6,11 +6,9 @@ namespace Tests\Feature;
 
 use App\Models\Note;
 use App\Models\Visit;
-use App\Transfer\WholeBook;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
-use Ironwort\Core\Calc\BadInput;
 use Tests\TestCase;
 
 /** The book: what is written, corrected, taken back, drawn, and carried out and in as CSV. */
@@ -239,7 +237,11 @@ final class BookTest extends TestCase
             ->assertExactJson(['visits' => 2, 'readings' => 4, 'known' => 0]);
         $import("time,ammonia,ph\n2026-05-01T06:10:00Z,.5,7.8\n2026-05-04,>8,\n")
             ->assertOk()
-            ->assertExactJson(['visits' => 1, 'readings' => 1, 'known' => 1]);
+            ->assertExactJson(['visits' => 2, 'readings' => 3, 'known' => 0]);
+        // Known is what has all its values at that time and place: another value in the same second is another visit.
+        $import("time,ammonia,ph\n2026-05-01T06:10:00Z,.5,7.8\n2026-05-01T06:10:00Z,.6,7.8\n2026-05-04,>8,\n")
+            ->assertOk()
+            ->assertExactJson(['visits' => 1, 'readings' => 2, 'known' => 2]);
         // A column may be anything in any unit: nitrate as nitrogen here.
         $import("when\tx\n2026-05-05 08:00\t4.5\n", [
             ['parameter' => 'taken_at'],
@@ -297,70 +299,6 @@ final class BookTest extends TestCase
                 $reading->parameter,
             );
         }
-    }
-
-    public function test_a_whole_book_goes_out_as_one_zip_and_comes_into_an_empty_one_as_the_same_book(): void
-    {
-        $this->log('am >8 ni .1 ph 7.8 t 18 /bay 2 feed 90 note all well')->assertCreated();
-        $wrong = $this->log('ph 9')->json('id');
-        $this->postJson('/api/systems/long-vat/visits', [
-            'id' => $this->key(),
-            'readings' => $this->typed(['ph' => '7.9']),
-            'corrects' => $wrong,
-        ])->assertCreated();
-        $file = sys_get_temp_dir() . '/book-' . bin2hex(random_bytes(4)) . '.zip';
-        $book = app(WholeBook::class);
-        $out = $book->export($this->site, $file);
-        try {
-            $book->import($file);
-            self::fail('A book came into one that is not empty.');
-        } catch (BadInput $bad) {
-            self::assertStringContainsString('not empty', $bad->errors['file']);
-        }
-        $tables = array_keys($out);
-        $all = static fn(): array => array_map(
-            static fn(string $table): array => DB::table($table)
-                ->orderBy(
-                    $table === 'readings' ? 'parameter' : (str_starts_with($table, 'probe_') ? 'system_id' : 'id'),
-                )
-                ->get()
-                ->map(
-                    static fn(object $row): array => array_diff_key(
-                        (array) $row,
-                        ['password' => 0, 'remember_token' => 0] + ($table === 'readings' ? ['id' => 0] : []),
-                    ),
-                )
-                ->all(),
-            $tables,
-        );
-        $before = $all();
-        DB::statement('TRUNCATE ' . implode(', ', $tables) . ' CASCADE');
-        self::assertSame($out, $book->import($file));
-        self::assertEquals($before, $all());
-        unlink($file);
-    }
-
-    public function test_a_zip_that_is_no_book_is_refused_whole(): void
-    {
-        DB::statement('TRUNCATE sites CASCADE');
-        $file = sys_get_temp_dir() . '/no-book-' . bin2hex(random_bytes(4)) . '.zip';
-        file_put_contents($file, 'nothing');
-        foreach (['nothing', null] as $content) {
-            if ($content === null) {
-                $zip = new \ZipArchive();
-                $zip->open($file, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-                $zip->addFromString('manifest.json', '{"format":"ironwort-book","version":1}');
-                $zip->addFromString('tables/sites.json', '[]');
-                $zip->close();
-            }
-            try {
-                app(WholeBook::class)->import($file);
-                self::fail('It was taken.');
-            } catch (BadInput $bad) {
-                self::assertArrayHasKey('file', $bad->errors);
-            }
-        }
-        unlink($file);
     }
 
     public function test_a_line_is_booked_from_the_shell_and_its_mistakes_pointed_at(): void
