@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Book;
 
 use App\Http\FormRequest;
-use App\Models\Photo;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Rounds;
 
@@ -59,15 +58,7 @@ final class NoteRequest extends FormRequest
         if (!is_string($sent) || $sent === '') {
             return null;
         }
-        $bytes = base64_decode((string) preg_replace('/^data:[a-z\/]+;base64,/', '', $sent), true);
-        if ($bytes === false || strlen($bytes) > Photo::MOST_BYTES) {
-            throw BadInput::at('photo', $bytes === false ? 'This is no picture.' : 'The picture is larger than 4 MB.');
-        }
-        foreach (Photo::KINDS as $begins => $type) {
-            if (str_starts_with($bytes, $begins)) {
-                return ['type' => $type, 'picture' => base64_encode($bytes)];
-            }
-        }
-        throw BadInput::at('photo', 'A picture is a JPEG, PNG or WebP.');
+
+        return ['type' => 'image/jpeg', 'picture' => base64_encode(Picture::read($sent))];
     }
 }

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem, useVocabulary } from '@/api/queries'
 import type { CsvPreview, System } from '@/api/types'
+import { textOf } from '@/parts/textOf'
 
 const props = defineProps<{ system: System }>()
 const vocabulary = useVocabulary()
@@ -49,7 +50,7 @@ const units = (parameter: string) =>
 async function choose(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  text.value = await file.text()
+  text.value = textOf(await file.arrayBuffer())
   columns.value = []
   take.reset()
   look.mutate()

@@ -6,19 +6,17 @@ import { answer, api } from '@/api/client'
 import { useVocabulary } from '@/api/queries'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
+import { photo } from '@/parts/photo'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System }>()
 const vocabulary = useVocabulary()
 const form = reactive({ words: '', seen: [] as string[], photo: '' })
 
-function picture(event: Event): void {
+async function picture(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
   form.photo = ''
-  if (!file) return
-  const reader = new FileReader()
-  reader.onload = () => (form.photo = String(reader.result))
-  reader.readAsDataURL(file)
+  if (file) form.photo = await photo(file)
 }
 const id = ref(ulid())
 const keep = useSend(
