@@ -10,6 +10,7 @@ use App\Http\ReadableText;
 use App\Http\RequestLog;
 use App\Operation\DemoCommand;
 use App\Operation\WelcomeCommand;
+use App\Providers\ReadsOnce;
 use App\Site\PersonCommand;
 use App\Transfer\BackupCommand;
 use App\Transfer\ExportCommand;
@@ -50,6 +51,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->trustProxies(at: array_filter(explode(',', (string) getenv('TRUSTED_PROXIES'))));
         $middleware->prepend(RequestLog::class);
         $middleware->append(PlainHeaders::class);
+        $middleware->append(ReadsOnce::class);
         $middleware->append(ReadableText::class);
         $middleware->redirectGuestsTo('/');
     })
