@@ -3,39 +3,38 @@
 
 # A server that dies so often within a minute will not stay up by being started once more.
 MOST_DEATHS=5
+DEATHS=()
 # A log is turned over at so many bytes, and three old ones are kept.
 LOG_BYTES=$((5 * 1024 * 1024))
 
 supervise() {
-  local dead status name ticker deaths=() now
+  local ticker name
   sleep 60 9>&- & ticker=$!
   while :; do
-    status=0; dead=
-    wait -n -p dead || status=$?
-    [ -n "$dead" ] || continue
-    if [ "$dead" = "$ticker" ]; then
+    # What died while another was being started is told to nobody: so each is looked at.
+    for name in "${ORDER[@]}"; do
+      kill -0 "${RUNS[$name]}" 2>/dev/null || start_again "$name"
+    done
+    if ! kill -0 "$ticker" 2>/dev/null; then
       turn_logs
       sleep 60 9>&- & ticker=$!
-      continue
     fi
-    name=$(name_of "$dead") || continue
-    now=$SECONDS
-    deaths+=("$now $name")
-    say "$(date '+%F %T') $name ended by itself (status $status): starting it again."
-    if [ "$(recent "$name" "$now" "${deaths[@]}")" -gt "$MOST_DEATHS" ]; then
-      fail "$name ended more than $MOST_DEATHS times within a minute. The logs are in $VAR/run and $VAR/storage/logs."
-    fi
-    # What it started and left behind would hold its port.
-    kill -KILL -- "-$dead" 2>/dev/null || true
-    "${STARTS[$name]}" || fail "$name could not be started again. The logs are in $VAR/run and $VAR/storage/logs."
-    say "$(date '+%F %T') $name runs again."
+    wait -n || true
   done
 }
 
-name_of() {
-  local name
-  for name in "${ORDER[@]}"; do [ "${RUNS[$name]}" = "$1" ] && { echo "$name"; return 0; }; done
-  return 1
+# start_again NAME: with a word, and no more often than helps.
+start_again() {
+  local name=$1 dead=${RUNS[$1]}
+  DEATHS+=("$SECONDS $name")
+  say "$(date '+%F %T') $name ended by itself: starting it again."
+  if [ "$(recent "$name" "$SECONDS" "${DEATHS[@]}")" -gt "$MOST_DEATHS" ]; then
+    fail "$name ended more than $MOST_DEATHS times within a minute. The logs are in $VAR/run and $VAR/storage/logs."
+  fi
+  # What it started and left behind would hold its port.
+  kill -KILL -- "-$dead" 2>/dev/null || true
+  "${STARTS[$name]}" || fail "$name could not be started again. The logs are in $VAR/run and $VAR/storage/logs."
+  say "$(date '+%F %T') $name runs again."
 }
 
 # recent NAME NOW DEATH…: how often it died in the last minute.
