@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 
 /**
  * A pump, an air pump, a heater, a lamp or a valve that was switched, by whom and why.
@@ -27,6 +28,8 @@ use Illuminate\Support\Carbon;
 final class Switching extends Part
 {
     public const STATES = ['on', 'off', 'alternate', 'lent'];
+
+    private const ASKED_D = 30;
 
     private const SAID = [
         'on' => 'on',
@@ -108,13 +111,19 @@ final class Switching extends Part
     /** @return array<string, string> the state at a time of each part that was switched since, by its key */
     public static function statesAt(System $system, Carbon $at): array
     {
-        return self::query()
+        // Of many systems the same is asked, whenever each was measured.
+        $from = $at->min(Carbon::now()->subDays(self::ASKED_D)->startOfDay());
+        /** @var Collection<int, self> $rows */
+        $rows = self::query()
             ->where('system_id', $system->id)
             ->whereNull('withdrawn_at')
-            ->where('happened_at', '>', $at)
+            ->where('happened_at', '>', $from)
             ->orderByDesc('happened_at')
             ->orderByDesc('id')
-            ->get()
+            ->get();
+
+        return $rows
+            ->filter(static fn(self $row): bool => $row->happened_at->gt($at))
             ->mapWithKeys(static fn(self $row): array => [$row->part_id => $row->was])
             ->all();
     }

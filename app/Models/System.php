@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Filter\AfterSetback;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
 use Ironwort\Core\Judge\LimitTable;
@@ -107,6 +108,17 @@ final class System extends Model
         $relation->whereNull('retired_at')->orderBy('position')->orderBy('name');
 
         return $relation;
+    }
+
+    /** @param  Collection<int, System>  $systems  of which a page asks the same, one after the other */
+    public static function lookAtTogether(Collection $systems): void
+    {
+        $connection = DB::connection();
+        if ($connection instanceof LooksAtMany) {
+            $connection->lookAtTogether(
+                array_values($systems->map(static fn(self $system): string => $system->id)->all()),
+            );
+        }
     }
 
     /** @return HasMany<Pump, $this> what other systems lend it now */

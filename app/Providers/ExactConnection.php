@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\LooksAtMany;
 use Illuminate\Database\PostgresConnection;
 use Illuminate\Database\Query\Grammars\PostgresGrammar;
 
@@ -12,12 +13,15 @@ use Illuminate\Database\Query\Grammars\PostgresGrammar;
  * second as something else would count as done after it.
  *
  * A page that only reads may ask the same thing from several sides: it is then asked once, so that all of the page
- * rests on one answer.
+ * rests on one answer. A page that lists many asks the same of each: it is then asked for all of them at the first.
  */
-final class ExactConnection extends PostgresConnection
+final class ExactConnection extends PostgresConnection implements LooksAtMany
 {
     /** @var ?array<string, array<mixed>> answers by question; null where every question is asked anew */
     private ?array $answers = null;
+
+    /** @var list<string> keys of what is looked at together */
+    private array $together = [];
 
     /** From here on the same question has the same answer, until something is written. */
     public function readOnce(): void
@@ -28,6 +32,17 @@ final class ExactConnection extends PostgresConnection
     public function readAnew(): void
     {
         $this->answers = null;
+        $this->together = [];
+    }
+
+    /**
+     * What is asked of one of these is asked of all of them at once, while the same question has the same answer.
+     *
+     * @param  list<string>  $keys  ULIDs
+     */
+    public function lookAtTogether(array $keys): void
+    {
+        $this->together = count($keys) > 1 ? $keys : [];
     }
 
     /**
@@ -41,14 +56,68 @@ final class ExactConnection extends PostgresConnection
         if ($this->answers === null) {
             return parent::select($query, $bindings, $useReadPdo);
         }
-        $question = $query . serialize($this->prepareBindings($bindings));
-        $this->answers[$question] ??= parent::select($query, $bindings, $useReadPdo);
+        $question = self::question($query, $this->prepareBindings($bindings));
+        if (!isset($this->answers[$question]) && !$this->askedOfAll($query, $bindings)) {
+            $this->answers[$question] = parent::select($query, $bindings, $useReadPdo);
+        }
 
         // What one reader makes of its rows is no other's.
         return array_map(
             static fn(mixed $row): mixed => is_object($row) ? clone $row : $row,
-            $this->answers[$question],
+            $this->answers[$question] ?? [],
         );
+    }
+
+    /** @param  array<mixed>  $bindings */
+    private static function question(string $query, array $bindings): string
+    {
+        return $query . serialize($bindings);
+    }
+
+    /**
+     * Puts the question once for each of the keys that are looked at together, in one query, and keeps all answers.
+     *
+     * @param  array<mixed>  $bindings
+     * @return bool whether it could be asked so
+     */
+    private function askedOfAll(string $query, array $bindings): bool
+    {
+        $bindings = array_values($bindings);
+        $keys = array_values(array_intersect($this->together, array_filter($bindings, is_string(...))));
+        if (count($keys) !== 1 || preg_match('/^\s*select\b(?!.*\bfor\s+(?:no\s+key\s+)?update\b)/is', $query) !== 1) {
+            return false;
+        }
+        $parts = explode('?', $query);
+        if (count($parts) !== count($bindings) + 1) {
+            return false;
+        }
+        $others = [];
+        $asked = $parts[0];
+        foreach ($bindings as $i => $value) {
+            $asked .= ($value === $keys[0] ? 'each_key.id' : '?') . $parts[$i + 1];
+            if ($value !== $keys[0]) {
+                $others[] = $value;
+            }
+        }
+        $rows = parent::select(
+            'SELECT each_key.id AS each_key, one.* FROM unnest(?::char(26)[]) WITH ORDINALITY each_key(id, n), ' .
+                "LATERAL (SELECT row_number() OVER () AS each_row, asked.* FROM ({$asked}) asked) one " .
+                'ORDER BY each_key.n, one.each_row',
+            ['{' . implode(',', $this->together) . '}', ...$others],
+        );
+        foreach ($this->together as $key) {
+            $of = array_map(static fn(mixed $value): mixed => $value === $keys[0] ? $key : $value, $bindings);
+            $this->answers[self::question($query, $this->prepareBindings($of))] = [];
+        }
+        foreach ($rows as $row) {
+            /** @var \stdClass $row */
+            $of = array_map(static fn(mixed $value): mixed => $value === $keys[0] ? $row->each_key : $value, $bindings);
+            $question = self::question($query, $this->prepareBindings($of));
+            unset($row->each_key, $row->each_row);
+            $this->answers[$question][] = $row;
+        }
+
+        return true;
     }
 
     /**

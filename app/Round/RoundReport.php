@@ -65,10 +65,13 @@ final readonly class RoundReport
         $query->whereNull('asleep_since')->limit(200);
         /** @var Collection<int, System> $systems */
         $systems = $query->get();
+        System::lookAtTogether($systems);
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);
         $dosed = SystemState::dosed($systems);
         $versions = Carried::versions($systems);
+        $this->states->ahead($systems, $water, $versions);
+        $visits = self::lastVisits($systems);
         $rows = [];
         foreach ($systems as $system) {
             $rows[] = $this->row(
@@ -77,6 +80,7 @@ final readonly class RoundReport
                 $seen[$system->id],
                 $dosed,
                 $versions[$system->id] ?? '',
+                $visits[$system->id],
             );
         }
         $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
@@ -89,14 +93,40 @@ final readonly class RoundReport
     }
 
     /**
+     * @param  Collection<int, System>  $systems
+     * @return array<string, Collection<int, Visit>> the last two of each, with their readings
+     */
+    private static function lastVisits(Collection $systems): array
+    {
+        $visits = [];
+        $all = new Collection();
+        foreach ($systems as $system) {
+            /** @var Collection<int, Visit> $two */
+            $two = Visit::bookedAt($system)->setEagerLoads([])->limit(2)->get();
+            $visits[$system->id] = $two;
+            $all->push(...$two->all());
+        }
+        $all->load('readings');
+
+        return $visits;
+    }
+
+    /**
      * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
      * @param  list<string>  $dosed  ids of systems with anything in their water
+     * @param  Collection<int, Visit>  $visits  the last two
      * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
      *     due: list<array{name: string,
      *     stands: string}>, doses: list<string>, fish: list<string>, changed: list<string>}
      */
-    private function row(System $system, LatestWater $water, array $seen, array $dosed, string $version): array
-    {
+    private function row(
+        System $system,
+        LatestWater $water,
+        array $seen,
+        array $dosed,
+        string $version,
+        Collection $visits,
+    ): array {
         $standing = $this->states->of($system, $water, $dosed, $version);
         $state = $standing->state?->value;
         $due = array_values(
@@ -105,8 +135,6 @@ final readonly class RoundReport
                 static fn(array $test): bool => $test['stands'] !== 'done',
             ),
         );
-        /** @var Collection<int, Visit> $visits */
-        $visits = Visit::bookedAt($system)->limit(2)->get();
         /** @var Collection<int, Note> $notes */
         $notes = Note::query()
             ->where('system_id', $system->id)

@@ -102,16 +102,16 @@ final class TimerController extends Controller
             ];
         }
 
-        foreach (
-            System::ofSite($site)
-                ->whereNull('asleep_since')
-                ->with(['site.schools', 'stages', 'pumps', 'borrowed', 'lines', 'fish'])
-                ->get()
-            as $system
-        ) {
+        $awake = System::ofSite($site)
+            ->whereNull('asleep_since')
+            ->with(['site.schools', 'stages', 'pumps', 'borrowed', 'lines', 'fish'])
+            ->get();
+        System::lookAtTogether($awake);
+        $waters = LatestWater::ofAll($awake);
+        foreach ($awake as $system) {
             $stands = Running::circulating($system)->isEmpty()
                 ? null
-                : $running->standing($system, LatestWater::of($system));
+                : $running->standing($system, $waters[$system->id]);
             if ($stands !== null) {
                 $timers[] = [
                     'kind' => 'stands',

@@ -67,10 +67,12 @@ final class SystemController extends Controller
                 'shutOffs',
             ])
             ->get();
+        System::lookAtTogether($systems);
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);
         $dosed = SystemState::dosed($systems);
         $versions = Carried::versions($systems);
+        $this->states->ahead($systems, $water, $versions);
 
         return new JsonResponse(
             $systems

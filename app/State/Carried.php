@@ -47,7 +47,41 @@ final readonly class Carried
         'switchings',
     ];
 
-    public function __construct(private CapacityReport $capacity, private Repository $kept) {}
+    /** @var \ArrayObject<string, mixed> what was looked up for many, by key */
+    private \ArrayObject $found;
+
+    public function __construct(private CapacityReport $capacity, private Repository $kept)
+    {
+        /** @var \ArrayObject<string, mixed> $found */
+        $found = new \ArrayObject();
+        $this->found = $found;
+    }
+
+    /**
+     * Looks up what is kept of many, in one query.
+     *
+     * @param  Collection<int, System>  $systems
+     * @param  array<string, LatestWater>  $water  by system
+     * @param  array<string, string>  $versions  by system
+     */
+    public function ahead(Collection $systems, array $water, array $versions): void
+    {
+        $keys = array_values(
+            $systems
+                ->map(static fn(System $system): string => self::key($versions[$system->id] ?? '', $water[$system->id]))
+                ->all(),
+        );
+        foreach ($this->kept->many($keys) as $key => $value) {
+            $this->found[(string) $key] = $value;
+        }
+    }
+
+    private static function key(string $version, LatestWater $water): string
+    {
+        $read = array_map(static fn($reading): string => "{$reading->id}:{$reading->value}", $water->readings);
+
+        return 'carried:' . hash('sha256', $version . '|' . implode(',', $read));
+    }
 
     /**
      * @param  Collection<int, System>  $systems
@@ -94,9 +128,8 @@ final readonly class Carried
             return self::read(self::said($verdict));
         }
         $version ??= self::versions(collect([$system]))[$system->id] ?? '';
-        $read = array_map(static fn($reading): string => "{$reading->id}:{$reading->value}", $water->readings);
-        $key = 'carried:' . hash('sha256', $version . '|' . implode(',', $read));
-        $found = $this->kept->get($key);
+        $key = self::key($version, $water);
+        $found = $this->found->offsetExists($key) ? $this->found[$key] : $this->kept->get($key);
         if (!is_array($found)) {
             $found = $this->judge($system, $water);
             $this->kept->put($key, $found, self::KEPT_S);

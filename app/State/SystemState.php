@@ -51,6 +51,18 @@ final readonly class SystemState
     }
 
     /**
+     * What is asked of many is looked up for all of them at once.
+     *
+     * @param  Collection<int, System>  $systems
+     * @param  array<string, LatestWater>  $water  by system
+     * @param  array<string, string>  $versions  by system
+     */
+    public function ahead(Collection $systems, array $water, array $versions): void
+    {
+        $this->carried->ahead($systems, $water, $versions);
+    }
+
+    /**
      * @param  ?list<string>  $dosed  ids of systems with anything in their water or hanging in it, where it was looked
      *     up for many
      * @param  ?string  $version  as `Carried` takes it, where it was looked up for many

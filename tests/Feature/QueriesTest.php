@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Build\LayBuild;
+use App\Models\System;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Tests\TestCase;
+
+/** What a page asks of the database does not grow with the systems a site has. */
+final class QueriesTest extends TestCase
+{
+    /** Of pages that list all systems: what a few more may add to it, all together. */
+    private const MAY_GROW = 3;
+
+    private function another(int $n): System
+    {
+        $system = $this->systemOf($this->site, "Vat {$n}", "vat-{$n}");
+        (new LayBuild())->lay(
+            $system,
+            [
+                'vessels' => [
+                    [
+                        'name' => 'Bay',
+                        'kind' => 'bay',
+                        'shape' => 'box',
+                        'measures' => ['length_m' => 4, 'width_m' => 2, 'depth_m' => 1.2],
+                        'freeboard_m' => 0.1,
+                        'netted' => true,
+                    ],
+                ],
+                'stages' => [
+                    [
+                        'name' => 'Bed',
+                        'kind' => 'moving_bed',
+                        'medium' => 'small_carrier',
+                        'media_l' => 150,
+                        'flow_l_h' => 8000,
+                        'air_l_min' => 40,
+                    ],
+                ],
+                'pumps' => [['name' => 'Stones', 'kind' => 'air', 'air_l_min' => 80, 'power_w' => 60]],
+            ],
+            now()->subDays(400)->toDateString(),
+        );
+        $key = static fn(): string => strtoupper((string) Str::ulid());
+        $this->putJson("/api/systems/vat-{$n}/fish/{$key()}", ['name' => 'Koi', 'count' => '12', 'length_cm' => '45']);
+        $this->putJson("/api/systems/vat-{$n}/feed", ['feed_g_d' => '100', 'protein_pct' => '38'])->assertOk();
+        foreach (['am .1 ni .0 na 25 ph 7.5 t 20 do 8 kh 5', 'ph 7.6 note flashing', 'wc 300'] as $line) {
+            $this->postJson("/api/systems/vat-{$n}/log", ['id' => $key(), 'line' => $line])->assertCreated();
+        }
+
+        return $system;
+    }
+
+    /** @return array<string, int> queries by page */
+    private function counts(): array
+    {
+        $counts = [];
+        foreach (['round', 'systems', 'timers'] as $page) {
+            // What is kept of the last look does not count.
+            cache()->flush();
+            $count = 0;
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->getJson("/api/{$page}")->assertOk();
+            $counts[$page] = count(DB::getQueryLog());
+            DB::disableQueryLog();
+        }
+
+        return $counts;
+    }
+
+    public function test_a_page_of_24_systems_asks_no_more_than_one_of_two(): void
+    {
+        $this->actingAs($this->owner);
+        $this->system->delete();
+        $this->another(1);
+        $this->another(2);
+        $two = $this->counts();
+        for ($n = 3; $n <= 24; $n++) {
+            $this->another($n);
+        }
+        $many = $this->counts();
+        fwrite(STDERR, "\nfigure: queries at 2 and 24 systems: " . json_encode([$two, $many]) . "\n");
+        foreach ($two as $page => $count) {
+            self::assertLessThanOrEqual($count + self::MAY_GROW, $many[$page], $page);
+        }
+    }
+
+    public function test_what_is_asked_of_all_at_once_is_answered_to_each_as_if_it_were_asked_alone(): void
+    {
+        $this->actingAs($this->owner);
+        for ($n = 1; $n <= 3; $n++) {
+            $this->another($n);
+        }
+        $this->postJson('/api/systems/vat-2/log', [
+            'id' => '01JD00000000000000000000A1',
+            'line' => 'am 3 ph 8.6',
+        ])->assertCreated();
+        $together = collect($this->getJson('/api/round')->json('rows'))
+            ->keyBy('slug')
+            ->all();
+        foreach ([1, 2, 3] as $n) {
+            $others = System::query()->where('slug', '<>', "vat-{$n}");
+            $others->update(['asleep_since' => now()]);
+            $alone = $this->getJson('/api/round')->json('rows');
+            self::assertCount(1, $alone);
+            self::assertEquals($alone[0], $together["vat-{$n}"]);
+            System::query()->update(['asleep_since' => null]);
+        }
+    }
+}
