@@ -26,7 +26,7 @@ final readonly class DatabaseFault
         return false;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{state: string, about: ?string, sql: string, at: list<string>} */
     public static function told(QueryException $fault): array
     {
         preg_match('/constraint "(\w+)"|column "(\w+)"|relation "(\w+)"/', $fault->getMessage(), $found);

@@ -12,6 +12,8 @@ final class RestoreCommand extends BookCommand
     protected $signature = 'ironwort:restore {file : a backup or an export}
         {--beside : as further sites, beside what is in the book}';
 
+    protected $aliases = ['ironwort:import'];
+
     protected $description = 'Bring a backup or an export back, all of it or nothing';
 
     public function handle(ReadBook $book): int

@@ -184,15 +184,12 @@ final readonly class SchoolsCalculator implements Calculator
             }
             $used += ($flow + $topUp) * $volume;
             if ($share > 0 && $day % $every === 0) {
+                $swing = isset($water['no3_n_mg_l'])
+                    ? max($swing ?? 0.0, $share * abs($water['no3_n_mg_l'] - $source->values['no3_n_mg_l']))
+                    : $swing;
                 foreach ($water as $key => $value) {
                     $water[$key] = (1 - $share) * $value + $share * $source->values[$key];
                 }
-                $swing = isset($water['no3_n_mg_l'])
-                    ? max(
-                        $swing ?? 0.0,
-                        ($share / (1 - $share)) * abs($water['no3_n_mg_l'] - $source->values['no3_n_mg_l']),
-                    )
-                    : $swing;
                 $used += $share * $volume;
             }
         }
