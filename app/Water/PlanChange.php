@@ -67,12 +67,15 @@ final readonly class PlanChange
             plannedMin: $minutes,
             dangerMin: $bound?->minutes,
             dangerBy: $bound?->decides,
-            putBack: $kind === 'batch' && $source !== null
-                ? array_map(
-                    static fn(PutBackItem $item): array => $item->open(),
-                    $this->putBack->of($system, $waters, (float) $litres),
-                )
-                : [],
+            putBack: array_map(
+                static fn(PutBackItem $item): array => $item->open(),
+                match (true) {
+                    $source === null || $waters->source === null => [],
+                    $kind === 'batch' => $this->putBack->of($system, $waters, (float) $litres),
+                    // A top-up thins nothing out, but its chlorine is as good as that of a change.
+                    default => $this->putBack->chlorine($system, $waters->source, $waters->origins, (float) $litres),
+                },
+            ),
             done: $typed->flag('done'),
         );
     }

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Build\LayBuild;
 use App\Models\Stage;
 use App\Models\System;
+use App\Models\WaterChange;
 use App\Models\WaterSource;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -156,6 +157,22 @@ final class WhatFlowsTest extends TestCase
         )->firstWhere('id', $id);
         self::assertEqualsWithDelta(60 * (50 + 50), $row('booked')['water_l'], 1, 'changes and top-ups of sixty days');
         self::assertEqualsWithDelta(60 * 16, $row('top_up')['water_l'], 1, 'the schools go by what evaporates');
+    }
+
+    public function test_the_chlorine_of_a_top_up_has_to_come_out_as_well(): void
+    {
+        $water = $this->well(2.0);
+        $test = $water->tests()->sole();
+        $test->update(['readings' => [...$test->readings, 'chlorine_mg_l' => ['value' => 0.8]]]);
+        $id = self::key();
+        $this->putJson("/api/systems/long-vat/changes/{$id}", [
+            'kind' => 'topup',
+            'change_l' => '300',
+            'water' => $water->id,
+        ])->assertOk();
+        $asked = WaterChange::query()->findOrFail($id)->put_back;
+        self::assertSame(['conditioner'], array_column($asked, 'what'), 'nothing else is thinned out by it');
+        self::assertFalse($asked[0]['done']);
     }
 
     public function test_every_litre_that_comes_in_is_warmed(): void
