@@ -42,6 +42,7 @@ stop_servers() {
     end_process "${RUNS[$name]}" "$name"
   done
   ORDER=(); RUNS=()
+  [ -z "${TICKER:-}" ] || kill "$TICKER" 2>/dev/null
   [ -z "$RECORD" ] || rm -f "$RECORD"
 }
 

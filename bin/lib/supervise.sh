@@ -8,16 +8,16 @@ DEATHS=()
 LOG_BYTES=$((5 * 1024 * 1024))
 
 supervise() {
-  local ticker name
-  sleep 60 9>&- & ticker=$!
+  local name
+  sleep 60 9>&- & TICKER=$!
   while :; do
     # What died while another was being started is told to nobody: so each is looked at.
     for name in "${ORDER[@]}"; do
       kill -0 "${RUNS[$name]}" 2>/dev/null || start_again "$name"
     done
-    if ! kill -0 "$ticker" 2>/dev/null; then
+    if ! kill -0 "$TICKER" 2>/dev/null; then
       turn_logs
-      sleep 60 9>&- & ticker=$!
+      sleep 60 9>&- & TICKER=$!
     fi
     wait -n || true
   done
