@@ -35,5 +35,6 @@ file_put_contents(
     | Nobody writes into a site of others, on any route | `tests/Feature/WhoMayWriteTest.php` |
     | The hour that a clock change leaves out or doubles is asked about | `tests/Feature/ClockChangeTest.php` |
 
-    MD,
+    MD
+    ,
 );
