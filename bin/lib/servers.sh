@@ -124,6 +124,11 @@ make_database() {
 
 # start_web FOLDER PORT: php-fpm behind nginx, both on loopback and unprivileged.
 start_web() {
+  local old
+  # One after the other: what served before is ended first.
+  for old in nginx php-fpm; do
+    [ -z "${RUNS[$old]:-}" ] || end_process "${RUNS[$old]}" "$old"
+  done
   WEB_HOME=$1 WEB_PORT=$2
   rm -rf "$WEB_HOME"; mkdir -p "$WEB_HOME/tmp"
   if is_root; then chown -R www-data: "$WEB_HOME"; fi
