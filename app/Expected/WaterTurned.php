@@ -113,7 +113,9 @@ final readonly class WaterTurned
     {
         return $this->bookedTopUpLD >= $this->evaporation->topUpLD
             ? 'top-ups booked in the last four weeks, as a mean'
-            : 'assumed: 2 mm a day evaporate, ' .
+            : 'assumed: ' .
+                    Format::number(Evaporation::MM_D) .
+                    ' mm a day evaporate, ' .
                     ($this->bookedTopUpLD > 0 ? 'more than was booked as topped up' : 'and no top-up was booked');
     }
 

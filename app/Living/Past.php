@@ -326,7 +326,10 @@ final readonly class Past
         return $rows;
     }
 
-    /** @return non-empty-array<string, float> mean temperature of each week by its first day, that of the book's first before */
+    /**
+     * @return non-empty-array<string, float> mean temperature of each week by its first day, that of the book's first
+     *     before
+     */
     private function warmth(System $system, Carbon $from, float $tempC): array
     {
         /** @var list<object{week: string, temp: string}> $rows */

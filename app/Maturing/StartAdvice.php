@@ -15,7 +15,9 @@ use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Model\StartSigns;
 use Ironwort\Core\Words\Message;
 
-/** What the book of a start says besides its day: no source, the first nitrite, a seed to repeat, a donor that was sick. */
+/**
+ * What the book of a start says besides its day: no source, the first nitrite, a seed to repeat, a donor that was sick.
+ */
 final readonly class StartAdvice
 {
     /** @return list<Message> */

@@ -253,7 +253,9 @@ final class System extends Model
             : $this->life_stage;
     }
 
-    /** @return list<Line> all its returns where every one is shut, so that nothing goes round; none while one is open */
+    /**
+     * @return list<Line> all its returns where every one is shut, so that nothing goes round; none while one is open
+     */
     public function shutReturns(): array
     {
         $back = $this->lines->filter(

@@ -75,7 +75,10 @@ final readonly class AdviceReport
         ];
     }
 
-    /** @return list<array{code: string, text: string, rule: string, from: string}> ammonia read with a binder in the water */
+    /**
+     * @return list<array{code: string, text: string, rule: string, from: string}> ammonia read with a binder in the
+     *     water
+     */
     private function bound(System $system): array
     {
         /** @var ?Dose $given */

@@ -15,7 +15,10 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 
-/** Books that something was switched, and what standing meanwhile cost the filter. Stands in a transaction of its system. */
+/**
+ * Books that something was switched, and what standing meanwhile cost the filter. Stands in a transaction of its
+ * system.
+ */
 final readonly class SwitchThing
 {
     public function __construct(private BookStop $stops) {}

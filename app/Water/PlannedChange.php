@@ -7,7 +7,9 @@ namespace App\Water;
 use App\Models\WaterSource;
 use App\Volumes\WaterBody;
 
-/** One change or top-up as it is judged now: how much of which water, how long the pump may be off, what to put back. */
+/**
+ * One change or top-up as it is judged now: how much of which water, how long the pump may be off, what to put back.
+ */
 final readonly class PlannedChange
 {
     /**

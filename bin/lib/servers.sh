@@ -57,7 +57,9 @@ end_orphans() {
     fi
     # A server that was killed may have left workers that still hold its port.
     for member in $(pgrep -g "$pid" 2>/dev/null || true); do
-      case $(cat "/proc/$member/comm" 2>/dev/null) in nginx|php*|postgres) kill -KILL "$member" 2>/dev/null || true ;; esac
+      case $(cat "/proc/$member/comm" 2>/dev/null) in
+        nginx|php*|postgres) kill -KILL "$member" 2>/dev/null || true ;;
+      esac
     done
   done < <(tac "$record")
   rm -f "$record"

@@ -17,7 +17,9 @@ use Illuminate\Support\Str;
 use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Judge\Parameter;
 
-/** A system with a build and a history of its own, made by a seed: anything a book may hold, and hardly what one does. */
+/**
+ * A system with a build and a history of its own, made by a seed: anything a book may hold, and hardly what one does.
+ */
 final class RandomSystem
 {
     private const STAGES = [

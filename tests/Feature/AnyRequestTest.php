@@ -13,7 +13,9 @@ use ReflectionClass;
 use Tests\OneOfEach;
 use Tests\TestCase;
 
-/** Whatever is sent to whichever address, it is answered, and never by a fault of ours. Seeded: 1,500, in full 10,000. */
+/**
+ * Whatever is sent to whichever address, it is answered, and never by a fault of ours. Seeded: 1,500, in full 10,000.
+ */
 final class AnyRequestTest extends TestCase
 {
     use OneOfEach;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Exchange;
 
-/** What ran in between two readings of a water meter, set against what was booked and what a trickle was said to bring. */
+/**
+ * What ran in between two readings of a water meter, set against what was booked and what a trickle was said to bring.
+ */
 final readonly class Metered
 {
     /** A tap set by eye keeps within this share, 0 to 1. Common practice, no source. */

@@ -18,7 +18,9 @@ final readonly class Headroom
 
     public function __construct(private SystemLimits $limits, private Balance $balance) {}
 
-    /** @return list<array{limit: string, feed_g_d: ?float, kg: float, fish: float}> no feed where feed never reaches it */
+    /**
+     * @return list<array{limit: string, feed_g_d: ?float, kg: float, fish: float}> no feed where feed never reaches it
+     */
     public function rows(): array
     {
         return array_map(function (string $limit): array {

@@ -24,7 +24,9 @@ final readonly class FishInWater
         private float $mostUnionised,
     ) {}
 
-    /** The total ammonia at which water is changed: total and un-ionised have each their trigger, the earlier decides. */
+    /**
+     * The total ammonia at which water is changed: total and un-ionised have each their trigger, the earlier decides.
+     */
     public function trigger(): float
     {
         return min($this->most, $this->mostUnionised / $this->fraction());

@@ -10,7 +10,10 @@ use PHPUnit\Framework\TestCase;
 
 final class EvaporationTest extends TestCase
 {
-    /** @return iterable<string, array{float, float, float, float, float, float}> surface, batch, trickle, booked; topped up, leaves */
+    /**
+     * @return iterable<string, array{float, float, float, float, float, float}> surface, batch, trickle, booked; topped
+     *     up, leaves
+     */
     public static function waters(): iterable
     {
         yield 'nobody booked it' => [10.0, 50.0, 0.0, 0.0, 20.0, 50.0];

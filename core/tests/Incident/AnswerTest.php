@@ -397,7 +397,9 @@ final class AnswerTest extends TestCase
         self::assertEqualsWithDelta(17.5, $this->amount($now, 'new_water_thiosulfate'), 0.05);
     }
 
-    /** Mixed closed by its carbon: 6.4 at KH 20 and 7.6 at KH 40, nine tenths of it, come to near the new water's pH. */
+    /**
+     * Mixed closed by its carbon: 6.4 at KH 20 and 7.6 at KH 40, nine tenths of it, come to near the new water's pH.
+     */
     public function test_what_comes_after_a_change_goes_by_the_ph_it_leaves(): void
     {
         $after = $this->in(
