@@ -10,6 +10,7 @@ use App\Http\ReadableText;
 use App\Http\RequestLog;
 use App\Operation\DemoCommand;
 use App\Operation\WelcomeCommand;
+use App\Providers\AsksAhead;
 use App\Providers\ReadsOnce;
 use App\Site\PersonCommand;
 use App\Transfer\BackupCommand;
@@ -53,6 +54,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->append(PlainHeaders::class);
         $middleware->append(ReadsOnce::class);
         $middleware->append(ReadableText::class);
+        $middleware->web(append: AsksAhead::class);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

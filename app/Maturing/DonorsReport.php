@@ -26,9 +26,10 @@ final readonly class DonorsReport
     {
         $rows = [];
         $others = System::ofSite($system->site)
-            ->with(['site', 'stages'])
+            ->with(['site', 'stages', 'vessels', 'lines'])
             ->whereKeyNot($system->id)
             ->get();
+        System::lookAtTogether($others);
         foreach ($others as $donor) {
             $stages = $donor->stages->filter(
                 fn(Stage $stage): bool => $stage->media_l > 0 && $this->kinds->get($stage->kind)->nitrifies(),

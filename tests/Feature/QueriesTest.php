@@ -91,6 +91,99 @@ final class QueriesTest extends TestCase
         }
     }
 
+    /** @return list<string> */
+    private static function pages(string $slug): array
+    {
+        $of = [
+            '',
+            '/running',
+            '/book',
+            '/score',
+            '/capacity',
+            '/filter',
+            '/maturing',
+            '/fish',
+            '/limits',
+            '/water',
+            '/dose',
+            '/courses',
+            '/plumbing',
+            '/volumes',
+            '/trouble',
+            '/visits',
+            '/what-ifs',
+            '/bench/salt',
+        ];
+
+        return [
+            'round',
+            'systems',
+            'timers',
+            'shelf',
+            ...array_map(static fn(string $page): string => "systems/{$slug}{$page}", $of),
+        ];
+    }
+
+    public function test_a_page_looked_at_again_asks_at_most_15_times_however_many_systems_there_are(): void
+    {
+        $this->actingAs($this->owner);
+        $this->another(1);
+        $most = [];
+        foreach ([2, 24] as $systems) {
+            for ($n = System::query()->count(); $n < $systems; $n++) {
+                $this->another($n);
+            }
+            foreach (self::pages('vat-1') as $page) {
+                $first = $this->getJson("/api/{$page}");
+                DB::flushQueryLog();
+                DB::enableQueryLog();
+                $again = $this->getJson("/api/{$page}");
+                $count = count(DB::getQueryLog());
+                DB::disableQueryLog();
+                self::assertSame($first->getStatusCode(), $again->getStatusCode(), $page);
+                self::assertLessThanOrEqual(15, $count, "{$page} at {$systems} systems");
+                $most[$systems] = max($most[$systems] ?? 0, $count);
+            }
+        }
+        fwrite(STDERR, "\nfigure: most queries of a page looked at again, by systems: " . json_encode($most) . "\n");
+    }
+
+    public function test_a_page_that_asks_ahead_answers_as_if_it_asked_each_for_itself(): void
+    {
+        $this->actingAs($this->owner);
+        $this->another(1);
+        $this->travelTo(now()->addSecond()->startOfSecond());
+        foreach (self::pages('vat-1') as $page) {
+            $this->getJson("/api/{$page}");
+            $ahead = $this->getJson("/api/{$page}");
+            array_map(unlink(...), glob(storage_path('framework/asked/*.json')) ?: []);
+            self::assertSame($this->getJson("/api/{$page}")->json(), $ahead->json(), $page);
+        }
+    }
+
+    public function test_what_was_booked_since_the_last_look_is_on_the_page_and_an_old_hint_breaks_nothing(): void
+    {
+        $this->actingAs($this->owner);
+        $this->another(1);
+        $this->getJson('/api/systems/vat-1/visits')->assertOk();
+        $before = count($this->getJson('/api/systems/vat-1/visits')->json('visits'));
+        $this->travel(5)->minutes();
+        $this->postJson('/api/systems/vat-1/log', [
+            'id' => '01JD00000000000000000000A2',
+            'line' => 'am .2',
+        ])->assertCreated();
+        self::assertCount($before + 1, $this->getJson('/api/systems/vat-1/visits')->json('visits'));
+
+        foreach (glob(storage_path('framework/asked/*.json')) ?: [] as $file) {
+            file_put_contents($file, str_replace('"visits"', '"a_table_that_was"', (string) file_get_contents($file)));
+        }
+        self::assertCount($before + 1, $this->getJson('/api/systems/vat-1/visits')->json('visits'));
+        foreach (glob(storage_path('framework/asked/*.json')) ?: [] as $file) {
+            file_put_contents($file, 'not JSON');
+        }
+        self::assertCount($before + 1, $this->getJson('/api/systems/vat-1/visits')->assertOk()->json('visits'));
+    }
+
     public function test_what_is_asked_of_all_at_once_is_answered_to_each_as_if_it_were_asked_alone(): void
     {
         $this->actingAs($this->owner);
