@@ -34,6 +34,7 @@ export default ts.config(
         { type: 'state', pattern: 'front/src/state' },
         { type: 'api', pattern: 'front/src/api' },
         { type: 'units', pattern: 'front/src/units' },
+        { type: 'ways', pattern: 'front/src/ways' },
         { type: 'theme', pattern: 'front/src/theme' },
         { type: 'start', pattern: 'front/src' },
       ],
@@ -44,9 +45,9 @@ export default ts.config(
         {
           default: 'disallow',
           policies: [
-            may('start', 'view', 'parts', 'state', 'api', 'theme'),
-            may('view', 'parts', 'state', 'api', 'units', 'theme'),
-            may('parts', 'state', 'api', 'units', 'theme'),
+            may('start', 'view', 'parts', 'state', 'api', 'theme', 'ways'),
+            may('view', 'parts', 'state', 'api', 'units', 'theme', 'ways'),
+            may('parts', 'state', 'api', 'units', 'theme', 'ways'),
             may('state', 'api', 'theme'),
             may('units', 'api'),
             { from: { element: { type: '*' } }, allow: { to: { module: { origin: 'external' } } } },

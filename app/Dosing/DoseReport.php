@@ -60,7 +60,7 @@ final readonly class DoseReport
             'bodies' => array_map(static fn(WaterBody $one): array => $one->choice(), $bodies),
             'body' => $body->vesselId ?? '',
             'state' => $state->rows,
-            'thing' => $dose === null ? null : $this->answer($system, $dose, $form),
+            'thing' => $dose === null ? null : $this->answer($system, $water, $dose, $form),
             'given' => $this->given($system, $bodies),
         ];
     }
@@ -99,7 +99,7 @@ final readonly class DoseReport
     }
 
     /** @return array<string, mixed> */
-    private function answer(System $system, JudgedDose $dose, DoseForm $form): array
+    private function answer(System $system, LatestWater $water, JudgedDose $dose, DoseForm $form): array
     {
         $agent = $dose->dosable->agent;
         $measured = $dose->unit === null ? null : $dose->amount;
@@ -113,6 +113,7 @@ final readonly class DoseReport
             'about' => self::about($dose->dosable),
             'refusals' => array_map($told, $dose->judged->refusals),
             'conditions' => array_map($told, $dose->judged->conditions),
+            'later' => $dose->judged->isRefused() ? $this->later($system, $water, $dose, $form) : null,
             'bench' => $dose->bench->toArray(),
             'amount' => $measured,
             'unit' => $dose->unit,
@@ -148,6 +149,21 @@ final readonly class DoseReport
             'wash_out' => self::washOut($system, $dose->body),
             'unit_given' => $dose->unit ?? $dose->dosable->unit(),
         ];
+    }
+
+    /** What the dose would be once what stands against it is gone; null where that is not all that does. */
+    private function later(System $system, LatestWater $water, JudgedDose $dose, DoseForm $form): ?string
+    {
+        $then = $this->judge->judge($system, $water, $dose->dosable, $dose->body, $dose->state->cleared(), $form);
+        $measure = self::measure($then, $form);
+
+        return match (true) {
+            $measure !== null => Message::of('dose.later', ['amount' => $measure])->text,
+            !$then->judged->isRefused() && $then->bench->missing !== [] => Message::of('dose.later_needs', [
+                'missing' => lcfirst(implode(', ', $then->bench->missing)),
+            ])->text,
+            default => null,
+        };
     }
 
     /** @return ?array{hazards: list<array{to: string, says: string}>, stop: string, disposal: string, storage: string,

@@ -197,6 +197,18 @@ final readonly class DoseState
         );
     }
 
+    /** The same water once nothing that a dose could meet is in it or in the loop. */
+    public function cleared(): self
+    {
+        return new self(
+            array_diff_key($this->input, ['present' => 0, 'zeolite_in' => 0, 'carbon_in' => 0, 'filter_seeding' => 0]),
+            $this->rows,
+            [],
+            $this->fish,
+            $this->nitrite,
+        );
+    }
+
     /** What something in the water counts as when it meets others: one's own agents all as one. */
     private static function counts(string $thing): string
     {

@@ -34,7 +34,7 @@ final readonly class Meaning
         $this->worst =
             $worst === null || $worst->verdict->state === State::Good
                 ? null
-                : Sentence::of($worst->reading, $worst->verdict);
+                : Sentence::of($worst->reading, $worst->verdict, $worst->fish);
     }
 
     /** How one reading stands; good where it was not read. */

@@ -22,6 +22,7 @@ final readonly class Strip
         private Limits $limits,
         private ?Entry $entry,
         private ?Figure $figure,
+        public bool $fish,
     ) {}
 
     /** @return array<string, mixed> */
@@ -47,7 +48,7 @@ final readonly class Strip
                 $this->limits->bands(),
             ),
             'state' => $this->verdict->state->value,
-            'sentence' => Sentence::of($this->reading, $this->verdict),
+            'sentence' => Sentence::of($this->reading, $this->verdict, $this->fish),
             'passed' => Sentence::passed($this->reading, $this->verdict),
             'taken_at' => $this->entry?->taken_at->toIso8601ZuluString(),
             'age' => $this->entry === null ? null : Age::of($this->entry->taken_at),

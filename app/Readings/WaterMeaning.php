@@ -189,7 +189,14 @@ final readonly class WaterMeaning
     {
         $limits = $this->limits->for($system, $reading->parameter)->shielded($salt);
 
-        return new Strip($reading, $limits->judge($reading->heard()), $limits, $entry, $figure);
+        return new Strip(
+            $reading,
+            $limits->judge($reading->heard()),
+            $limits,
+            $entry,
+            $figure,
+            $system->judgedAs() !== 'starting',
+        );
     }
 
     /**

@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\FigureRow;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Exchange\FirstFill;
+use Ironwort\Core\Exchange\LeastExchange;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
@@ -83,19 +84,13 @@ final readonly class ChangeContext
         return array_sum(array_map($sinks->number(...), $takes));
     }
 
-    /**
-     * @return ?array{school: string, week_l: float, done_l: float} the least the school asks for, readings clean or
-     *     not
-     */
-    public function minimum(System $system, float $volume): ?array
+    /** The least the school asks for in a week, readings clean or not. */
+    public function minimum(System $system, float $volume): LeastExchange
     {
         $school = $this->judging->following($system)->in('exchange');
         $share =
             (($school->figure('pct') / 100) * 7) / max(1.0, $school->figure('every_d')) +
             $school->figure('trickle_pct_week') / 100;
-        if ($share <= 0) {
-            return null;
-        }
         $batches = WaterChange::query()
             ->where('system_id', $system->id)
             ->whereNull('withdrawn_at')
@@ -105,11 +100,12 @@ final readonly class ChangeContext
         $trickle = Trickle::running($system);
         $hours = $trickle === null ? 0.0 : min(168.0, $trickle->started_at->diffInHours(Carbon::now()));
 
-        return [
-            'school' => $school->name,
-            'week_l' => $share * $volume,
-            'done_l' => (float) $batches + ($trickle->flow_l_h ?? 0.0) * $hours,
-        ];
+        return new LeastExchange(
+            $school->name,
+            $share,
+            $volume,
+            (float) $batches + ($trickle->flow_l_h ?? 0.0) * $hours,
+        );
     }
 
     /** @return list<string> where drained water and backwash go, and where they must not */

@@ -25,6 +25,7 @@ use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Exchange\LeastExchange;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -123,11 +124,22 @@ final readonly class WaterReport
                     ),
                 )
                 : [],
-            'minimum' => $waters->volume > 0 ? $this->sides->minimum($system, $waters->volume) : null,
+            'minimum' => $waters->volume > 0 ? self::least($this->sides->minimum($system, $waters->volume)) : null,
             'waste' => $this->sides->waste($system, $water, $body),
             'first_fill' => $this->sides->firstFill($waters, $this->putBack, $system),
             'errors' => (object) $typed->errors,
             'changes' => $this->booked($system),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function least(LeastExchange $least): array
+    {
+        return [
+            'says' => $least->says()->toArray(),
+            'due_l' => $least->dueL(),
+            'week_l' => $least->weekL(),
+            'done_l' => $least->doneL,
         ];
     }
 

@@ -8,6 +8,8 @@ namespace Ironwort\Core\Words;
 final readonly class DoseWords
 {
     public const TEXTS = [
+        'later' => 'Once that is done the dose is {amount}, as the water is now.',
+        'later_needs' => 'To see what the dose will be then, fill in: {missing}.',
         'nothing_known' => 'Nothing is known against it.',
         'salt_with_zeolite' => 'Salt makes zeolite let go of its ammonia.',
         'formalin_with_permanganate' => 'Formalin and permanganate destroy one another and the gills between them.',

@@ -85,6 +85,13 @@ final readonly class ExchangeWords
             'The float valve of {vessel} lets in {name}, which brings chlorine or ' .
             'was never tested for it: shut it until ' .
             'a carbon train or dosing stands behind it, and name that at the water.',
+        'least_none' => 'No change is due: the school followed here ({school}) asks for one only when readings do.',
+        'least_done' =>
+            'No change is due: {done} L were changed in the last seven days, and the school followed here ({school}) ' .
+            'asks for {week} L.',
+        'least_due' =>
+            'Change {litres} L ({pct} %) this week: the school followed here ({school}) asks for {week} L in seven ' .
+            'days, and {done} L were changed.',
         'meter_agrees' => 'By the meter {litres} L ran in over {days}: as it is booked.',
         'meter_unbooked' =>
             'By the meter {litres} L ran in over {days}, and {booked} L are booked: the rest is counted as changed. ' .

@@ -7,13 +7,17 @@ namespace Ironwort\Core\Tests\Judge;
 use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Derived;
+use Ironwort\Core\Judge\NextDeed;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Judge\TypedReading;
+use Ironwort\Core\Judge\Verdict;
 use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Measure\TypedNumber;
+use Ironwort\Core\Words\Catalogue;
+use Ironwort\Core\Words\Message;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -98,16 +102,48 @@ final class JudgementTest extends TestCase
         self::assertSame('good', $burning('6.8'));
     }
 
-    public function test_a_sentence_says_the_number_the_unit_and_the_line_passed(): void
+    public function test_a_sentence_says_the_number_the_unit_the_line_passed_and_the_deed(): void
     {
         $typed = TypedNumber::read('1.2');
         $reading = new Reading(Parameter::Nitrite, $typed->value, $typed->interval());
         $verdict = Library::shipped()->limits()->for('adult', Parameter::Nitrite)->judge($reading->interval);
-        self::assertSame('Nitrite 1.2 mg/L as N: emergency above 1', Sentence::of($reading, $verdict));
+        $deed = Message::of('judge.deed_no2_n_mg_l_above_act')->text;
+        self::assertSame("Nitrite 1.2 mg/L as N, over 1. {$deed}", Sentence::of($reading, $verdict));
 
         $doubtful = TypedReading::read(Parameter::Ammonia, '0.5', null);
         $verdict = Library::shipped()->limits()->for('adult', Parameter::Ammonia)->judge($doubtful->interval);
-        self::assertSame('Ammonia 0.5 mg/L as N: act, as it may be above 0.5', Sentence::of($doubtful, $verdict));
+        self::assertStringStartsWith('Ammonia 0.5 mg/L as N, may be over 0.5. ', Sentence::of($doubtful, $verdict));
+        self::assertSame('may be over 0.5', Sentence::passed($doubtful, $verdict));
+    }
+
+    /** Every line of the table, watched and acted on, with fish and without: what to do is said and ends as a sentence. */
+    public function test_whatever_line_is_passed_a_deed_of_its_own_is_said(): void
+    {
+        $general = ['judge.deed_watch', 'judge.deed_act'];
+        $told = [];
+        foreach (Parameter::cases() as $parameter) {
+            foreach (['adult', 'grow_on', 'fry', 'quarantine', 'starting'] as $stage) {
+                $limits = Library::shipped()->limits()->for($stage, $parameter);
+                foreach (array_filter(['above' => $limits->above, 'below' => $limits->below]) as $side => $bounds) {
+                    foreach ([State::Watch, State::Act, State::Emergency] as $state) {
+                        $verdict = new Verdict($state, $bounds->watch, $side);
+                        $deed = NextDeed::of($parameter, $verdict, $stage !== 'starting');
+                        self::assertNotNull($deed);
+                        self::assertNotContains($deed->code, $general, "{$parameter->value} {$side}");
+                        self::assertMatchesRegularExpression('/^[A-Z].*[.]$/', $deed->text);
+                        $told[$deed->code] = true;
+                    }
+                }
+            }
+        }
+        $words = array_filter(
+            array_keys(Catalogue::all()),
+            static fn(string $code): bool => str_starts_with($code, 'judge.deed_'),
+        );
+        self::assertEqualsCanonicalizing([...$general, ...array_keys($told)], array_values($words));
+        $own = NextDeed::of(Parameter::Silt, new Verdict(State::Act, 5.0, 'above'), true);
+        self::assertSame('judge.deed_act', $own?->code);
+        self::assertNull(NextDeed::of(Parameter::Silt, new Verdict(State::Good), true));
     }
 
     public function test_supersaturation_is_noticed_through_the_derived_percent(): void

@@ -23,7 +23,9 @@ final class CatalogueTest extends TestCase
 
         self::assertGreaterThan(100, count($said[1]));
         self::assertSame([], array_values(array_diff(array_unique($said[1]), $words)), 'said, and without words');
-        self::assertSame([], array_values(array_diff($words, array_unique($quoted[1]))), 'words that nothing says');
+        // Deeds are named by the reading they are for: JudgementTest says which of them are said.
+        $named = array_filter($words, static fn(string $code): bool => !str_starts_with($code, 'judge.deed_'));
+        self::assertSame([], array_values(array_diff($named, array_unique($quoted[1]))), 'words that nothing says');
     }
 
     public function test_a_code_without_words_and_a_brace_that_nothing_fills_are_faults_of_the_programme(): void

@@ -66,7 +66,6 @@ const signOut = useMutation({
     <span v-else class="soft">{{ person.site.name }}</span>
     <OpenTimers />
     <span class="right">
-      <RouterLink to="/round">Round</RouterLink>
       <RouterLink to="/shelf">Shelf</RouterLink>
       <span class="soft who">{{ person.name }}<template v-if="!person.writes">, reads only</template></span>
       <button type="button" class="link-button" @click="switchTheme">

@@ -2,12 +2,15 @@
 import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { useSystems } from '@/api/queries'
 import type { Session } from '@/api/types'
+import { GROUPS, samePage } from '@/ways/pages'
 import { closeSlip, openFigure } from '@/state/slip'
 import AppFoot from './AppFoot.vue'
 import KeyList from './KeyList.vue'
 import LogBar from './LogBar.vue'
 import SystemList from './SystemList.vue'
+import SystemSwitch from './SystemSwitch.vue'
 import WorkingSlip from './WorkingSlip.vue'
 
 defineProps<{ person: NonNullable<Session['person']> }>()
@@ -22,27 +25,16 @@ const keysShown = ref(false)
 const going = ref(false)
 
 const system = computed(() => (typeof route.params.system === 'string' ? route.params.system : null))
-const pages: Record<string, string> = {
-  f: 'fish',
-  s: 'system',
-  t: 'test',
-  b: 'book',
-  c: 'capacity',
-  u: 'build',
-  p: 'plumbing',
-  w: 'water',
-  d: 'dose',
-  k: 'course',
-  l: 'limits',
-  m: 'maturing',
-  a: 'trouble',
-}
+const { data: systems } = useSystems()
 
+/** After `g`: a letter for a page, a figure for the system in that place of the list, on the page that is open. */
 function go(letter: string): void {
-  if (letter === 'h') void router.push('/')
-  else if (letter === 'r') void router.push('/round')
-  else if (system.value && pages[letter])
-    void router.push({ name: pages[letter], params: { system: system.value } })
+  const page = GROUPS.flatMap((group) => group.pages).find((one) => one.key === letter)
+  const other = systems.value?.[Number(letter) - 1]
+  if (letter === 'r') void router.push('/')
+  else if (letter === 'x') void router.push('/shelf')
+  else if (page && system.value) void router.push({ name: page.name, params: { system: system.value } })
+  else if (other) void router.push(samePage(route.name, other.slug))
 }
 
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
@@ -70,6 +62,9 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   <div class="frame" :class="{ slipped: openFigure }">
     <header class="list no-print">
       <RouterLink to="/" class="mark">Ironwort</RouterLink>
+      <RouterLink v-if="!narrow" to="/" class="round" :class="{ here: route.name === 'round' }"
+        >Round</RouterLink
+      >
       <input
         v-if="!narrow"
         ref="finder"
@@ -83,7 +78,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
         <SystemList :filter="find" />
         <RouterLink v-if="person.writes" to="/new" class="add small">Add a system</RouterLink>
       </div>
-      <RouterLink v-else-if="route.name !== 'home'" to="/" class="small all">All systems</RouterLink>
+      <SystemSwitch v-else />
     </header>
     <LogBar ref="logBar" class="top no-print" :writes="person.writes" />
     <main class="middle"><RouterView /></main>
@@ -118,6 +113,20 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   letter-spacing: -0.01em;
   color: var(--leaf);
   text-decoration: none;
+}
+
+.round {
+  padding: 0.45rem 1.25rem 0.45rem calc(1.25rem - 4px);
+  margin-bottom: 0.6rem;
+  font-weight: 700;
+  color: var(--ink);
+  text-decoration: none;
+  border-left: 4px solid transparent;
+}
+
+.round.here {
+  background: var(--sheet);
+  border-left-color: var(--straw);
 }
 
 .find {
@@ -185,10 +194,6 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 
   .mark {
     padding: 0.55rem 1rem;
-  }
-
-  .all {
-    padding-right: 1rem;
   }
 
   .side {

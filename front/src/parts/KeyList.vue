@@ -1,30 +1,20 @@
 <script setup lang="ts">
 import { onMounted, useTemplateRef } from 'vue'
+import { GROUPS } from '@/ways/pages'
 
 const emit = defineEmits<{ close: [] }>()
 const dialog = useTemplateRef<HTMLDialogElement>('dialog')
 onMounted(() => dialog.value?.showModal())
 
 const keys = [
-  ['.', 'log bar'],
-  ['/', 'find a system'],
-  ['g r', 'round'],
-  ['g s', 'system'],
-  ['g t', 'test'],
-  ['g a', 'what to do'],
-  ['g c', 'capacity'],
-  ['g m', 'maturing'],
-  ['g f', 'fish'],
-  ['g w', 'water'],
-  ['g d', 'dose'],
-  ['g k', 'courses and charges'],
-  ['g l', 'limits and schools'],
-  ['g p', 'plumbing'],
-  ['g b', 'book'],
-  ['g u', 'build'],
-  ['g h', 'all systems'],
-  ['?', 'this list'],
-  ['Esc', 'close, go back'],
+  ['.', 'Log bar'],
+  ['/', 'Find a system'],
+  ['g r', 'Round'],
+  ...GROUPS.flatMap((group) => group.pages.map((page) => [`g ${page.key}`, page.label])),
+  ['g x', 'Shelf'],
+  ['g 1 … 9', 'The system in that place of the list, same page'],
+  ['?', 'This list'],
+  ['Esc', 'Close, go back'],
 ]
 </script>
 

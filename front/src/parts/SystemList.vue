@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { useSystems } from '@/api/queries'
+import { samePage } from '@/ways/pages'
 import StateMark from './StateMark.vue'
 
+const route = useRoute()
 const props = defineProps<{ filter?: string }>()
 const systems = useSystems()
 const shown = computed(() => {
@@ -20,7 +23,11 @@ const shown = computed(() => {
     </p>
     <ul v-else>
       <li v-for="system in shown" :key="system.slug">
-        <RouterLink :to="`/${system.slug}`" class="row" :class="system.state" active-class="here">
+        <RouterLink
+          :to="samePage(route.name, system.slug)"
+          class="row"
+          :class="[system.state, { here: route.params.system === system.slug }]"
+        >
           <span class="name">{{ system.name }}</span>
           <StateMark :state="system.state" :asleep="system.asleep" />
           <span v-if="system.worst" class="worst small">{{ system.worst }}</span>

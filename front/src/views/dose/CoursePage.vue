@@ -5,6 +5,7 @@ import { answer, api } from '@/api/client'
 import { useCourses, useSession } from '@/api/queries'
 import type { CoursePage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
+import TodayHere from '@/parts/answer/TodayHere.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { date } from '@/units/time'
 import { figures } from '@/units/number'
@@ -17,6 +18,16 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
 const courses = useCourses(() => props.system.slug)
 const page = computed(() => courses.data.value)
 type Course = CoursePage['courses'][number]
+/** What is to be done about a charge that hangs in the loop. */
+const charged = computed(
+  () =>
+    page.value?.charges.flatMap((charge) =>
+      charge.cautions
+        .filter((caution) => caution.level !== 'note')
+        .map((caution) => ({ level: caution.level, text: `${charge.text}: ${caution.text}` })),
+    ) ?? [],
+)
+const running = computed(() => page.value?.courses.filter((course) => !course.ended) ?? [])
 
 const form = reactive<Record<string, { reason: string; why: string; met: string[] }>>({})
 const of = (course: Course) => (form[course.id] ??= { reason: '', why: '', met: [] })
@@ -64,11 +75,19 @@ const day = (value: number) => figures(value, 2)
   <p v-if="courses.isError.value" class="fault" role="alert">{{ courses.error.value?.message }}</p>
   <p v-else-if="!page" class="soft">Opening …</p>
   <template v-else>
-    <p v-if="page.courses.length === 0">
-      No course has run here.
-      <RouterLink :to="{ name: 'dose', params: { system: system.slug } }">The dose bench</RouterLink> begins
-      one.
-    </p>
+    <TodayHere :slug="system.slug" :steps="[]" :causes="[]">
+      <p v-for="course in running" :key="course.id" class="deed">
+        {{ course.name }}: {{ course.says
+        }}<template v-if="course.top_up && course.doses.some((dose) => dose.state === 'due')">
+          Give <b>{{ course.top_up }}</b>.</template
+        >
+      </p>
+      <p v-if="!running.length" class="deed">
+        No course is running here. Start one on
+        <RouterLink :to="{ name: 'dose', params: { system: system.slug } }">Dose</RouterLink>.
+      </p>
+      <p v-for="one in charged" :key="one.text" :class="{ fault: one.level === 'danger' }">{{ one.text }}</p>
+    </TodayHere>
     <section
       v-for="course in page.courses"
       :key="course.id"

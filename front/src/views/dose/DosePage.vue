@@ -2,11 +2,13 @@
 import { useDebounce, useLocalStorage } from '@vueuse/core'
 import { NButton } from 'naive-ui'
 import { useRoute } from 'vue-router'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
-import { useDose, useSession, useSources } from '@/api/queries'
+import { useCourses, useDose, useSession, useSources } from '@/api/queries'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
+import TodayHere from '@/parts/answer/TodayHere.vue'
+import { type Step, useToday } from '@/parts/answer/useToday'
 import BenchAnswer from '@/parts/BenchAnswer.vue'
 import BenchFields from '@/parts/BenchFields.vue'
 import DoneAnyway from '@/parts/DoneAnyway.vue'
@@ -17,6 +19,14 @@ import DoseSheet from './DoseSheet.vue'
 import DosesGiven from './DosesGiven.vue'
 
 const props = defineProps<{ system: System }>()
+/** What the readings ask for of doses, and what courses have due. */
+const today = useToday(() => props.system.slug, ['dose', 'course'])
+const courses = useCourses(() => props.system.slug)
+const due = computed(() =>
+  (courses.data.value?.courses ?? []).filter(
+    (course) => !course.ended && course.doses.some((dose) => ['due', 'late', 'missed'].includes(dose.state)),
+  ),
+)
 const session = useSession()
 const sources = useSources()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
@@ -66,6 +76,13 @@ const groups = computed(() => {
     (group) => [group, rows.filter((row) => row.group === group)] as const,
   )
 })
+const untested = computed(() => page.value?.state.filter((row) => row.stale) ?? [])
+async function fill(step: Step): Promise<void> {
+  const { thing: wanted, ...rest } = step.fill
+  thing.value = wanted ?? ''
+  await nextTick()
+  typed.value = { ...rest }
+}
 const unmet = computed(() => found.value?.conditions.filter(({ code }) => !met.value.includes(code)) ?? [])
 const already = ref({ amount: '', at: '' })
 
@@ -110,14 +127,37 @@ const print = () => window.print()
   <p v-if="dose.isError.value" class="fault" role="alert">{{ dose.error.value?.message }}</p>
   <p v-else-if="!page" class="soft">Opening …</p>
   <template v-else>
+    <TodayHere
+      class="no-print"
+      :slug="system.slug"
+      :steps="today.steps.value"
+      :causes="today.causes.value"
+      @fill="fill"
+    >
+      <p v-if="!due.length && today.ready.value" class="deed">
+        No dose is due: no course is running, and no reading asks for one.
+      </p>
+      <template #besides>
+        <p v-for="course in due" :key="course.id" class="deed">
+          {{ course.name }}: {{ course.says }}
+          <RouterLink class="small" :to="{ name: 'course', params: { system: system.slug } }"
+            >Course</RouterLink
+          >
+        </p>
+        <p v-if="untested.length" class="fault">
+          Test before you dose: {{ untested.map((row) => row.label).join(', ') }}.
+          <RouterLink class="small" :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink>
+        </p>
+      </template>
+    </TodayHere>
     <div class="fields no-print">
-      <FormField v-slot="{ id }" label="Against"
+      <FormField v-slot="{ id }" label="Purpose"
         ><select :id="id" v-model="purpose" class="choice">
           <option value="">anything</option>
           <option v-for="row in purposes" :key="row" :value="row">{{ row }}</option>
         </select></FormField
       >
-      <FormField v-slot="{ id }" class="wide" label="What is to be given" :error="give.errors.value.thing"
+      <FormField v-slot="{ id }" class="wide" label="Treatment" :error="give.errors.value.thing"
         ><select :id="id" v-model="thing" class="choice">
           <option value="">choose</option>
           <optgroup v-for="[group, rows] in groups" :key="group" :label="group">
@@ -132,19 +172,7 @@ const print = () => window.print()
           </option>
         </select></FormField
       >
-      <RouterLink class="small" :to="{ name: 'course', params: { system: system.slug } }"
-        >Courses and charges</RouterLink
-      >
     </div>
-    <ul class="state no-print" aria-label="The water as it is known">
-      <li v-for="row in page.state" :key="`${row.key} ${row.text}`">
-        <span class="soft small">{{ row.label }}</span> <b>{{ row.text }}</b>
-        <span class="small" :class="row.stale ? 'fault' : 'soft'">{{
-          row.stale ? `${row.from || 'not known'}: test it first` : row.from
-        }}</span>
-      </li>
-    </ul>
-
     <section v-if="found" class="part no-print" :aria-label="found.name">
       <h2>{{ found.name }}</h2>
       <p v-if="found.basis" class="soft small">
@@ -153,14 +181,15 @@ const print = () => window.print()
       </p>
       <template v-if="found.refusals.length">
         <p v-for="refusal in found.refusals" :key="refusal.code" class="refused" role="alert">
-          <b>Refused.</b> {{ refusal.text }}
+          <b>Not now.</b> {{ refusal.text }}
         </p>
+        <p v-if="found.later" class="later">{{ found.later }}</p>
       </template>
       <form novalidate @submit.prevent="send({})">
+        <BenchFields v-model="typed" :bench="found.bench" />
         <template v-if="!found.refusals.length">
-          <BenchFields v-model="typed" :bench="found.bench" />
           <fieldset v-if="found.conditions.length" class="conditions">
-            <legend>First, and done before it goes in</legend>
+            <legend>Do this before it goes in</legend>
             <label v-for="condition in found.conditions" :key="condition.code"
               ><input v-model="met" type="checkbox" :value="condition.code" /> {{ condition.text }}</label
             >
@@ -174,8 +203,7 @@ const print = () => window.print()
               >. <span :class="{ fault: found.shelf.short }">{{ found.shelf.says }}</span>
             </p>
             <p v-else class="soft small">
-              Nothing of it stands on <RouterLink to="/shelf">the shelf list</RouterLink>: what is used is not
-              counted off.
+              It is not on <RouterLink to="/shelf">the shelf</RouterLink>, so stock is not counted.
             </p>
             <p v-if="found.split.length">
               By bay:
@@ -185,7 +213,7 @@ const print = () => window.print()
             </p>
             <p v-if="found.wash_out && found.way === 'prolonged'">{{ found.wash_out }}</p>
             <div class="fields">
-              <TypedField v-model="stock" label="As a stock, in" unit="L" /><TypedField
+              <TypedField v-model="stock" label="Stock solution, made up in" unit="L" /><TypedField
                 v-if="found.unit === 'g'"
                 v-model="scale"
                 label="Your scale reads to"
@@ -202,7 +230,7 @@ const print = () => window.print()
               <div v-if="unmet.length" class="fields">
                 <TypedField
                   v-model="reason"
-                  label="or say why it is given all the same"
+                  label="or say why you give it all the same"
                   words
                   :error="give.errors.value.reason"
                 />
@@ -213,7 +241,7 @@ const print = () => window.print()
                   type="primary"
                   :loading="give.pending.value"
                   @click="send({ course: true })"
-                  >Begin the course: {{ found.course.repeats }} doses, every
+                  >Start the course: {{ found.course.repeats }} doses, one every
                   {{ day(found.course.every_d) }} days</NButton
                 >
                 <NButton
@@ -222,10 +250,10 @@ const print = () => window.print()
                   :loading="give.pending.value"
                   >{{
                     found.minutes !== null
-                      ? `Fish are in: start the clock, ${found.minutes} min`
+                      ? `Start the clock: ${found.minutes} min bath`
                       : found.course && found.course.repeats > 1
-                        ? 'Given once'
-                        : 'Given: book it'
+                        ? 'Give it once'
+                        : `Give ${found.measure ?? 'it'}`
                   }}</NButton
                 >
                 <NButton @click="print">Print the sheet</NButton>
@@ -239,19 +267,19 @@ const print = () => window.print()
       </form>
       <DoneAnyway
         :errors="give.errors.value"
-        again="It was given as well"
+        again="This was given as well"
         @again="give.send({ ...last, again: true })"
       />
       <details v-if="writes" class="already">
-        <summary>It has been given already</summary>
+        <summary>Already given? Book it as a fact</summary>
         <p class="soft small">
-          What is in the water counts, whatever stands against it: book it, and the state of the system
+          What is in the water counts, whatever speaks against it. Book it, and the state of the system
           follows.
         </p>
         <div class="fields">
           <TypedField
             v-model="already.amount"
-            label="Given"
+            label="Amount given"
             :unit="found.unit_given"
             :error="give.errors.value.given_amount"
           />
@@ -280,9 +308,21 @@ const print = () => window.print()
     </section>
     <DoseSheet v-if="found && found.amount !== null" :system="system" :found="found" />
 
+    <section class="part no-print" aria-label="What doses go by">
+      <h2>What doses go by</h2>
+      <ul class="state" aria-label="The water as it is known">
+        <li v-for="row in page.state" :key="`${row.key} ${row.text}`">
+          <span class="soft small">{{ row.label }}</span> <b>{{ row.text }}</b>
+          <span class="small" :class="row.stale ? 'fault' : 'soft'">{{
+            row.stale ? `${row.from || 'not known'}. Test it before dosing` : row.from
+          }}</span>
+        </li>
+      </ul>
+    </section>
+
     <DosesGiven :system="system" :page="page" :writes="writes" />
     <details class="part no-print">
-      <summary>What is not offered, and why</summary>
+      <summary>Treatments not offered, and why</summary>
       <ul class="rows">
         <li v-for="row in page.not_offered" :key="row.name">
           <b>{{ row.name }}</b> {{ row.why }}
@@ -309,6 +349,11 @@ const print = () => window.print()
   padding: 0.7rem 1rem;
   margin: 0.6rem 0;
   border-left: 8px solid var(--rust);
+  font-size: 1.15rem;
+}
+
+.later {
+  padding-left: 1rem;
   font-size: 1.15rem;
 }
 

@@ -18,8 +18,8 @@ const takeBack = useSend(
 <!-- What was given here, and what a volume corrected since makes of it. -->
 <template>
   <section class="part no-print" aria-label="Doses given">
-    <h2>Given</h2>
-    <p v-if="page.given.length === 0" class="soft">Nothing was given here yet.</p>
+    <h2>Doses given</h2>
+    <p v-if="page.given.length === 0" class="soft">No dose is booked here yet.</p>
     <ul class="rows">
       <li v-for="row in page.given" :key="row.id">
         <span class="soft">{{ row.age }}</span> <b>{{ row.text }}</b> <span class="soft">{{ row.by }}</span>
@@ -32,10 +32,10 @@ const takeBack = useSend(
           v-if="writes"
           type="button"
           class="link-button small back"
-          :aria-label="`Never given: ${row.text}`"
+          :aria-label="`Not given after all: ${row.text}`"
           @click="takeBack.send(row.id)"
         >
-          Never given
+          Not given after all
         </button>
       </li>
     </ul>

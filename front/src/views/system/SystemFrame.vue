@@ -1,29 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSystem } from '@/api/queries'
 import StateMark from '@/parts/StateMark.vue'
+import { GROUPS, groupOf } from '@/ways/pages'
 
 const route = useRoute()
 const slug = computed(() => String(route.params.system))
 const system = useSystem(slug)
-const TABS = [
-  ['system', 'System'],
-  ['test', 'Test'],
-  ['book', 'Book'],
-  ['capacity', 'Capacity'],
-  ['maturing', 'Maturing'],
-  ['fish', 'Fish'],
-  ['water', 'Water'],
-  ['dose', 'Dose'],
-  ['plumbing', 'Plumbing'],
-  ['build', 'Build'],
-] as const
-/** A start has a page of its own beside the others; in a grown system Capacity leads to it. */
-const starting = computed(
-  () => system.data.value?.kind === 'start' || system.data.value?.life_stage === 'starting',
+const group = computed(() => groupOf(route.name))
+/** Where one was last in each group: a press on its name leads back there. */
+const last = ref<Record<string, string>>({})
+watch(
+  () => route.name,
+  (name) => {
+    if (group.value) last.value = { ...last.value, [group.value.label]: String(name) }
+  },
+  { immediate: true },
 )
-const tabs = computed(() => TABS.filter(([name]) => name !== 'maturing' || starting.value))
 </script>
 
 <!-- What every page of one system shares: its name, how it stands, and the way to its other pages. -->
@@ -36,39 +30,88 @@ const tabs = computed(() => TABS.filter(([name]) => name !== 'maturing' || start
           :state="system.data.value.asleep ? null : system.data.value.water.state"
           :asleep="system.data.value.asleep !== null"
         />
-        <nav class="tabs" aria-label="Pages of this system">
-          <RouterLink
-            v-for="[name, label] in tabs"
-            :key="name"
-            :to="{ name, params: { system: slug } }"
-            :class="{
-              here:
-                (route.meta.tab === name && route.name !== 'maturing') ||
-                (route.name === 'maturing' && name === 'capacity' && !starting),
-            }"
-            :aria-current="route.name === name ? 'page' : undefined"
-            >{{ label }}</RouterLink
-          >
+        <nav class="ways" aria-label="Pages of this system">
+          <ul class="tabs groups">
+            <li v-for="one in GROUPS" :key="one.label">
+              <RouterLink
+                :to="{ name: last[one.label] ?? one.pages[0].name, params: { system: slug } }"
+                :class="{ here: one === group }"
+                >{{ one.label }}</RouterLink
+              >
+            </li>
+          </ul>
+          <ul v-if="group && group.pages.length > 1" class="tabs pages">
+            <li v-for="one in group.pages" :key="one.name">
+              <RouterLink
+                :to="{ name: one.name, params: { system: slug } }"
+                :class="{ here: route.name === one.name }"
+                :aria-current="route.name === one.name ? 'page' : undefined"
+                >{{ one.label }}</RouterLink
+              >
+            </li>
+          </ul>
         </nav>
       </div>
       <RouterView :key="slug" :system="system.data.value" />
     </template>
     <p v-else-if="system.isError.value" class="fault" role="alert">
-      {{ system.error.value?.message }} <RouterLink to="/">All systems</RouterLink>
+      {{ system.error.value?.message }} <RouterLink to="/">To the round</RouterLink>
     </p>
     <p v-else class="soft">Opening …</p>
   </div>
 </template>
 
 <style scoped>
-.tabs {
-  margin-left: auto;
+.ways {
+  flex-basis: 100%;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  border-bottom: 1px solid var(--hair);
+}
+
+.groups {
+  gap: 1.4rem;
+}
+
+.pages {
+  gap: 1.4rem;
+  padding-left: 1.4rem;
+  margin-left: 1.4rem;
+  border-left: 1px solid var(--hair);
+}
+
+.groups a {
+  font-weight: 700;
+}
+
+.pages a.here {
+  font-weight: 400;
 }
 
 @media (max-width: 720px) {
-  .tabs {
+  .ways {
+    display: block;
+  }
+
+  .groups,
+  .pages {
+    justify-content: space-between;
+    gap: 0;
+  }
+
+  .pages {
+    padding-left: 0;
     margin-left: 0;
-    width: 100%;
+    border-left: 0;
+    border-top: 1px solid var(--hair);
+  }
+
+  .tabs a {
+    display: flex;
+    align-items: center;
+    min-height: 44px;
+    padding: 0 0.2rem;
   }
 }
 </style>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTrouble } from '@/api/queries'
 import type { System, Trouble } from '@/api/types'
-import FigureButton from '@/parts/FigureButton.vue'
+import StepLine from '@/parts/answer/StepLine.vue'
 import StateMark from '@/parts/StateMark.vue'
 
 const props = defineProps<{ system: System }>()
@@ -18,14 +18,6 @@ function see(id: string, there: boolean): void {
   if (there) now.push(id)
   void router.replace({ query: now.length ? { seen: now.join(',') } : {} })
 }
-const PAGES = {
-  water: ['water', 'Change it'],
-  dose: ['dose', 'Dose bench'],
-  course: ['course', 'Charges in the loop'],
-  buffer: ['buffer', 'Buffers'],
-  test: ['test', 'Test'],
-  capacity: ['capacity', 'Capacity'],
-} as const
 const numbered = computed(() => {
   let n = 0
   return (trouble.value?.causes ?? []).map((cause: Trouble['causes'][number]) => ({
@@ -88,21 +80,7 @@ const numbered = computed(() => {
       <ol>
         <li v-for="step in cause.steps" :key="step.n">
           <span class="n" aria-hidden="true">{{ step.n }}</span>
-          <div>
-            <p class="do">
-              <b v-if="step.measure" class="amount">{{ step.measure }}</b> {{ step.do }}
-              <RouterLink
-                v-if="step.page"
-                class="small"
-                :to="{ name: PAGES[step.page][0], params: { system: system.slug }, query: step.fill }"
-                >{{ PAGES[step.page][1] }}</RouterLink
-              >
-            </p>
-            <p v-if="step.caution" class="caution danger">{{ step.caution }}</p>
-            <p v-if="step.why || step.figure" class="soft small">
-              {{ step.why?.text }} <FigureButton v-if="step.figure" :figure="step.figure" />
-            </p>
-          </div>
+          <StepLine :step="step" :slug="system.slug" />
         </li>
       </ol>
     </section>
@@ -194,15 +172,6 @@ li {
 .n {
   color: var(--soft);
   font-size: 1.15rem;
-}
-
-.do {
-  font-size: 1.15rem;
-}
-
-.amount {
-  font-size: 1.5rem;
-  line-height: 1.1;
 }
 
 .behind {

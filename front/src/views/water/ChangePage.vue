@@ -5,6 +5,8 @@ import { answer, api } from '@/api/client'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
+import TodayHere from '@/parts/answer/TodayHere.vue'
+import { type Step, useToday } from '@/parts/answer/useToday'
 import FigureButton from '@/parts/FigureButton.vue'
 import DoneAnyway from '@/parts/DoneAnyway.vue'
 import FormField from '@/parts/FormField.vue'
@@ -16,7 +18,25 @@ import { openSlip } from '@/state/slip'
 import { useWaterForm, whole } from './useWaterForm'
 
 const props = defineProps<{ system: System }>()
-const { form, water, page, writes, errors, chosen, clear } = useWaterForm(() => props.system.slug)
+/** What Trouble asks for of water today, and the least that the school followed here asks for in a week. */
+const today = useToday(() => props.system.slug, ['water'])
+const watched = computed(() => today.watched.value.filter((one) => one.parameter === 'no3_n_mg_l'))
+const exact = (litres: number) => String(Math.round(litres * 10) / 10)
+const { form, typed, water, page, writes, errors, chosen, clear } = useWaterForm(
+  () => props.system.slug,
+  (page): Record<string, string> => {
+    const pct = today.steps.value.find((step) => step.fill.change_pct)?.fill.change_pct
+    const due = page?.minimum?.due_l ?? 0
+    return pct ? { change_pct: pct } : due > 0 ? { change_l: exact(due) } : {}
+  },
+)
+const source = computed(
+  () => page.value?.waters.find((row) => row.id === page.value?.water)?.name ?? 'This water',
+)
+function fill(step: Step): void {
+  clear('change_l', 'change_pct', 'level_cm', 'meter_before', 'meter_after')
+  Object.assign(form.value, step.fill)
+}
 
 const booking = reactive({ kind: 'batch', pump_off: 'no', planned_min: '' })
 const book = useSend(
@@ -27,7 +47,9 @@ const book = useSend(
         params: { path: { system: props.system.slug, id: key } },
         body: {
           ...booking,
-          change_l: form.value.change_l,
+          // Booked is what the page shows, proposed or typed.
+          change_l:
+            typed.value || !page.value?.change ? form.value.change_l : exact(page.value.change.litres),
           change_pct: form.value.change_pct,
           level_cm: form.value.level_cm,
           meter_before: form.value.meter_before,
@@ -60,52 +82,65 @@ const BOUNDS: Record<string, string> = {
     <p v-if="page.missing" class="worst">
       {{ page.missing }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
     </p>
-    <div class="fields">
-      <dl>
-        <dt class="small soft">Water</dt>
-        <dd><FigureButton :figure="page.volume" big /></dd>
-      </dl>
-      <FormField v-if="page.waters.length" v-slot="{ id, status }" label="Filled from" :error="fault('water')"
-        ><ChoiceField
-          :id="id"
-          v-model="chosen"
-          :status="status"
-          :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))"
-      /></FormField>
-      <FormField v-if="page.bodies.length > 1" v-slot="{ id, status }" label="In" :error="fault('body')"
-        ><ChoiceField
-          :id="id"
-          v-model="form.body"
-          :status="status"
-          :choices="
-            page.bodies.map((row) => ({ value: row.id, label: `${row.name}, ${whole(row.litres)} L` }))
-          "
-      /></FormField>
-      <TypedField v-model="form.fill_l_min" label="It fills at" unit="L/min" :error="fault('fill_l_min')" />
-    </div>
-    <p v-if="page.chlorine" class="fault">
-      This water was tested with chlorine in it: take that out before fish meet it.
-    </p>
-    <p v-if="page.minimum" :class="{ caution: page.minimum.done_l < page.minimum.week_l }">
-      By the school followed here ({{ page.minimum.school.toLowerCase() }}) at least
-      <b>{{ whole(page.minimum.week_l) }} L</b> go each week, whatever the readings:
-      <b>{{ whole(page.minimum.done_l) }} L</b> went in the last seven days.
-    </p>
-
-    <GoalPlan v-if="!page.missing" v-model="form" :page="page" :errors="errors" />
+    <TodayHere :slug="system.slug" :steps="today.steps.value" :causes="today.causes.value" @fill="fill">
+      <p v-if="page.minimum" class="deed">{{ page.minimum.says.text }}</p>
+      <template #besides>
+        <p v-if="today.steps.value.length && page.minimum && page.minimum.due_l > 0" class="soft">
+          {{ page.minimum.says.text }}
+        </p>
+        <p v-for="one in watched" :key="one.code">{{ one.text }}</p>
+        <p v-if="page.chlorine" class="fault">
+          {{ source }} has chlorine in it: neutralise it before fish meet it.
+        </p>
+      </template>
+    </TodayHere>
 
     <section v-if="!page.missing" class="part" aria-label="One change">
-      <h2>One change</h2>
+      <h2>
+        {{
+          typed || !page.change
+            ? 'One change'
+            : `This change: ${whole(page.change.litres)} L, ${whole(page.change.pct)} %`
+        }}
+      </h2>
       <form novalidate @submit.prevent="book.send({})">
+        <div class="fields">
+          <FormField
+            v-if="page.waters.length"
+            v-slot="{ id, status }"
+            label="Source water"
+            :error="fault('water')"
+            ><ChoiceField
+              :id="id"
+              v-model="chosen"
+              :status="status"
+              :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))"
+          /></FormField>
+          <FormField v-if="page.bodies.length > 1" v-slot="{ id, status }" label="Into" :error="fault('body')"
+            ><ChoiceField
+              :id="id"
+              v-model="form.body"
+              :status="status"
+              :choices="
+                page.bodies.map((row) => ({ value: row.id, label: `${row.name}, ${whole(row.litres)} L` }))
+              "
+          /></FormField>
+          <TypedField v-model="form.fill_l_min" label="Fill rate" unit="L/min" :error="fault('fill_l_min')" />
+          <dl>
+            <dt class="small soft">Volume</dt>
+            <dd><FigureButton :figure="page.volume" /></dd>
+          </dl>
+        </div>
         <div class="fields ways">
-          <TypedField v-model="form.change_l" label="Litres" :error="fault('change_l')" />
-          <TypedField v-model="form.change_pct" label="or share" unit="%" :error="fault('change_pct')" />
           <TypedField
-            v-model="form.level_cm"
-            label="or the level falls"
-            unit="cm"
-            :error="fault('level_cm')"
+            v-model="form.change_l"
+            label="Amount"
+            unit="L"
+            :placeholder="typed || !page.change ? '' : whole(page.change.litres)"
+            :error="fault('change_l')"
           />
+          <TypedField v-model="form.change_pct" label="or share" unit="%" :error="fault('change_pct')" />
+          <TypedField v-model="form.level_cm" label="or fall in level" unit="cm" :error="fault('level_cm')" />
           <TypedField
             v-model="form.meter_before"
             label="or meter before"
@@ -156,7 +191,7 @@ const BOUNDS: Record<string, string> = {
             {{ caution.text }}
           </p>
           <p v-if="page.change.minutes !== null">
-            It fills in <b>{{ whole(page.change.minutes) }} min</b>.
+            Filling takes <b>{{ whole(page.change.minutes) }} min</b>.
           </p>
           <p v-for="item in page.change.put_back" :key="item.what" class="back">
             Put back: <b>{{ item.text }}</b>
@@ -171,60 +206,67 @@ const BOUNDS: Record<string, string> = {
           </p>
         </template>
         <div v-if="writes" class="fields">
-          <FormField v-slot="{ id, status }" label="It is"
+          <FormField v-slot="{ id, status }" label="Kind of change"
             ><ChoiceField
               :id="id"
               v-model="booking.kind"
               :status="status"
               :choices="[
-                { value: 'batch', label: 'a change' },
-                { value: 'topup', label: 'evaporation topped up' },
+                { value: 'batch', label: 'water change' },
+                { value: 'topup', label: 'top-up of evaporation' },
               ]"
           /></FormField>
           <template v-if="batch">
-            <FormField v-slot="{ id, status }" label="The pump is"
+            <FormField v-slot="{ id, status }" label="Pump during the change"
               ><ChoiceField
                 :id="id"
                 v-model="booking.pump_off"
                 :status="status"
                 :choices="[
                   { value: 'no', label: 'running' },
-                  { value: 'yes', label: 'switched off for it' },
+                  { value: 'yes', label: 'off' },
                 ]"
             /></FormField>
             <TypedField
               v-if="booking.pump_off === 'yes'"
               v-model="booking.planned_min"
-              label="It is off for"
+              label="Pump off for"
               unit="min"
               :error="fault('planned_min')"
             />
           </template>
           <NButton type="primary" attr-type="submit" :loading="book.pending.value">{{
-            booking.pump_off === 'yes' && batch ? 'Pump is off: start the clock' : 'Book it as done'
+            booking.pump_off === 'yes' && batch
+              ? 'Pump is off: start the clock'
+              : batch
+                ? 'Book the change'
+                : 'Book the top-up'
           }}</NButton>
         </div>
         <p v-if="booking.pump_off === 'yes' && batch && page.change" class="caution">
           <template v-if="page.change.pump_off.minutes < 5"
-            >Leave it on if you can: without flow {{ BOUNDS[page.change.pump_off.by] }} at once</template
+            >Leave the pump on if you can: without flow {{ BOUNDS[page.change.pump_off.by] }} at
+            once</template
           ><template v-else
-            >It may be off for <b>{{ whole(page.change.pump_off.minutes) }} min</b>: then
+            >Pump off for <b>{{ whole(page.change.pump_off.minutes) }} minutes</b> at most: after that
             {{ BOUNDS[page.change.pump_off.by] }}</template
           ><template v-if="page.change.pump_off.assumed.length"
-            >. Assumed, never measured: {{ page.change.pump_off.assumed.join(', ') }}</template
-          >. The clock stands in the foot of every page until somebody has seen water flow.
+            >. Assumed, not tested: {{ page.change.pump_off.assumed.join(', ') }}</template
+          >. The clock stays at the foot of every page until somebody has seen water flow.
         </p>
         <DoneAnyway
           :errors="book.errors.value"
           refused="water"
-          again="It was changed as well"
-          already="It has been poured"
+          again="This is a second change"
+          already="It has been done already"
           @again="book.send({ again: true })"
           @done="book.send({ done: true, again: true })"
         />
         <p v-if="book.trouble.value" class="fault" role="alert">{{ book.trouble.value }}</p>
       </form>
     </section>
+
+    <GoalPlan v-if="!page.missing" v-model="form" :page="page" :errors="errors" />
 
     <ChangesBooked :system="system" :page="page" :writes="writes" />
     <SchoolsTable
@@ -236,11 +278,11 @@ const BOUNDS: Record<string, string> = {
     />
 
     <section class="part" aria-label="Waste water">
-      <h2>Where it goes</h2>
+      <h2>Where the waste water goes</h2>
       <p v-for="line in page.waste" :key="line">{{ line }}</p>
     </section>
     <details v-if="page.first_fill.length" class="part">
-      <summary>A first fill, as one sequence</summary>
+      <summary>First fill of a new system, step by step</summary>
       <ol class="sequence">
         <li v-for="step in page.first_fill" :key="step">{{ step }}</li>
       </ol>

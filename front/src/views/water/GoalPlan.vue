@@ -30,20 +30,20 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
 
 <!-- The fewest safe changes to a goal, and the same water as a trickle. -->
 <template>
-  <section class="part" aria-label="To a goal">
-    <h2>To a goal</h2>
+  <section class="part" aria-label="Plan a change">
+    <h2>Plan a change</h2>
     <form class="fields" novalidate @submit.prevent>
-      <FormField v-slot="{ id, status }" label="Bring"
+      <FormField v-slot="{ id, status }" label="Parameter"
         ><ChoiceField
           :id="id"
           v-model="form.goal"
           :status="status"
           :choices="page.goals.map((row) => ({ value: row.id, label: row.name }))"
       /></FormField>
-      <TypedField v-model="form.target" label="to" :unit="goal?.unit" :error="errors.target" />
+      <TypedField v-model="form.target" label="Target" :unit="goal?.unit" :error="errors.target" />
       <TypedField
         v-model="form.max_change_pct"
-        label="Most at once"
+        label="Largest single change"
         unit="%"
         placeholder="50"
         :error="errors.max_change_pct"
@@ -54,7 +54,7 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
         placeholder="1"
         :error="errors.steps_per_day"
       />
-      <FormField v-slot="{ id, status }" label="Water comes by"
+      <FormField v-slot="{ id, status }" label="Delivery"
         ><ChoiceField
           :id="id"
           v-model="form.delivery"
@@ -68,14 +68,14 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
       <TypedField
         v-if="form.delivery === 'bucket'"
         v-model="form.bucket_l"
-        label="A bucket holds"
+        label="Bucket"
         unit="L"
         :error="errors.bucket_l"
       />
       <TypedField
         v-if="form.delivery === 'vat'"
         v-model="form.vat_l"
-        label="The vat holds"
+        label="Vat"
         unit="L"
         :error="errors.vat_l"
       />
@@ -85,7 +85,7 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
         {{ caution.text }}
       </p>
       <p v-if="plan.reason" class="caution">{{ plan.reason }}</p>
-      <p v-else-if="plan.steps.length === 0">It is there already.</p>
+      <p v-else-if="plan.steps.length === 0">The water is there already: no change is needed.</p>
       <template v-else>
         <p class="sum">
           <b>{{ plan.steps.length }}</b>
@@ -110,7 +110,7 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
               class="link-button small"
               @click="take(step.litres)"
             >
-              Take this step
+              Use this step
             </button>
           </li>
         </ol>
@@ -118,12 +118,12 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
           and so on for {{ plan.steps.length - 14 }} more changes
         </p>
         <p v-if="plan.trickle">
-          As a trickle over the same days the same water,
-          <FigureButton v-if="plan.trickle.flow" :figure="plan.trickle.flow" />, comes to
-          <b>{{ plan.trickle.after }}</b> {{ plan.unit }}: a little less far, and without a jump.
+          As a trickle over the same days, the same water,
+          <FigureButton v-if="plan.trickle.flow" :figure="plan.trickle.flow" />, brings it to
+          <b>{{ plan.trickle.after }}</b> {{ plan.unit }}: a little less far, but without a jump.
         </p>
         <p class="soft small">
-          {{ plan.limits }} What the fish make meanwhile is counted. Test before each change.
+          {{ plan.limits }} Waste from the fish in the meantime is counted. Test before each change.
         </p>
       </template>
     </template>

@@ -1,7 +1,8 @@
 import { useDebounce, useSessionStorage } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSession, useWater } from '@/api/queries'
+import type { WaterPage } from '@/api/types'
 
 const EMPTY = {
   water: '',
@@ -33,21 +34,36 @@ const EMPTY = {
 const AMOUNTS = { change_l: '', change_pct: '', level_cm: '', meter_before: '', meter_after: '' }
 
 /** What is typed about the water of one system, kept while its pages are walked through, and what it comes to. */
-export function useWaterForm(slug: () => string) {
+export function useWaterForm(
+  slug: () => string,
+  /** What is proposed as long as no amount is typed. */
+  proposed: (page: WaterPage | undefined) => Partial<typeof AMOUNTS> = () => ({}),
+) {
   const form = useSessionStorage(`water-${slug()}`, { ...EMPTY }, { mergeDefaults: true })
   // What another page has filled in, as the change that an answer asks for.
   const { query } = useRoute()
   for (const key of Object.keys(EMPTY) as (keyof typeof EMPTY)[])
     if (typeof query[key] === 'string') form.value = { ...form.value, ...AMOUNTS, [key]: query[key] }
+  const page = shallowRef<WaterPage>()
+  const typed = computed(() =>
+    (Object.keys(AMOUNTS) as (keyof typeof AMOUNTS)[]).some((key) => form.value[key].trim() !== ''),
+  )
   const asked = useDebounce(
-    computed(() => Object.fromEntries(Object.entries(form.value).filter(([, text]) => text.trim() !== ''))),
+    computed(() =>
+      Object.fromEntries(
+        Object.entries({ ...form.value, ...(typed.value ? {} : proposed(page.value)) }).filter(
+          ([, text]) => text.trim() !== '',
+        ),
+      ),
+    ),
     250,
   )
   const water = useWater(slug, asked)
   const session = useSession()
-  const page = computed(() => water.data.value)
+  watch(water.data, (answer) => (page.value = answer), { immediate: true })
   return {
     form,
+    typed,
     water,
     page,
     writes: computed(() => session.data.value?.person?.writes ?? false),

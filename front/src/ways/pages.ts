@@ -1,0 +1,68 @@
+/** Where one goes in a system: five groups and the book, by what one wants. The one list of names and keys. */
+export interface Page {
+  name: string
+  label: string
+  /** The letter after `g`. */
+  key: string
+}
+
+export interface Group {
+  label: string
+  pages: readonly [Page, ...Page[]]
+}
+
+export const GROUPS: readonly Group[] = [
+  {
+    label: 'Now',
+    pages: [
+      { name: 'system', label: 'System', key: 's' },
+      { name: 'test', label: 'Test', key: 't' },
+      { name: 'trouble', label: 'Trouble', key: 'a' },
+    ],
+  },
+  {
+    label: 'Water',
+    pages: [
+      { name: 'water', label: 'Change', key: 'w' },
+      { name: 'trickle', label: 'Trickle', key: 'i' },
+      { name: 'make-water', label: 'Make water', key: 'n' },
+      { name: 'buffer', label: 'KH, GH, pH', key: 'h' },
+    ],
+  },
+  {
+    label: 'Filter',
+    pages: [
+      { name: 'capacity', label: 'Capacity', key: 'c' },
+      { name: 'maturing', label: 'Maturing', key: 'm' },
+    ],
+  },
+  {
+    label: 'Fish',
+    pages: [
+      { name: 'fish', label: 'Fish and feed', key: 'f' },
+      { name: 'dose', label: 'Dose', key: 'd' },
+      { name: 'course', label: 'Course', key: 'k' },
+    ],
+  },
+  {
+    label: 'Place',
+    pages: [
+      { name: 'plumbing', label: 'Plumbing', key: 'p' },
+      { name: 'build', label: 'Build', key: 'u' },
+      { name: 'limits', label: 'Limits and schools', key: 'l' },
+    ],
+  },
+  { label: 'Book', pages: [{ name: 'book', label: 'Book', key: 'b' }] },
+]
+
+export const groupOf = (name: unknown): Group | undefined =>
+  GROUPS.find((group) => group.pages.some((page) => page.name === name))
+
+export const labelOf = (name: unknown): string | undefined =>
+  GROUPS.flatMap((group) => group.pages).find((page) => page.name === name)?.label
+
+/** The same page of another system; its first page from where no system is open. */
+export const samePage = (name: unknown, system: string) => ({
+  name: groupOf(name) ? String(name) : 'system',
+  params: { system },
+})
