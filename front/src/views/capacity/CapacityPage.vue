@@ -70,7 +70,7 @@ function reset(): void {
   </p>
   <p v-if="shown.living?.asks" class="caution">
     {{ shown.living.asks.text }}
-    <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Say since when</RouterLink>
+    <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Say when it started</RouterLink>
   </p>
   <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
 
@@ -79,12 +79,14 @@ function reset(): void {
     <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Describe the filter</RouterLink>
   </p>
 
+  <RoomLeft v-if="shown.room" :room="shown.room" :steps="shown.steps" :fish-now="system.fish_count" />
+
   <section class="conditions" aria-label="Conditions">
     <div class="head">
-      <h2>Worked out for</h2>
-      <span class="soft small">Type over any of these to see another day.</span>
+      <h2>Conditions</h2>
+      <span class="soft small">Type over any of these to see what would change.</span>
       <button v-if="Object.keys(given).length" type="button" class="link-button small" @click="reset">
-        Back to the water as it is
+        Back to today’s water
       </button>
     </div>
     <div class="fields">
@@ -110,7 +112,6 @@ function reset(): void {
     <WhatIfFields v-model:typed="typed" :system="system" :errors="errors" />
   </section>
 
-  <RoomLeft v-if="shown.room" :room="shown.room" :steps="shown.steps" :fish-now="system.fish_count" />
   <KeptWhatIfs
     v-if="shown.capacity"
     :system="system"
@@ -124,7 +125,7 @@ function reset(): void {
   <section v-if="shown.settles.length" class="settles" aria-label="Where it settles">
     <div class="head">
       <h2>Where it settles</h2>
-      <span class="soft small">if nothing else changes; the filter grown to its load</span>
+      <span class="soft small">if nothing changes, once the filter has grown to the load</span>
     </div>
     <dl>
       <div v-for="figure in shown.settles" :key="figure.label">

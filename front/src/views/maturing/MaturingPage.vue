@@ -67,13 +67,13 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
   <template v-else-if="start">
     <p class="ready">
       <template v-if="start.stage === 'ready'">Ready.</template>
-      <template v-else-if="start.stage === 'unfed'">No day: nothing feeds it.</template>
+      <template v-else-if="start.stage === 'unfed'">No ready day: nothing feeds the filter.</template>
       <template v-else-if="start.ready_on"
         >Ready about <b>{{ day(start.ready_on) }}</b><template v-if="start.early_on && start.late_on"
           >, between {{ day(start.early_on) }} and {{ day(start.late_on) }}</template
         >.</template
       >
-      <template v-else>Not within four months, as it goes.</template>
+      <template v-else>Not ready within four months at this rate.</template>
     </p>
     <ol class="way" aria-label="How far it has come">
       <li v-for="[id, name] in STAGES" :key="id" :aria-current="start.stage === id ? 'step' : undefined">
@@ -83,7 +83,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
     <p>
       {{ start.says
       }}<template v-if="start.nitrite_peak">
-        Nitrite will be highest about {{ day(start.nitrite_peak.on) }}, near
+        Nitrite peaks about {{ day(start.nitrite_peak.on) }}, near
         {{ number(start.nitrite_peak.mg_l) }} mg/L.</template
       >
     </p>
@@ -95,6 +95,21 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
     >
       {{ caution.text }}
     </p>
+    <section class="until" aria-label="What to do">
+      <h2>What to do until then</h2>
+      <ul class="rows">
+        <li v-for="text in start.does" :key="text">{{ text }}</li>
+      </ul>
+      <p class="links">
+        <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink>
+        <RouterLink
+          v-if="!system.fish_count"
+          :to="{ name: 'dose', params: { system: system.slug }, query: { thing: 'ammonium' } }"
+          >Dose ammonia</RouterLink
+        >
+        <RouterLink :to="{ name: 'buffer', params: { system: system.slug } }">Buffer KH</RouterLink>
+      </p>
+    </section>
     <dl class="numbers">
       <div v-for="figure in start.figures" :key="figure.label">
         <dt>{{ figure.label }}</dt>
@@ -103,7 +118,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
     </dl>
     <StartCurve :start="start" />
     <p class="soft small">
-      Bars are what was read, the line what the model makes of it, hatched what the readings leave open.
+      Bars are your readings, the line is the model, and the hatched area is what the readings leave open.
       Followed since {{ start.since ? day(start.since) : '' }}.
     </p>
     <form class="fields" novalidate @submit.prevent>
@@ -119,23 +134,8 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
         @update:model-value="typed[field.key] = $event ?? ''"
       />
     </form>
-    <section class="part" aria-label="What to do">
-      <h2>Until then</h2>
-      <ul class="rows">
-        <li v-for="text in start.does" :key="text">{{ text }}</li>
-      </ul>
-      <p class="links">
-        <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink>
-        <RouterLink
-          v-if="!system.fish_count"
-          :to="{ name: 'dose', params: { system: system.slug }, query: { thing: 'ammonium' } }"
-          >Dose ammonia</RouterLink
-        >
-        <RouterLink :to="{ name: 'buffer', params: { system: system.slug } }">Buffer KH</RouterLink>
-      </p>
-    </section>
-    <section v-if="start.ways.length" class="part" aria-label="What would speed it">
-      <h2>What would speed it</h2>
+    <section v-if="start.ways.length" class="part" aria-label="What would speed it up">
+      <h2>What would speed it up</h2>
       <ul class="rows">
         <li v-for="way in start.ways" :key="way.what">
           <b>{{ way.what }}</b>
@@ -145,8 +145,8 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
         </li>
       </ul>
       <p class="soft small">
-        A donor, your own too, can bring disease or what it was treated with: look at its fish first, and
-        count what it loses. Bottled cultures differ: nothing is promised of them here.
+        A donor, even your own, can bring disease or traces of a treatment: look at its fish first, and count
+        what it loses. Results of bottled cultures differ: nothing is promised here.
       </p>
     </section>
   </template>
@@ -167,6 +167,10 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
 .lives {
   max-width: 48rem;
   margin: 0.5rem 0 1rem;
+}
+
+.until h2 {
+  margin-top: 0.8rem;
 }
 
 .way {

@@ -3,11 +3,13 @@ import { useMutation, useQuery } from '@tanstack/vue-query'
 import { useDebounce, useSessionStorage } from '@vueuse/core'
 import { NButton, NInput } from 'naive-ui'
 import { ulid } from 'ulid'
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem, useShelf, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
+import TodayHere from '@/parts/answer/TodayHere.vue'
+import { useToday } from '@/parts/answer/useToday'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import ReadingStrip from '@/parts/ReadingStrip.vue'
@@ -57,6 +59,31 @@ watch(
   },
   { immediate: true },
 )
+
+/** What is due stands first, in the order of the kit; the rest behind one press. */
+const today = useToday(() => props.system.slug, ['test'])
+const dueNow = computed(() => props.system.schedule.tests.filter((test) => test.stands !== 'done'))
+/** What will be due first, and in how many hours. */
+const next = computed(
+  () =>
+    props.system.schedule.tests
+      .filter((test) => test.last_h !== null)
+      .map((test) => ({ name: test.name, hours: Math.max(1, test.every_h - (test.last_h ?? 0)) }))
+      .sort((a, b) => a.hours - b.hours)[0] ?? null,
+)
+const inTime = (hours: number) =>
+  hours < 36 ? `in ${Math.round(hours)} h` : `in ${Math.round(hours / 24)} days`
+const first = computed(() => {
+  const due = parameters.value.filter(
+    (parameter) =>
+      dueNow.value.some((test) => test.parameter === parameter.id) ||
+      (draft.value.readings[parameter.id]?.typed ?? '') !== '',
+  )
+  return due.length ? due : parameters.value
+})
+const rest = computed(() => parameters.value.filter((parameter) => !first.value.includes(parameter)))
+const shown = ref(corrects !== null)
+const all = computed(() => shown.value || rest.value.length < 3)
 
 const filled = computed(() =>
   Object.fromEntries(Object.entries(draft.value.readings).filter(([, row]) => row.typed.trim() !== '')),
@@ -158,13 +185,32 @@ function submit(): void {
 
 <template>
   <p v-if="corrects" class="soft">
-    This stands in place of the visit as it was booked; the original stays in the book. Its time was
+    This replaces the test as it was booked; the original stays in the book. It was taken at
     {{ original.data.value ? date(original.data.value.taken_at) : '…' }}.
   </p>
+  <TodayHere v-else :slug="system.slug" :steps="today.steps.value" :causes="today.causes.value">
+    <p v-if="dueNow.length" class="deed">
+      Test today:
+      <template v-for="(test, i) in dueNow" :key="test.parameter"
+        ><template v-if="i">, </template><b>{{ test.name }}</b
+        ><template v-if="test.stands === 'late'"> (late)</template></template
+      >.
+    </p>
+    <p v-else class="deed">
+      No test is due{{ next ? `. Next: ${next.name.toLowerCase()} ${inTime(next.hours)}` : '' }}. Whatever you
+      test counts.
+    </p>
+    <template #besides>
+      <p v-if="today.steps.value.length && dueNow.length">
+        Due besides: {{ dueNow.map((test) => test.name).join(', ') }}.
+      </p>
+      <p v-for="one in today.watched.value" :key="one.code">{{ one.text }}</p>
+    </template>
+  </TodayHere>
   <form class="test" novalidate @submit.prevent="submit">
     <div class="rows">
       <TestRow
-        v-for="parameter in parameters"
+        v-for="parameter in [...first, ...(all ? rest : [])]"
         :key="parameter.id"
         v-model="draft.readings[parameter.id]"
         :parameter="parameter"
@@ -174,10 +220,17 @@ function submit(): void {
         :error="errors[`readings.${parameter.id}`]"
       />
     </div>
+    <p v-if="rest.length && !all">
+      <button type="button" class="link-button" @click="shown = true">
+        Show {{ rest.map((parameter) => parameter.name).join(', ') }}
+      </button>
+    </p>
 
     <section class="meaning" aria-live="polite">
       <ReadingStrip v-for="s in derived" :key="s.parameter" :strip="s" />
-      <p v-if="burnUnknown" class="soft">With pH and temperature it shows how much of the ammonia burns.</p>
+      <p v-if="burnUnknown" class="soft">
+        Test pH and temperature too: they decide how much of the ammonia is un-ionised.
+      </p>
       <p v-if="meaning.isError.value" class="fault">{{ meaning.error.value?.message }}</p>
     </section>
 
@@ -195,21 +248,21 @@ function submit(): void {
           :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }"
         />
       </FormField>
-      <FormField v-if="system.build.vessels.length > 1" v-slot="{ id, status }" label="Taken in"
+      <FormField v-if="system.build.vessels.length > 1" v-slot="{ id, status }" label="Bay"
         ><ChoiceField
           :id="id"
           v-model="draft.bay"
           :status="status"
           :choices="[
-            { value: '', label: 'no bay in particular' },
+            { value: '', label: 'no particular bay' },
             ...system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
           ]"
       /></FormField>
       <FormField
         v-if="filled.clarity_cm"
         v-slot="{ id, status, described }"
-        label="Clarity seen at"
-        hint="one spot, always the same"
+        label="Spot where clarity was read"
+        hint="always the same spot"
         ><NInput
           v-model:value="draft.spot"
           :status="status"
@@ -225,7 +278,7 @@ function submit(): void {
           attr-type="submit"
           :loading="save.isPending.value"
           :disabled="!system"
-          >{{ corrects ? 'Correct it' : 'Book the test' }}</NButton
+          >{{ corrects ? 'Correct the test' : 'Book the test' }}</NButton
         >
         <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
       </div>

@@ -145,5 +145,19 @@ select.unit {
   .says {
     grid-column: 1 / -1;
   }
+
+  /* Of a long page only the steps of the row one stands in: the next parameter stays on the screen. */
+  .row:not(:focus-within) .steps {
+    display: none;
+  }
+
+  .steps {
+    grid-column: 1 / -1;
+  }
+
+  .step {
+    min-height: 44px;
+    flex: 1 1 3rem;
+  }
 }
 </style>

@@ -1,20 +1,33 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
+import TodayHere from '@/parts/answer/TodayHere.vue'
 import BenchForm from '@/parts/BenchForm.vue'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { openSlip } from '@/state/slip'
+import { figures } from '@/units/number'
 import MeterReadings from './MeterReadings.vue'
 import { useWaterForm, whole } from './useWaterForm'
 
 const props = defineProps<{ system: System }>()
-const { form, water, page, writes, errors, chosen, clear } = useWaterForm(() => props.system.slug)
+/** Any of these says how much trickles. */
+const TRICKLES = ['pct_per_week', 'flow_l_h', 'jug_s', 'trickle_meter_before'] as const
+const { form, water, page, writes, errors, chosen, clear } = useWaterForm(
+  () => props.system.slug,
+  // What the school asks for in a week, day and night; a tenth where it asks for none (common practice, no source).
+  (page, typed): Record<string, string> => {
+    const share = page?.minimum && page.volume.value > 0 ? page.minimum.week_l / page.volume.value : 0
+    return TRICKLES.some((key) => typed[key])
+      ? {}
+      : { pct_per_week: share > 0 ? figures(100 * share, 3).replace(',', '') : '10' }
+  },
+)
 const KEYS = [
   'pct_per_week',
   'flow_l_h',
@@ -50,10 +63,11 @@ const close = useSend(
       }),
     ),
 )
+const proposing = computed(() => TRICKLES.every((key) => form.value[key] === ''))
 const fault = (key: string) => errors.value[key] ?? open.errors.value[key]
 const HEAT_HINT =
   'Trickle, walls, surface and shed air against the heater; a coil of the incoming pipe in the shed’s air warms it ' +
-  'for nothing. A heater hangs on a residual-current device.'
+  'for nothing. A heater needs a residual-current device.'
 </script>
 
 <template>
@@ -63,23 +77,38 @@ const HEAT_HINT =
     <p v-if="page.missing" class="worst">
       {{ page.missing }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
     </p>
-    <p v-if="page.running" class="runs">
-      {{ page.running.text }} runs since {{ page.running.age
-      }}<template v-if="page.running.pct_week !== null"
-        >: {{ whole(page.running.pct_week) }} % of the water a week</template
-      >, a litre in {{ whole(page.running.jug_s) }} s.
-      <button v-if="writes" type="button" class="link-button" @click="close.send(page.running.id)">
-        It is shut
-      </button>
-    </p>
-    <section class="part" aria-label="A trickle">
-      <h2>A trickle</h2>
+    <TodayHere :slug="system.slug" :steps="[]" :causes="[]">
+      <p v-if="page.running" class="deed">
+        {{ page.running.text }} has run for {{ page.running.age.replace(/ ago$/, '')
+        }}<template v-if="page.running.pct_week !== null"
+          >: {{ whole(page.running.pct_week) }} % of the water a week</template
+        >, a litre in {{ whole(page.running.jug_s) }} s.
+        <button v-if="writes" type="button" class="link-button" @click="close.send(page.running.id)">
+          Stop the trickle
+        </button>
+      </p>
+      <template v-else>
+        <p class="deed">No trickle is running.</p>
+        <p v-if="page.minimum">{{ page.minimum.says.text }}</p>
+        <p v-if="page.trickle && proposing">
+          Instead, <FigureButton :figure="page.trickle.l_min" /> day and night would do it:
+          {{ whole(page.trickle.litres) }} L a day<template v-if="page.trickle.jug"
+            >, a jug in <FigureButton :figure="page.trickle.jug" /></template
+          >.
+        </p>
+      </template>
+    </TodayHere>
+    <section class="part" aria-label="Start a trickle">
+      <h2>{{ page.running ? 'Set it anew' : 'Start a trickle' }}</h2>
       <form novalidate @submit.prevent="open.send(undefined)">
         <div class="fields">
           <TypedField
             v-model="form.pct_per_week"
             label="Share"
             unit="% a week"
+            :placeholder="
+              proposing && page.trickle ? whole((100 * 7 * page.trickle.litres) / page.volume.value) : ''
+            "
             :error="fault('pct_per_week')"
           />
           <TypedField v-model="form.flow_l_h" label="or flow" unit="L/h" :error="fault('flow_l_h')" />
@@ -90,8 +119,12 @@ const HEAT_HINT =
             placeholder="1"
             :error="fault('jug_l')"
           />
-          <TypedField v-model="form.jug_s" label="or it fills in" unit="s" :error="fault('jug_s')" />
-          <FormField v-if="page.waters.length" v-slot="{ id, status }" label="From" :error="fault('water')"
+          <TypedField v-model="form.jug_s" label="or time to fill it" unit="s" :error="fault('jug_s')" />
+          <FormField
+            v-if="page.waters.length"
+            v-slot="{ id, status }"
+            label="Source water"
+            :error="fault('water')"
             ><ChoiceField
               :id="id"
               v-model="chosen"
@@ -130,12 +163,12 @@ const HEAT_HINT =
             >.
           </p>
           <p v-if="page.trickle.steady">
-            At today’s feed nitrate comes to <b>{{ page.trickle.after }}</b> in 60 days and would stand at
-            <b>{{ page.trickle.steady }}</b> in the end.
+            At today’s feed nitrate reaches <b>{{ page.trickle.after }}</b> in 60 days and settles at
+            <b>{{ page.trickle.steady }}</b>.
           </p>
           <p>
-            Of salt and of anything dosed <b>{{ whole(page.trickle.left_day_pct) }} %</b> are left after a
-            day, <b>{{ whole(page.trickle.left_week_pct) }} %</b> after a week.
+            After a day <b>{{ whole(page.trickle.left_day_pct) }} %</b> of salt and of anything dosed is left,
+            after a week <b>{{ whole(page.trickle.left_week_pct) }} %</b>.
           </p>
           <p v-for="item in page.trickle.day_takes" :key="item.what">
             A day’s water takes <b>{{ item.text }}</b>
@@ -153,18 +186,18 @@ const HEAT_HINT =
         <TypedField
           v-if="page.chlorine || page.trickle?.day_takes.length || treated || fault('treated_by')"
           v-model="treated"
-          label="What takes its chlorine out"
+          label="How its chlorine is removed"
           words
           :error="fault('treated_by')"
         />
         <div v-if="writes" class="fields">
-          <NButton type="primary" attr-type="submit" :loading="open.pending.value">It runs from now</NButton>
+          <NButton type="primary" attr-type="submit" :loading="open.pending.value">Start the trickle</NButton>
         </div>
         <p v-if="open.trouble.value" class="fault" role="alert">{{ open.trouble.value }}</p>
       </form>
       <p class="soft small">
-        An open trickle takes salt and treatments out as well, and runs in whatever happens: give it an
-        overflow, and no chlorine. In a small shared tub it pulls the temperature to its own in winter.
+        A trickle also carries salt and treatments away, and it runs in whatever happens: it needs an overflow
+        and water without chlorine. In winter it pulls a small tub to its own temperature.
       </p>
     </section>
     <BenchForm :system="system" bench="heat" :hint="HEAT_HINT" />

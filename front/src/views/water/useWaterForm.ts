@@ -37,7 +37,10 @@ const AMOUNTS = { change_l: '', change_pct: '', level_cm: '', meter_before: '', 
 export function useWaterForm(
   slug: () => string,
   /** What is proposed as long as no amount is typed. */
-  proposed: (page: WaterPage | undefined) => Partial<typeof AMOUNTS> = () => ({}),
+  proposed: (
+    page: WaterPage | undefined,
+    form: Record<string, string>,
+  ) => Record<string, string> = () => ({}),
 ) {
   const form = useSessionStorage(`water-${slug()}`, { ...EMPTY }, { mergeDefaults: true })
   // What another page has filled in, as the change that an answer asks for.
@@ -51,7 +54,7 @@ export function useWaterForm(
   const asked = useDebounce(
     computed(() =>
       Object.fromEntries(
-        Object.entries({ ...form.value, ...(typed.value ? {} : proposed(page.value)) }).filter(
+        Object.entries({ ...form.value, ...(typed.value ? {} : proposed(page.value, form.value)) }).filter(
           ([, text]) => text.trim() !== '',
         ),
       ),
