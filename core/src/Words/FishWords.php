@@ -9,31 +9,30 @@ final readonly class FishWords
 {
     public const TEXTS = [
         'ration_tables_rations_habit_measurement' =>
-            'Tables of rations are habit, not measurement: go by what is cleared in a few ' .
-            'minutes, and by the steady temperature of the last days.',
+            'Ration tables are custom, not measurement. Go by what is eaten in a few minutes, and by the steady ' .
+            'temperature of the last days.',
         'shut_off_oxygen_measured_reckoned_full' =>
-            'Oxygen was not measured: reckoned from full saturation, so there may be less time.',
+            'Oxygen not tested: full saturation is assumed, so there may be less time.',
         'shut_off_surface_takes_little_itself' =>
-            'A surface takes a little in by itself; it is left out, so that the time is on the short side.',
-        'weight_carp_usually_between_weigh' => 'Carp are usually between {lean} and {stout}: weigh one to be sure.',
-        'load_feed_fish_eat' => 'There is feed and no fish to eat it.',
+            'Oxygen through the surface is left out, so the real time is a little longer.',
+        'weight_carp_usually_between_weigh' => 'Carp usually weigh between {lean} and {stout}. Weigh one to be sure.',
+        'load_feed_fish_eat' => 'There is feed but no fish to eat it.',
         'load_tenth_fishs_own_weight' =>
-            'This is more than a tenth of the fish’s own weight a day: only fry eat so much.',
-        'load_below_koi_hardly_digest' => 'Below 8 °C koi hardly digest: feed given now mostly rots.',
-        'load_little_fed_fish_excrete' => 'So little is fed that what the fish excrete unfed decides.',
+            'This is more than a tenth of the fish’s weight a day. Only fry eat that much.',
+        'load_below_koi_hardly_digest' => 'Below 8 °C koi hardly digest, and most feed rots.',
+        'load_little_fed_fish_excrete' => 'With so little feed, what unfed fish excrete decides.',
         'bay_over' =>
-            'Fish in {bay}, which is shut off, are past what they can stand: open it now, or give it air and change ' .
+            '{bay} is shut off and its fish are past what they can stand. Open it now, or give it air and change ' .
             'its water.',
-        'bay_nearly_over' => 'Half of the time that fish in {bay} can stay shut off is over: open it, or give it air.',
+        'bay_nearly_over' => '{bay} is shut off and half the time its fish can stand is over. Open it, or give it air.',
         'move_apart' => '{name} is {from} here and {to} there: more than {most} at once.',
         'move_steps' =>
-            'First bring the {name} of one of the two waters nearer to the other, over {days} days; or net them ' .
+            'Bring the {name} of one of the two waters nearer to the other first, over {days} days. Or net them ' .
             'across in small numbers and watch them for a day.',
         'move_out_of_worse' =>
-            'The water they leave is worse than the one they go to. Nobody is held ' .
-            'back: move them now, float and drip ' .
-            'for an hour, and watch them for a day.',
-        'move_not_tested' => '{name} of {where} was never tested: test it before fish go there.',
-        'move_say_why' => 'These waters are too far apart for an ordinary move. Say why they go all the same.',
+            'The water they leave is worse than the one they go to. Move them now: float and drip for an hour, ' .
+            'and watch them for a day.',
+        'move_not_tested' => '{name} of {where} was never tested. Test it before fish go there.',
+        'move_say_why' => 'These waters are too far apart for an ordinary move. Give a reason to move them anyway.',
     ];
 }

@@ -9,49 +9,47 @@ final readonly class LoopWords
 {
     public const TEXTS = [
         'turnover_water_comes_round_times' =>
-            'The water comes round {turnovers} times an hour; {target} or more is asked of this ' .
-            'kind of system by the school it follows ({name}).',
+            'Turnover is {turnovers} times an hour. The school followed here ({name}) asks for {target} or more.',
         'turnover_filter_circulation_pumps_move' =>
-            'Filter and circulation pumps move {moved} volumes an hour; the school followed here ' .
-            'asks for {circulation}.',
-        'loop_bypassed_water_passes_lives' =>
-            '{name} is bypassed: the water passes it by, and what lives in it gets neither food nor oxygen.',
+            'Filter and circulation pumps move {moved} volumes an hour. The school followed here asks for ' .
+            '{circulation}.',
+        'loop_bypassed_water_passes_lives' => '{name} is bypassed: its bacteria get neither food nor oxygen.',
         'loop_water_rises_hour_over' =>
-            '{name}: the water rises {rise} m an hour over its plan; above {settles_to_m_h} or ' .
-            'so fine dirt is carried through.',
+            '{name}: the water rises at {rise} m/h. Over about {settles_to_m_h}, fine dirt is carried through.',
         'loop_rim_stands_mm_above' =>
-            '{name}: the rim stands {rim_m} mm above the water; 75 mm or more keeps a stopped pump from flooding it.',
-        'loop_waste_drain_dirt_can' => '{name}: no waste drain, so its dirt can only be lifted out.',
-        'loop_water_would_stand_mm' => '{name}: the water would stand {level} mm above its rim and run over.',
+            '{name}: the rim is {rim_m} mm above the water. 75 mm or more keeps a stopped pump from flooding it.',
+        'loop_waste_drain_dirt_can' => '{name}: no waste drain, so its dirt has to be lifted out.',
+        'loop_water_would_stand_mm' => '{name}: the water would rise {level} mm over the rim.',
         'loop_level_drawn_mm_mm' =>
-            '{name}: the level is drawn down {level} mm, more than the {may_drop_m} mm there are: the pump draws air.',
+            '{name}: the level drop is {level} mm, more than the {may_drop_m} mm available: the pump draws air.',
         'loop_valve_feeds_cannot_emptied' =>
             '{name}: no valve, so what it feeds cannot be emptied without emptying the vessel.',
         'loop_check_valve_pump_loses' => '{name}: no check valve, so the pump loses its prime in a power cut.',
-        'loop_guard_suction_fry_frogs' => '{name}: no guard on the suction; fry, frogs and pads are drawn in.',
-        'loop_slow_enough_droppings_settle' =>
-            '{name}: {velocity} m/s is slow enough for droppings to settle in the pipe.',
+        'loop_guard_suction_fry_frogs' => '{name}: no guard on the suction, so fry, frogs and pads are drawn in.',
+        'loop_slow_enough_droppings_settle' => '{name}: at {velocity} m/s droppings settle in the pipe.',
         'loop_mouth_reach_cannot_reached' =>
             '{name}: its mouth is out of reach, and what cannot be reached does not get cleaned.',
         'loop_leads_garden_while_salt' =>
-            '{name} leads to the garden: not while there is salt or a treatment in the water.',
+            '{name} leads to the garden. Do not use it while salt or a treatment is in the water.',
         'loop_off_nothing_feeds_flow' => '{name} is off: nothing it feeds has flow, oxygen or food.',
         'loop_runs_against_shut_line' => '{name} runs against a shut line: no water moves.',
-        'loop_runs_off_end_curve' => '{name} runs off the end of its curve: throttle it, or its motor runs hot.',
+        'loop_runs_off_end_curve' => '{name} runs off the end of its curve. Throttle it, or its motor runs hot.',
         'loop_return_breaks_surface_water' =>
-            'No return breaks the surface: water leaves a biofilter short of oxygen, and nothing here puts it back.',
-        'loop_pump_air_circuit_trip' => 'Pump and air are all on one circuit, {pumps}: one trip stops both.',
+            'No return breaks the surface: water leaves a biofilter short of oxygen, and nothing here puts it ' .
+            'back.',
+        'loop_pump_air_circuit_trip' => 'Pump and air share one circuit ({pumps}): one trip stops both.',
         'loop_air_pump_pump_stops' => 'There is no air pump: when the pump stops, so does the oxygen.',
-        'vessel_net_koi_jump_most' => '{name} has no net: koi jump, most of all when new.',
+        'vessel_net_koi_jump_most' => '{name} has no net. Koi jump, most of all when new.',
         'vessel_float_valve_overflow_sticks' =>
-            '{name} has a float valve and no overflow: one that sticks open floods it, and thins every dose.',
+            '{name} has a float valve and no overflow. If the valve sticks open it floods the vessel and dilutes ' .
+            'every dose.',
         'vessel_water_would_stand_mm' =>
-            '{name}: the water would stand {rise} mm over the lip of its overflow, and run over its rim.',
+            '{name}: the water would rise {rise} mm over the lip of its overflow, and over its rim.',
         'vessel_pipe_narrow_cannot_carry' =>
-            '{name}: a pipe this narrow cannot carry {line_flow} L/h down; {name2} would rise until it runs over.',
-        'vessel_water_comes_goes_same' => '{name}: water comes and goes at the same end; the other end stands still.',
+            '{name}: a pipe this narrow cannot carry {line_flow} L/h, so {name2} would rise until it overflows.',
+        'vessel_water_comes_goes_same' => '{name}: water comes and goes at the same end, so the other end is stagnant.',
         'vessel_blows_across_along_length' =>
-            '{name} blows across {name2}: along its length it would turn the whole of it.',
+            '{name} blows across {name2}. Along its length it would move the whole volume.',
         'loop_line_is_shut' => '{name} is shut.',
     ];
 }

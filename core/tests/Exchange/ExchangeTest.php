@@ -74,7 +74,7 @@ final class ExchangeTest extends TestCase
             array_keys($this->errors('exchange.series', [...self::TUB, 'change_pct' => 5, 'changes' => 1.5])),
         );
         self::assertStringContainsString(
-            'hotter',
+            'Cool it first',
             $this->calculate('exchange.batch', [
                 'volume_l' => 100,
                 'change_pct' => 5,
@@ -232,7 +232,7 @@ final class ExchangeTest extends TestCase
             'target' => ['no3_n_mg_l' => 5],
         ]);
         self::assertFalse($plan->figures['reachable']);
-        self::assertStringContainsString('Blend it', $plan->figures['reason']);
+        self::assertStringContainsString('Blend with', $plan->figures['reason']);
         self::assertFalse(
             $this->calculate('exchange.plan', [
                 'volume_l' => 1000,

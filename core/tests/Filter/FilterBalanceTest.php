@@ -211,7 +211,7 @@ final class FilterBalanceTest extends TestCase
     {
         $result = $this->calculate('filter.balance', [...self::HOUSE, 'feed_g_d' => 30000, 'do_mg_l' => 6]);
         self::assertNull($result->figures['tan_mg_l']);
-        self::assertStringContainsString('only rises', $result->cautions[0]->text);
+        self::assertSame('filter.balance_filter_cannot_take_load', $result->cautions[0]->message->code);
     }
 
     public function test_one_stage_off_settles_higher_and_the_bed_matters_most(): void

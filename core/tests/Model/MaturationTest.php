@@ -209,7 +209,7 @@ final class MaturationTest extends TestCase
         ]);
         self::assertLessThan(50, $soft->number('kh_low_day'));
         self::assertStringContainsString(
-            'buffer before',
+            'Buffer before',
             implode(' ', array_column($soft->toArray()['cautions'], 'text')),
         );
     }
@@ -317,7 +317,7 @@ final class MaturationTest extends TestCase
         );
         $odd = $this->calculate('filter.maturation', [...$given, 'readings' => $of([4, 0.2, 5, 0.1, 6])]);
         $said = implode(' ', array_column($odd->toArray()['cautions'], 'text'));
-        self::assertStringContainsString('another story', $said);
+        self::assertStringContainsString('do not fit the model', $said);
         self::assertStringContainsString('Nitrite was never tested', $said);
     }
 

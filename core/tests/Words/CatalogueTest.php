@@ -31,7 +31,7 @@ final class CatalogueTest extends TestCase
     public function test_a_code_without_words_and_a_brace_that_nothing_fills_are_faults_of_the_programme(): void
     {
         self::assertSame(
-            'Nitrite moves by more than a day’s worth at once.',
+            'Nitrite moves by more than a day’s limit at once.',
             Catalogue::text('exchange.change_inputs_moves_days_worth_once', ['name' => 'Nitrite']),
         );
         foreach (['exchange.no_such_code', 'exchange.change_inputs_moves_days_worth_once'] as $code) {
