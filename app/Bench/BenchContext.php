@@ -84,7 +84,7 @@ final readonly class BenchContext
                 $value,
                 trim(Format::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
                 isset($reckoned[$key]) ? 'computed' : 'measured',
-                (isset($reckoned[$key]) ? 'reckoned since the reading ' : 'measured ') .
+                (isset($reckoned[$key]) ? 'estimated since the reading ' : 'measured ') .
                     Age::of($entry->taken_at) .
                     $stale,
             );
@@ -109,7 +109,7 @@ final readonly class BenchContext
                 $burns,
                 Format::number($burns) . ' mg/L as N',
                 'limit',
-                'where this life stage is to be acted on',
+                'the act limit of this life stage',
             );
         }
         if ($wants('chlorine_mg_l', 'kind', 'source_temp_c')) {

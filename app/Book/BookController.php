@@ -47,7 +47,7 @@ final class BookController extends Controller
         );
 
         if (!$kept->wasRecentlyCreated && $kept->words !== $words) {
-            throw BadInput::at('id', 'Under this key other words are kept: they stand as they are.');
+            throw BadInput::at('id', 'This note was saved with other words, and those are kept.');
         }
         if ($photo !== null) {
             Photo::query()->firstOrCreate(['id' => strtoupper($id)], [...$photo, 'site_id' => $system->site_id]);

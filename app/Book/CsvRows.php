@@ -58,7 +58,7 @@ final class CsvRows
         $this->time =
             array_key_first(
                 array_filter($mapping, static fn(array $column): bool => $column['parameter'] === 'taken_at'),
-            ) ?? throw BadInput::at('csv', 'No column of it is a time: say which one.');
+            ) ?? throw BadInput::at('csv', 'No column is a time. Choose one.');
         /** @var array<string, string> $bays */
         $bays = $system->vessels
             ->mapWithKeys(static fn(Vessel $vessel): array => [mb_strtolower($vessel->name) => $vessel->id])
@@ -118,7 +118,7 @@ final class CsvRows
             }
             $parameter = Parameter::tryFrom($column['parameter']);
             if ($parameter === null || !in_array($parameter, Parameter::measured(), true)) {
-                $this->fault("column {$this->table->head[$i]}", 'This is not something that is tested here.');
+                $this->fault("column {$this->table->head[$i]}", 'This is not something that can be tested here.');
 
                 continue;
             }

@@ -178,7 +178,7 @@ final readonly class KeepLine
             throw BadInput::at(
                 'line',
                 $parts === []
-                    ? 'Nothing of this kind runs here.'
+                    ? 'Nothing of this kind is in this system.'
                     : "Which one? {$switch->word}, then a name of {$names}, then {$switch->state}.",
             );
         }

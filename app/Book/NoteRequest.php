@@ -37,7 +37,7 @@ final class NoteRequest extends FormRequest
         return match (true) {
             $words !== '' || $this->seen() !== [] => $words,
             $this->input('photo') !== null => 'A picture.',
-            default => throw BadInput::at('words', 'Write something, or pick what you see.'),
+            default => throw BadInput::at('words', 'Write a note, or choose a sign.'),
         };
     }
 

@@ -54,7 +54,7 @@ final class ProbeRequest extends FormRequest
             }
             $at = SpanRequest::time($point[0], "points.{$i}");
             $points[] = $at->isAfter($latest)
-                ? throw BadInput::at("points.{$i}", 'This time is still to come.')
+                ? throw BadInput::at("points.{$i}", 'This time is in the future.')
                 : [(float) $at->format('U.u'), (float) $value];
         }
 

@@ -139,7 +139,7 @@ final readonly class ReadingsCsv
                 );
             }
             if ($rows->visits === 0 && $rows->known === 0) {
-                throw BadInput::at('csv', 'No column of it holds readings: say what its columns are.');
+                throw BadInput::at('csv', 'No column has readings. Choose what the columns are.');
             }
 
             return ['visits' => $rows->visits, 'readings' => $rows->readings, 'known' => $rows->known];

@@ -18,10 +18,10 @@ final readonly class BuildTemplates
     public static function names(): array
     {
         return [
-            'gravity_loop' => 'Three bays, gravity to vortex, brushes and moving bed, pumped back',
-            'pump_box' => 'One vat, pumped up to a box of mats, falling back',
+            'gravity_loop' => 'Three bays, gravity-fed to vortex, brushes and moving bed, pumped back',
+            'pump_box' => 'One vat, pump-fed box of mats, gravity return',
             'single_tub' => 'One tub with an air-driven sponge',
-            'pond_bog' => 'Pond with two drains to mats, and a bog as side stream',
+            'pond_bog' => 'Pond with two drains to mats, and a bog as a side stream',
             'quarantine_bays' => 'Two quarantine tubs on one small filter',
         ];
     }

@@ -30,7 +30,7 @@ final readonly class LineInputs
         $errors = [];
         $columns = [...$this->end($system, $typed, 'from', $errors), ...$this->end($system, $typed, 'to', $errors)];
         if (!in_array($typed['outlet'] ?? '', ['', null, ...Line::OUTLETS], true)) {
-            $errors['outlet'] = 'Choose how it meets the water.';
+            $errors['outlet'] = 'Choose its outlet.';
         }
         $fittings = $this->fittings($typed['fittings'] ?? [], $errors);
         $values = [];
@@ -152,7 +152,7 @@ final readonly class LineInputs
             default => false,
         };
         if (!$known) {
-            $errors[$end] = $end === 'from' ? 'Say where the line begins.' : 'Say where the line leads.';
+            $errors[$end] = $end === 'from' ? 'Choose where the line begins.' : 'Choose where the line leads.';
 
             return $columns;
         }

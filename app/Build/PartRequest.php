@@ -46,8 +46,8 @@ final class PartRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give it a name.',
-            'name.unique' => 'There is one of this name already.',
+            'name.required' => 'Enter a name.',
+            'name.unique' => 'This name is taken.',
             'name.max' => 'A name has at most 60 characters.',
             'kind.required' => 'Say what it is.',
         ];

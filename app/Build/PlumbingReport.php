@@ -265,11 +265,11 @@ final readonly class PlumbingReport
         }
         $enough = match (true) {
             $result->figures['dose_touches_parasites'] === true && $result->figures['touches_parasites'] === true
-                => 'enough to begin to touch parasites, by rule and by dose',
+                => 'enough to start working on parasites, by rule and by dose',
             $result->figures['touches_parasites'] === true
-                => 'enough against parasites by the rule, too little by the dose: slow the flow',
+                => 'enough for parasites by rule, too little by dose: slow the flow',
             $result->figures['clears_algae'] === true => 'enough against green water',
-            default => 'little even against green water',
+            default => 'too little even for green water',
         };
 
         return new Figure(
@@ -292,7 +292,7 @@ final readonly class PlumbingReport
                     'Burnt',
                     Format::number($hours, 5) . ' h',
                     'computed',
-                    'as it was switched since it was fitted on ' . $stage->lamp_fitted_on->format('j M Y'),
+                    'by its switching since it was fitted on ' . $stage->lamp_fitted_on->format('j M Y'),
                 ),
                 new Origin(
                     'days_since_wiped',
@@ -336,14 +336,14 @@ final readonly class PlumbingReport
                 'Volume',
                 Format::number($volume, 5) . ' L',
                 'computed',
-                'the volume that doses go by',
+                'the volume used for doses',
             ),
             new Origin(
                 'flow_l_h',
                 'Flow',
                 Format::number($flow, 5) . ' L/h',
                 'computed',
-                'what all returns bring, solved with the whole loop',
+                'flow of all returns, solved with the whole loop',
             ),
         ]);
     }

@@ -30,7 +30,7 @@ final readonly class PumpInputs
     {
         $kind = $typed['kind'] ?? null;
         if (!is_string($kind) || !in_array($kind, Pump::KINDS, true)) {
-            throw BadInput::at('kind', 'Say what kind of pump it is.');
+            throw BadInput::at('kind', 'Choose the kind of pump.');
         }
         $curve = Input::rows(
             'curve',
@@ -117,7 +117,7 @@ final readonly class PumpInputs
         if ($flow <= 0) {
             throw BadInput::at(
                 'lift_m',
-                'So much air cannot lift water this high: more air, a deeper inlet or less lift.',
+                'This much air cannot lift water so high. Use more air, a deeper inlet or less lift.',
             );
         }
     }

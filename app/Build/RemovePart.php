@@ -40,7 +40,7 @@ final readonly class RemovePart
         if ($written !== []) {
             throw BadInput::at(
                 'id',
-                'The book speaks of it: ' . implode(', ', $written) . '. It can be retired, and what is written stays.',
+                'It is in the book: ' . implode(', ', $written) . '. It can be retired, and what is written stays.',
             );
         }
         $part->delete();
@@ -62,7 +62,7 @@ final readonly class RemovePart
                 static fn(Vessel $other): bool => mb_strtolower($other->name) === mb_strtolower($part->name),
             )
         ) {
-            throw BadInput::at('id', 'Another vessel has its name by now: rename that one first.');
+            throw BadInput::at('id', 'Another vessel has its name now. Rename that one first.');
         }
         $part->setAttribute('retired_at', $retired ? now() : null);
         $part->save();

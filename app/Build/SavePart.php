@@ -28,8 +28,8 @@ final readonly class SavePart
             if ($part !== null && $seen !== null && $seen !== $part->version()) {
                 throw BadInput::at(
                     'seen',
-                    'Somebody changed this since you opened it. What you typed is still here: save ' .
-                        'again to put it over theirs, or leave it to see theirs.',
+                    'Somebody changed this after you opened it. What you typed is still here: save ' .
+                        'again to replace theirs, or cancel to see theirs.',
                 );
             }
             if ($part === null) {

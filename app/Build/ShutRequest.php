@@ -21,7 +21,7 @@ final class ShutRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['shut.required' => 'Say whether it is shut off.'];
+        return ['shut.required' => 'Choose whether it is shut off.'];
     }
 
     public function shut(): bool

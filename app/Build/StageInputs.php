@@ -128,7 +128,7 @@ final readonly class StageInputs
     private static function hydraulics(): array
     {
         return [
-            Input::number('loss_mm', 'Head it loses at this flow', 'mm', 0, 20000)->optional(),
+            Input::number('loss_mm', 'Head loss at this flow', 'mm', 0, 20000)->optional(),
             Input::number('rim_mm', 'Rim above the water', 'mm', -500, 5000)->optional(),
             Input::number('may_drop_mm', 'Level may drop', 'mm', 0, 5000)->optional(),
             Input::number('water_l', 'Water in it', 'L', 0.1, 1e6)->optional(),

@@ -22,7 +22,7 @@ final readonly class BookFlush
         }
         $before = Flush::latest($stage->id);
         if ($before !== null && $at->lt($before->happened_at)) {
-            throw BadInput::at('at', 'A later one is written down: take that back first.');
+            throw BadInput::at('at', 'A later one is booked: undo that first.');
         }
         Flush::query()->create([
             'id' => $id,
@@ -51,7 +51,7 @@ final readonly class BookFlush
     public function undo(Flush $flush, System $system): void
     {
         if (Flush::latest($flush->stage_id)?->id !== $flush->id) {
-            throw BadInput::at('id', 'A later one is written down: take that back first.');
+            throw BadInput::at('id', 'A later one is booked: undo that first.');
         }
         $flush->update(['withdrawn_at' => Carbon::now()]);
         $system->stages

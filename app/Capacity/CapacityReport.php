@@ -102,7 +102,7 @@ final readonly class CapacityReport
             ? null
             : new Figure($label, $balance->number($key), $unit, 'filter.balance', $key, $input, $origins);
         $capacity = new Figure(
-            'The filter can take',
+            'Filter capacity today',
             $balance->number('capacity_now_g_d'),
             'g N/d',
             'filter.balance',
@@ -130,7 +130,7 @@ final readonly class CapacityReport
             conditions: $shown,
             load: $load,
             capacity: $capacity,
-            grown: $of('Grown, it could take', 'capacity_g_d', 'g N/d'),
+            grown: $of('Capacity when fully grown', 'capacity_g_d', 'g N/d'),
             limits: array_map(
                 static fn(string $limit): Figure => $figure(self::LIMITS[$limit], "{$limit}_limit_g_d"),
                 array_combine(array_keys(self::LIMITS), array_keys(self::LIMITS)),
@@ -282,7 +282,7 @@ final readonly class CapacityReport
                         $one['origin']->label,
                         Format::number($balance->number('do_mg_l'), 3) . ' mg/L',
                         'computed',
-                        'reckoned from what aerates it: measure it at dawn',
+                        'estimated from the aeration. Test it at dawn',
                     ),
                     'unit' => $one['unit'],
                 ],

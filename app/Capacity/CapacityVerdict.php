@@ -18,7 +18,7 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class CapacityVerdict
 {
-    private const NO_FILTER = 'No filter is described for this system yet: add its stages under Build.';
+    private const NO_FILTER = 'No filter is described for this system. Add its stages on Build.';
 
     /**
      * @param  list<array{origin: Origin, unit: ?string}>  $conditions  it is worked out for

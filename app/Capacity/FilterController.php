@@ -201,7 +201,7 @@ final class FilterController extends Controller
         $changes = $request->changes();
         $others = WhatIf::query()->where('system_id', $system->id)->where('id', '<>', strtoupper($id));
         if ($others->count() >= WhatIf::MOST) {
-            throw BadInput::at('name', WhatIf::MOST . ' are kept here already: let go of one first.');
+            throw BadInput::at('name', WhatIf::MOST . ' are saved here already: remove one first.');
         }
         $loaded = $system->unsetRelations();
         $this->capacity->read($loaded, LatestWater::of($loaded), $changes);

@@ -426,7 +426,7 @@ final readonly class FilterInputs
                 'Volume',
                 Format::number($this->volumes->inUse($system)->value, 5) . ' L',
                 'computed',
-                'the volume that doses go by',
+                'the volume used for doses',
             ),
             new Origin(
                 'stages',

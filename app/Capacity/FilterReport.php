@@ -212,7 +212,7 @@ final readonly class FilterReport
                     $figure('After a meal', 'do_fed_mg_l', 'mg/L'),
                     $figure('Used', 'demand_g_h', 'g/h'),
                     $figure('More air for 6 mg/L at dawn', 'air_needed_l_min', 'L/min'),
-                    $figure('All off at dawn: until 3 mg/L', 'minutes_to_danger', 'min'),
+                    $figure('All air off at dawn: time to 3 mg/L', 'minutes_to_danger', 'min'),
                     $out('CO₂', 'co2_mg_l', 'mg/L'),
                     $out('pH with this KH', 'ph', null),
                 ]),

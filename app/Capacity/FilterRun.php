@@ -74,7 +74,7 @@ final readonly class FilterRun
         if ($found->number('removal_g_d') <= 0) {
             throw BadInput::at(
                 'readings',
-                'By these readings the filter took nothing: ammonia rose as fast as the fish gave it, or faster.',
+                'By these readings the filter removed nothing: ammonia rose as fast as the load, or faster.',
             );
         }
         // Held against what it would take at the most that was read: whatever it then does better is sure.

@@ -43,8 +43,8 @@ final readonly class Room
 
         return [
             'length_cm' => is_numeric($length) ? (float) $length : 50.0,
-            'fish_now' => $this->figure('Fish more at once', $fish['fish'], 'fish', 'headroom_now'),
-            'fish_grown' => $this->figure('Fish more in steps', $fishGrown['fish'], 'fish', 'headroom_grown'),
+            'fish_now' => $this->figure('More fish now', $fish['fish'], 'fish', 'headroom_now'),
+            'fish_grown' => $this->figure('More fish in steps', $fishGrown['fish'], 'fish', 'headroom_grown'),
             'feed_now' => $this->figure('Feed more at once', (float) $feed['feed_g_d'], 'g/d', 'headroom_now'),
             'feed_grown' => $this->figure(
                 'Feed more in steps',

@@ -67,7 +67,7 @@ final readonly class SystemLoad
                 'Weight of all fish',
                 Format::number($input['biomass_kg'], 3) . ' kg',
                 'computed',
-                $added === 0.0 ? 'count × weight of every group' : 'with the fish that are asked about',
+                $added === 0.0 ? 'count × weight of every group' : 'with the fish of this what-if',
             ),
             $conditions->origins['feed_g_d'],
             $conditions->origins['protein_pct'],
@@ -75,7 +75,7 @@ final readonly class SystemLoad
         ];
 
         return new Figure(
-            'The fish give',
+            'Load',
             $this->registry->run('fish.load', $input)->number('tan_g_d'),
             'g N/d',
             'fish.load',

@@ -32,7 +32,7 @@ final class WhatIfRequest extends CapacityRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'Give it a name.', 'name.unique' => 'There is one of this name already.'];
+        return ['name.required' => 'Enter a name.', 'name.unique' => 'This name is taken.'];
     }
 
     /**

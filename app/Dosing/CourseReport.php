@@ -185,7 +185,7 @@ final readonly class CourseReport
 
         return $most - $left < 0.005 * $course->dose_mg_l
             ? null
-            : 'Carbon or zeolite was in the loop while it ran: ' .
+            : 'Carbon or zeolite was in the loop during the course: ' .
                     Format::number($left, 3) .
                     " {$unit} are left by what it may have taken, " .
                     Format::number($most, 3) .

@@ -213,7 +213,7 @@ final readonly class Dosable
             ),
             new self(
                 'salt_dip',
-                'Salt dip, in a bath of its own',
+                'Salt dip, in a separate bath',
                 'Treatments',
                 new Bench(
                     'salt_dip',
@@ -289,11 +289,11 @@ final readonly class Dosable
             ),
             new self(
                 'ammonium',
-                'Ammonia for a start without fish',
+                'Ammonia for a fishless start',
                 'For the water',
                 new Bench(
                     'ammonium',
-                    'Ammonia for a start without fish',
+                    'Ammonia for a fishless start',
                     'filter.start_dose',
                     ['product', 'target_mg_l', 'strength_pct', 'tan_mg_l'],
                     ['dose_ml' => ['Give', 'mL'], 'dose_g' => ['Give', 'g']],

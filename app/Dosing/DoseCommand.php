@@ -48,7 +48,7 @@ final class DoseCommand extends Command
         $form = new DoseForm($typed);
         $dose = $report->judged($system, LatestWater::of($system), $form);
         if ($dose === null) {
-            $this->error('This is nothing that is dosed here.');
+            $this->error('This is not something that can be dosed here.');
 
             return 2;
         }

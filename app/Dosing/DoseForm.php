@@ -68,7 +68,7 @@ final readonly class DoseForm
 
         return $amount > 0 && $amount <= 1e7
             ? $amount
-            : throw BadInput::at('given_amount', 'How much was given? It is more than nothing.');
+            : throw BadInput::at('given_amount', 'Enter the amount given, over 0.');
     }
 
     public function givenUnit(): ?string

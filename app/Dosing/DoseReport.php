@@ -254,7 +254,7 @@ final readonly class DoseReport
 
         return $trickle === null || $body->volumeL <= 0
             ? null
-            : 'The trickle takes half of it out in ' .
+            : 'The trickle removes half of it in ' .
                     Format::number((log(2) * $body->volumeL) / $trickle->flow_l_h / 24, 2) .
                     ' days, ' .
                     Format::number(100 * (1 - exp((-24 * $trickle->flow_l_h) / $body->volumeL)), 2) .

@@ -67,7 +67,7 @@ final readonly class DoseState
                 'from' =>
                     $choice !== null
                         ? 'chosen ' . Age::of($choice->created_at)
-                        : 'by geometry, never checked by meter or salt',
+                        : 'by geometry, not checked by meter or salt',
                 'stale' => false,
             ],
             [
@@ -101,7 +101,7 @@ final readonly class DoseState
                 $rows[] = [
                     'key' => $key,
                     'label' => $parameter->name(),
-                    'text' => 'never tested',
+                    'text' => 'not tested',
                     'from' => '',
                     'stale' => $key !== 'salinity_g_l',
                 ];
@@ -114,7 +114,8 @@ final readonly class DoseState
                 'key' => $key,
                 'label' => $parameter->name(),
                 'text' => trim(Format::number($parameter->shown($value), 3) . ' ' . $parameter->symbol()),
-                'from' => (isset($reckoned[$key]) ? 'reckoned since ' : 'tested ') . Age::of($entry->taken_at),
+                'from' =>
+                    (isset($reckoned[$key]) ? 'estimated since the test ' : 'tested ') . Age::of($entry->taken_at),
                 'stale' => $entry->taken_at->diffInDays(Carbon::now()) > Validity::READING_D,
             ];
         }

@@ -46,7 +46,7 @@ final readonly class FollowCourse
             }
             $agent = $this->agents->agents[$dose->thing] ?? null;
             if ($agent === null || $dose->way !== 'prolonged' || $dose->mg_l === null) {
-                throw BadInput::at('thing', 'A course is of an agent that stays in the water.');
+                throw BadInput::at('thing', 'Only a treatment that stays in the water can be a course.');
             }
             if (
                 Course::query()
@@ -56,7 +56,7 @@ final readonly class FollowCourse
                     ->whereNull('ended_at')
                     ->exists()
             ) {
-                throw BadInput::at('thing', 'A course of it runs here already: give its next dose on the Course page.');
+                throw BadInput::at('thing', 'A course of it is running here already. Give its next dose on Course.');
             }
             $strength = $dose->input['strength_pct'] ?? null;
             $course = Course::query()->create([
@@ -125,7 +125,7 @@ final readonly class FollowCourse
         }
         $amount = Measures::down($this->courses->topUp($system, $water, $course));
         if ($amount <= 0) {
-            throw BadInput::at('course', 'The water stands at its level: nothing is to be added now.');
+            throw BadInput::at('course', 'The water is at its level: add nothing now.');
         }
         $agent = $this->agents->get($course->thing);
         $dose = Dose::query()->create([

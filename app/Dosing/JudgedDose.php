@@ -77,9 +77,7 @@ final readonly class JudgedDose
         if ($unmet !== [] && $form->reason() === '') {
             throw BadInput::at(
                 'reason',
-                'Not done yet: ' .
-                    implode(' ', Message::texts($unmet)) .
-                    ' Do it and tick it, or say why it is given all the same.',
+                'Not done yet: ' . implode(' ', Message::texts($unmet)) . ' Do it and tick it, or give a reason.',
             );
         }
     }

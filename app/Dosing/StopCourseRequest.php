@@ -19,6 +19,6 @@ final class StopCourseRequest extends FormRequest
 
         return is_string($reason) && trim($reason) !== ''
             ? mb_substr(trim($reason), 0, self::LONGEST)
-            : throw BadInput::at('reason', 'Say why it ends: done, or what went wrong.');
+            : throw BadInput::at('reason', 'Give the reason: complete, or what went wrong.');
     }
 }

@@ -34,7 +34,7 @@ final class Began
             'since' => Day::read($typed, $day) ?? throw BadInput::at($day, 'Say since which day.'),
             default => throw BadInput::at(
                 $question,
-                'Say since when: new today, running since a day, or not known. What lives in it follows from that.',
+                'Choose when it started: new today, since a date, or not known. Filter capacity depends on it.',
             ),
         };
     }

@@ -85,7 +85,7 @@ final readonly class LocalTime
             throw BadInput::at(
                 $field,
                 $at->isAfter(Carbon::now()->addDay())
-                    ? 'This time is still to come: nothing is written before it happens.'
+                    ? 'This time is in the future. Book things after they happen.'
                     : "This time is still to come: it is {$now} there now. Does the clock of your device go ahead?",
             );
         }

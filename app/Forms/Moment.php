@@ -19,7 +19,7 @@ final readonly class Moment
         $at = LocalTime::past(is_string($typed) ? $typed : '?', $zone, $field);
 
         return $at->isBefore(Carbon::now()->subYear())
-            ? throw BadInput::at($field, 'That is more than a year ago.')
+            ? throw BadInput::at($field, 'This is more than a year ago.')
             : $at;
     }
 }

@@ -59,7 +59,7 @@ final readonly class ErrorAnswers
                 $fault instanceof AuthenticationException => [401, 'Sign in first.', []],
                 $fault instanceof AuthorizationException, $fault instanceof AccessDeniedHttpException => [
                     403,
-                    'You may look at everything here, but not write.',
+                    'You can read everything here, but not book anything.',
                     [],
                 ],
                 $fault->getPrevious() instanceof TokenMismatchException, $fault instanceof TokenMismatchException => [
@@ -78,9 +78,9 @@ final readonly class ErrorAnswers
                 self::nameTaken($fault) => [
                     422,
                     'Something typed cannot be used yet.',
-                    ['name' => 'There is one of this name already.'],
+                    ['name' => 'This name is taken.'],
                 ],
-                default => [500, 'Something went wrong here, and it was written down. Nothing was saved.', []],
+                default => [500, 'Something went wrong here and has been logged. Nothing was saved.', []],
             };
 
             return new JsonResponse(

@@ -22,7 +22,7 @@ abstract class FormRequest extends BaseRequest
         $value = $this->input($key, $default);
 
         return is_array($value)
-            ? throw BadInput::at((string) $key, 'This is a list, where one value is asked for.')
+            ? throw BadInput::at((string) $key, 'This is a list. Enter one value.')
             : parent::string($key, $default);
     }
 }

@@ -21,7 +21,7 @@ final class ReadableText
             if (!self::readable($value, self::DEEPEST)) {
                 throw BadInput::at(
                     self::text((string) $field) ? (string) $field : 'message',
-                    'There are signs in it that are no text. Type it anew.',
+                    'It contains characters that are not text. Type it again.',
                 );
             }
         }

@@ -85,13 +85,13 @@ final readonly class FollowStart
         $readings = is_array($input['readings'] ?? null) ? $input['readings'] : [];
 
         return match (true) {
-            ($input['grown_mg_l_d'] ?? 0.0) <= 0 => 'No stage here carries bacteria: give it its medium under Build.',
+            ($input['grown_mg_l_d'] ?? 0.0) <= 0 => 'No stage here holds nitrifiers. Enter its medium on Build.',
             !is_array($input['then'] ?? null) || !isset($input['then']['alkalinity_mg_l'])
-                => 'KH was never tested since it began: test it first, nitrification stops without it.',
+                => 'KH not tested since the start. Test it first: nitrification stops without it.',
             count(
                 array_filter($readings, static fn(mixed $row): bool => is_array($row) && isset($row['tan_low_mg_l'])),
             ) < self::LEAST
-                => 'It takes three more readings of ammonia than the first one.',
+                => 'At least four readings of ammonia are needed. Test every day or two.',
             default => null,
         };
     }

@@ -39,7 +39,7 @@ final readonly class WhatLives
         }
         [$judged, $weight] = $this->judged($system, $reach['stages']);
         if ($weight >= 1.0 - 1e-9) {
-            return new Living($judged, $judged, $judged, 'judged', 'as judged by the keeper under Build');
+            return new Living($judged, $judged, $judged, 'judged', 'by your judgement on Build');
         }
         $own = $this->followed($system, $latest, $reach, $water);
         if ($weight <= 0) {
@@ -52,7 +52,7 @@ final readonly class WhatLives
             $mixed($own->lowPct),
             $mixed($own->highPct),
             $own->kind,
-            $own->from . ', in part as judged by the keeper',
+            $own->from . ', partly by your judgement',
             $own->asks,
         );
     }
@@ -119,7 +119,7 @@ final readonly class WhatLives
                 );
         }
         if ($proven === null) {
-            return new Living($pct, $low, $high, 'computed', 'as the load since the media went in fed it');
+            return new Living($pct, $low, $high, 'computed', 'from the load since the media went in');
         }
         $names = $silent->map(static fn(Stage $stage): string => $stage->name)->implode(', ');
 

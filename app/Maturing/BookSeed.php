@@ -67,7 +67,7 @@ final readonly class BookSeed
         }
         $from = $this->donor($system, $seed);
         $stage = $this->stage($from, $seed);
-        $litres = $seed->litres ?? throw BadInput::at('litres', 'Say how many litres of media.');
+        $litres = $seed->litres ?? throw BadInput::at('litres', 'Enter the litres of media.');
         if ($litres > $stage->media_l + 1e-9) {
             throw BadInput::at('litres', "{$stage->name} holds only {$stage->media_l} L.");
         }
@@ -168,8 +168,8 @@ final readonly class BookSeed
             ->first();
 
         return match (true) {
-            $from === null => throw BadInput::at('from', 'Say from which of your systems.'),
-            $from->id === $system->id => throw BadInput::at('from', 'It is in this system already.'),
+            $from === null => throw BadInput::at('from', 'Choose the donor system.'),
+            $from->id === $system->id => throw BadInput::at('from', 'The donor is this system. Choose another.'),
             default => $from->hold()->unsetRelations(),
         };
     }

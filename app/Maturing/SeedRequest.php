@@ -37,7 +37,7 @@ final class SeedRequest extends FormRequest
         $kind = SeedKind::from((string) $text('kind'));
         $donor = $text('donor');
         if ($kind->isMedia() && $donor === null) {
-            throw BadInput::at('donor', 'Look first: has the donor disease or a treatment in its water?');
+            throw BadInput::at('donor', 'Check the donor first: does it have disease, or a treatment in its water?');
         }
 
         return new PlannedSeed(

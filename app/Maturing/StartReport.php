@@ -52,8 +52,8 @@ final readonly class StartReport
         if ($start === null) {
             return $this->none(
                 $system->stages->isEmpty()
-                    ? 'There is no filter here yet. Build one, and say since when each stage runs.'
-                    : 'Nothing is being started here: no stage is younger than half a year. A ' .
+                    ? 'No filter is described here. Add its stages on Build, with their start dates.'
+                    : 'No filter is maturing here: no stage is younger than half a year. A ' .
                         'new one, or a system that is kept as a start, is followed from its first ' .
                         'reading of ammonia.',
             );

@@ -110,7 +110,7 @@ final class Dose extends Part
             return null;
         }
 
-        return 'The volume was corrected since, to ' .
+        return 'The volume has since been corrected to ' .
             Format::number($volumeL, 4) .
             ' L: it was ' .
             Format::number(abs($off), 2) .

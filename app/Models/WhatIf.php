@@ -12,7 +12,7 @@ namespace App\Models;
  */
 final class WhatIf extends Part
 {
-    /** Side by side, no more can be compared. */
+    /** What-ifs compared, no more can be compared. */
     public const MOST = 12;
 
     /** @return array<string, string> */

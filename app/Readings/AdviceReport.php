@@ -56,7 +56,13 @@ final readonly class AdviceReport
         return [
             ...$setBack === null
                 ? []
-                : [[...$setBack->toArray(), 'rule' => SetbackNotice::RULE, 'from' => 'what was booked of the filter']],
+                : [
+                    [
+                        ...$setBack->toArray(),
+                        'rule' => SetbackNotice::RULE,
+                        'from' => 'the filter setbacks in the book',
+                    ],
+                ],
             ...$this->bound($system),
             ...array_map(
                 static fn(Advice $advice): array => [

@@ -48,7 +48,7 @@ final readonly class BookVisit
             throw BadInput::at('readings', 'Type at least one reading.');
         }
         if ($takenAt->isAfter(now()->addMinutes(self::CLOCK_SLACK_MINUTES))) {
-            throw BadInput::at('taken_at', 'This time is still to come: a reading cannot be from the future.');
+            throw BadInput::at('taken_at', 'This time is in the future. Enter when the reading was taken.');
         }
         if ($takenAt->isBefore(now()->subYears(50))) {
             throw BadInput::at('taken_at', 'This time is too long ago.');

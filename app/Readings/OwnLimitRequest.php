@@ -31,7 +31,7 @@ final class OwnLimitRequest extends FormRequest
 
         return is_string($reason) && trim($reason) !== ''
             ? mb_substr(trim($reason), 0, self::LONGEST_REASON)
-            : throw BadInput::at('reason', 'Say why it is other than usual.');
+            : throw BadInput::at('reason', 'Give the reason for your own limit.');
     }
 
     /**

@@ -33,7 +33,7 @@ final class ReadTypedReadings
             }
             $parameter = Parameter::tryFrom($key);
             if ($parameter === null || !in_array($parameter, Parameter::measured(), true)) {
-                $this->errors["readings.{$key}"] = 'This is not something that is tested here.';
+                $this->errors["readings.{$key}"] = 'This is not something that can be tested here.';
 
                 continue;
             }

@@ -20,7 +20,7 @@ final class SchoolRequest extends FormRequest
         $key = $this->route('topic');
 
         return $schools->topics[is_string($key) ? $key : ''] ??
-            throw BadInput::at('school', 'This is nothing keepers differ in here.');
+            throw BadInput::at('school', 'There is no such school.');
     }
 
     /**

@@ -10,7 +10,7 @@ use Ironwort\Core\Filter\AfterSetback;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
 
-/** What befell the filter of a system in the last two weeks: the one sentence that every page says of it. */
+/** Filter setbacks of a system in the last two weeks: the one sentence that every page says of it. */
 final readonly class SetbackNotice
 {
     public const RULE =

@@ -21,7 +21,7 @@ final class TestPlanRequest extends FormRequest
         $key = $this->route('parameter');
 
         return Parameter::tryFrom(is_string($key) ? $key : '') ??
-            throw BadInput::at('parameter', 'This is not something that is tested here.');
+            throw BadInput::at('parameter', 'This is not something that can be tested here.');
     }
 
     public function usual(): bool

@@ -91,7 +91,7 @@ final class VisitRequest extends FormRequest
         $query = Visit::query()->where('system_id', $system->id)->where('id', $id);
 
         return $query->whereNull('withdrawn_at')->first() ??
-            throw BadInput::at('corrects', 'That visit was corrected or taken back meanwhile.');
+            throw BadInput::at('corrects', 'That test was corrected or undone in the meantime.');
     }
 
     /** @return array<string, array{typed?: ?string, unit?: ?string}> */

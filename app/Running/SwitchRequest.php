@@ -27,7 +27,7 @@ final class SwitchRequest extends FormRequest
         return $system->pumps->firstWhere('id', $id) ??
             ($system->stages->first(static fn(Stage $stage): bool => $stage->id === $id && $stage->kind === 'uv') ??
                 ($system->lines->first(static fn(Line $line): bool => $line->id === $id && $line->shuts()) ??
-                    throw BadInput::at('part', 'Nothing of this kind runs here.')));
+                    throw BadInput::at('part', 'Nothing of this kind is in this system.')));
     }
 
     /** @throws BadInput at `state` */

@@ -49,7 +49,7 @@ final readonly class SwitchThing
             throw BadInput::at('state', 'A lamp is on, off, or on alternate days.');
         }
         if ($to !== null && ($state !== 'lent' || $to->id === $system->id)) {
-            throw BadInput::at('to', 'Lent to another system: which?');
+            throw BadInput::at('to', 'Choose the system it is lent to.');
         }
         if ($part instanceof Line && !in_array($state, ['on', 'off'], true)) {
             throw BadInput::at('state', 'A valve is open or shut.');

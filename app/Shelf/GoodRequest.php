@@ -41,8 +41,8 @@ final class GoodRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give it a name.',
-            'name.unique' => 'There is one of this name already.',
+            'name.required' => 'Enter a name.',
+            'name.unique' => 'This name is taken.',
             'kind.required' => 'Say what it is.',
             'lot.max' => 'Forty letters at most.',
         ];

@@ -35,8 +35,8 @@ final class KitRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give it a name.',
-            'kind.required' => 'Say what kind of kit it is.',
+            'name.required' => 'Enter a name.',
+            'kind.required' => 'Choose the kind of kit.',
             'parameter.required' => 'Say what it tests.',
         ];
     }
@@ -55,7 +55,7 @@ final class KitRequest extends FormRequest
             Input::number('tests_left', 'Tests left', null, 0, 100000)->optional(),
         ]))->read($this->all());
         if (isset($values['range_from'], $values['range_to']) && $values['range_from'] >= $values['range_to']) {
-            throw BadInput::at('range_to', 'It reads up to more than it reads from.');
+            throw BadInput::at('range_to', 'The highest figure must be over the lowest.');
         }
         $left = $values['tests_left'] ?? null;
 
@@ -100,7 +100,7 @@ final class KitRequest extends FormRequest
                 throw BadInput::at('steps', $fault->getMessage());
             }
             if (count($steps) > 1 && $steps[count($steps) - 1] <= $steps[count($steps) - 2]) {
-                throw BadInput::at('steps', 'The steps rise from one to the next.');
+                throw BadInput::at('steps', 'Each step must be higher than the one before.');
             }
         }
 

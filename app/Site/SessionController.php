@@ -67,7 +67,7 @@ final class SessionController extends Controller
         if (!$signedIn) {
             RateLimiter::hit($throttle, 60);
             RateLimiter::hit($all, 60);
-            throw ValidationException::withMessages(['password' => 'This address and password do not go together.']);
+            throw ValidationException::withMessages(['password' => 'The e-mail or the password is wrong.']);
         }
         RateLimiter::clear($throttle);
         $request->session()->regenerate();

@@ -42,7 +42,7 @@ final class SystemRequest extends FormRequest
             'name.required' => 'Give the system a name.',
             'name.unique' => 'There is a system of this name already.',
             'kind.required' => 'Say what it is for.',
-            'life_stage.required' => 'Say whose limits hold here.',
+            'life_stage.required' => 'Choose the life stage.',
         ];
     }
 

@@ -22,7 +22,7 @@ final class SignsRequest extends FormRequest
 
         return array_map(
             static fn(string $word): Sign => Sign::tryFrom($word) ??
-                throw BadInput::at('seen', 'This is not among what can be picked.'),
+                throw BadInput::at('seen', 'This is not one of the choices.'),
             is_string($words) && trim($words) !== '' ? array_values(array_unique(explode(',', trim($words)))) : [],
         );
     }

@@ -92,7 +92,7 @@ final readonly class TroubleReport
                 'text' => trim(
                     Format::number($reading->parameter->shown($values[$key]), 3) . ' ' . $reading->parameter->symbol(),
                 ),
-                'from' => (isset($reckoned[$key]) ? 'reckoned since ' : '') . Age::of($reading->taken_at),
+                'from' => (isset($reckoned[$key]) ? 'estimated since the test ' : '') . Age::of($reading->taken_at),
                 'state' => ($states[$key] ?? State::Good)->value,
             ];
         }
@@ -158,8 +158,8 @@ final readonly class TroubleReport
             'no_volume' => $known ? null : Message::of('incident.no_volume', ['system' => $system->name])->toArray(),
             'changed' =>
                 $reckoned !== []
-                    ? 'Water was changed or dosed since it was tested: amounts go by what should ' .
-                        'be left. Test again first.'
+                    ? 'Water was changed or dosed since the last test, so amounts are worked out for what should now ' .
+                        'be in it. Test again first.'
                     : null,
         ];
     }

@@ -30,7 +30,7 @@ final readonly class LoopSums
             array_sum(array_map(static fn(Figure $f): float => $f->value, $parts)),
             'L',
             parts: $parts,
-            say: 'The water of all vessels, each from its shape. Pipes and filter chambers not ' .
+            say: 'The water in all vessels, each from its shape. Pipes and filter chambers not ' .
                 'listed as vessels are not counted.',
         );
     }
@@ -82,7 +82,7 @@ final readonly class LoopSums
             array_sum(array_map(static fn(Figure $f): float => $f->value, $parts)),
             'kg',
             parts: $parts,
-            say: 'Count times the weight of one fish, for every group.',
+            say: 'Number of fish times the weight of one, for every group.',
         );
     }
 

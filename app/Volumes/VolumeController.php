@@ -50,7 +50,7 @@ final class VolumeController extends Controller
         $measure = $request->measure() === null ? null : VolumeMeasure::query()->find($request->measure());
         $volume = $measure === null ? $systems->volume($system->unsetRelations())->value : $measure->volume_l;
         if ($volume <= 0) {
-            throw BadInput::at('measure', 'There is no vessel yet to take the geometry of.');
+            throw BadInput::at('measure', 'No vessel is described yet. Add one on Build.');
         }
         VolumeChoice::query()->create([
             'site_id' => $system->site_id,

@@ -69,6 +69,6 @@ final readonly class WaterBodies
             }
         }
 
-        throw BadInput::at('body', 'This bay is not shut off: it is one water with the rest.');
+        throw BadInput::at('body', 'This bay is not shut off: its water is part of the loop.');
     }
 }

@@ -68,7 +68,7 @@ final readonly class BlendReport
             'cautions' => self::cautions($chosen),
         ];
         if (count($chosen) < 2) {
-            $typed->refuse('water_2', 'Two waters at least make a blend.');
+            $typed->refuse('water_2', 'Choose at least two waters.');
         }
         foreach ($chosen as $i => $water) {
             foreach (array_keys($target) as $key) {
@@ -173,7 +173,7 @@ final readonly class BlendReport
                     'agent' => 'calcium_chloride_dihydrate',
                 ])
                 ->number('dose_g');
-            $said[] = Measures::grams($grams) . ' of calcium chloride dihydrate for GH; it warms as it dissolves';
+            $said[] = Measures::grams($grams) . ' of calcium chloride dihydrate for GH; it gets hot as it dissolves';
         }
 
         return $said;

@@ -100,7 +100,7 @@ final readonly class BookChange
         if ($change->litres > $volume * (1 + 1e-9)) {
             throw BadInput::at(
                 'change_l',
-                'No more can be changed than there is: ' . Format::number($volume, 4) . ' L.',
+                'No more can be changed than the volume: ' . Format::number($volume, 4) . ' L.',
             );
         }
 
@@ -133,6 +133,6 @@ final readonly class BookChange
 
         return $body->volumeL > 0
             ? $body
-            : throw BadInput::at('change_l', 'The volume is not known yet: draw up the vessels under Build.');
+            : throw BadInput::at('change_l', 'Volume not known. Describe the vessels on Build.');
     }
 }

@@ -46,7 +46,7 @@ final readonly class ChangeAmount
                 $typed->refuse(
                     $before === null ? 'meter_before' : 'meter_after',
                     $before === null
-                        ? 'What did the meter say before?'
+                        ? 'Enter the meter reading before the change.'
                         : 'The meter ran backwards: ' .
                             Format::number($before, 7) .
                             ' to ' .
@@ -65,7 +65,7 @@ final readonly class ChangeAmount
         if ($litres !== null && $litres > $volume * (1 + 1e-9)) {
             $typed->refuse(
                 $after !== null ? 'meter_after' : ($level !== null ? 'level_cm' : 'change_l'),
-                'No more can be changed than there is: ' . Format::number($volume, 4) . ' L.',
+                'No more can be changed than the volume: ' . Format::number($volume, 4) . ' L.',
             );
 
             return null;
@@ -84,7 +84,7 @@ final readonly class ChangeAmount
                 : $vessel->id === $body->vesselId,
         );
         if ($bays->isEmpty()) {
-            throw BadInput::at('level_cm', 'Draw up the vessels under Build first.');
+            throw BadInput::at('level_cm', 'Describe the vessels on Build first.');
         }
 
         return $bays->sum(function (Vessel $vessel) use ($cm): float {

@@ -126,7 +126,7 @@ final readonly class ChangeContext
             $said[] =
                 'There is ' .
                 lcfirst(implode(', ', $dosed)) .
-                ' in it: not on the garden and to no ditch or stream; as its label and local rules say.';
+                ' in it. Keep it off the garden and out of ditches and streams; follow its label and local rules.';
 
             return $said;
         }
@@ -134,9 +134,9 @@ final readonly class ChangeContext
             $salt >= NewWater::SALT_HARMS_PLANTS_G_L
                 ? 'There are ' .
                     Format::number($salt, 2) .
-                    ' g/L of salt in it: it harms plants, so not on the garden. To the sewer, as local rules allow.'
-                : 'Drained water and backwash feed a garden well. With salt or a treatment in ' .
-                    'them they go to the sewer, as local rules allow, never to a ditch or a stream.';
+                    ' g/L of salt in it, which harms plants. Not onto the garden: use the sewer, by local rules.'
+                : 'Drained water and backwash are good for a garden. With salt or a treatment in ' .
+                    'it, use the sewer, as local rules allow, never a ditch or a stream.';
 
         return $said;
     }

@@ -25,7 +25,7 @@ final class MeterRequest extends FormRequest
         if ($last !== null && $litres < $last->litres) {
             throw BadInput::at(
                 'meter_l',
-                'It stood at ' . number_format($last->litres) . ' L before. Is it a new one, take that reading back.',
+                'It was at ' . number_format($last->litres) . ' L before. If the meter is new, undo that reading.',
             );
         }
 

@@ -34,7 +34,7 @@ final readonly class PlanChange
         $typed = new TypedFields($form);
         $kind = $typed->text('kind') === 'topup' ? 'topup' : 'batch';
         if (!in_array($typed->text('kind'), WaterChange::KINDS, true)) {
-            $typed->refuse('kind', 'Say whether it was a change or a top-up.');
+            $typed->refuse('kind', 'Choose a change or a top-up.');
         }
         $body = $this->changes->body($system, $typed->text('body'));
         $litres = $this->amount->of($system, $body, $typed);
@@ -54,7 +54,7 @@ final readonly class PlanChange
             ? $typed->number(Input::number('planned_min', 'Minutes the pump is off', 'min', 1, 1440))
             : null;
         if ($off && $minutes === null) {
-            $typed->refuse('planned_min', 'For how many minutes is the pump to be off?');
+            $typed->refuse('planned_min', 'Enter the minutes the pump will be off.');
         }
         $typed->throwIfAny();
         $bound = $off ? $this->pumpOff->of($system, $water, (float) $litres) : null;

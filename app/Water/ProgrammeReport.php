@@ -230,6 +230,6 @@ final readonly class ProgrammeReport
                     : ' of ' . $parameter->inSentence());
         }
 
-        return $said === [] ? '' : 'No more in a day, either way, than ' . implode(', ', $said) . '.';
+        return $said === [] ? '' : 'Largest move in a day, up or down: ' . implode(', ', $said) . '.';
     }
 }

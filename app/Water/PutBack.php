@@ -55,7 +55,7 @@ final readonly class PutBack
                 good: 'salt',
                 name: 'Salt',
                 text: Measures::grams($grams, true) .
-                    ' of salt, dissolved, for the new water; not with zeolite in the loop',
+                    ' of salt, dissolved, for the new water. Not with zeolite in the loop',
                 figure: new Figure('Salt', $grams, 'g', 'dose.salt', 'total_g', $input, $waters->origins),
             );
         }
@@ -75,7 +75,7 @@ final readonly class PutBack
                 what: 'buffer',
                 good: 'bicarbonate',
                 name: 'Buffer',
-                text: Measures::grams($grams) . ' of sodium bicarbonate, so that KH stays',
+                text: Measures::grams($grams) . ' of sodium bicarbonate, to keep KH as it is',
                 figure: new Figure('Bicarbonate', $grams, 'g', 'carbonate.buffer', 'dose_g', $input, $waters->origins),
             );
         }
@@ -102,7 +102,7 @@ final readonly class PutBack
                 text: ($agent->unit === 'mL' ? Measures::millilitres($amount) : Measures::grams($amount)) .
                     ' of ' .
                     lcfirst($agent->name) .
-                    ', for the new water alone; the Course page knows what all of it needs',
+                    ', for the new water only. Course shows the dose for the whole volume',
                 figure: new Figure(
                     $agent->name,
                     $amount,
@@ -145,13 +145,13 @@ final readonly class PutBack
         $key = $conditions ? 'conditioner_ml' : 'thiosulfate_g';
         $text = $conditions
             ? Measures::millilitres($result->number($key), $good?->cap_ml) . " of {$good?->name}"
-            : Measures::grams($result->number($key)) . ' of sodium thiosulfate, or the conditioner of your own label';
+            : Measures::grams($result->number($key)) . ' of sodium thiosulfate, or your conditioner by its label';
         $school = $this->judging->following($system)->in('dechlorination');
         $how = match (true) {
             $tested === null => "; as if it held {$chlorine} mg/L, for nobody tested {$source->name}: test it",
-            $school->id === 'spray' && $kind === 'chloramine' => '; spraying does not help, it is chloramine',
-            $school->id === 'spray' => '; or sprayed in, which drives free chlorine off',
-            $school->id === 'carbon' => '; or through the carbon, slowly enough',
+            $school->id === 'spray' && $kind === 'chloramine' => '; spraying does not remove chloramine',
+            $school->id === 'spray' => ', or spray it in to drive free chlorine off',
+            $school->id === 'carbon' => ', or run it through the carbon slowly enough',
             default => '',
         };
         $figure = static fn(string $label, float $value, string $unit, string $of): Figure => new Figure(
@@ -191,7 +191,7 @@ final readonly class PutBack
     private function binder(System $system, float $litres, float $tan, array $origins): PutBackItem
     {
         $good = Good::inUse($system->site_id, 'binder');
-        $said = Format::number($tan, 2) . ' mg/L of ammonia that the chloramine leaves';
+        $said = Format::number($tan, 2) . ' mg/L of ammonia left by the chloramine';
         $label = array_map(floatval(...), $good->label ?? []);
         if (!isset($label['label_ml'], $label['label_treats_l'], $label['label_binds_mg_l'])) {
             return new PutBackItem(

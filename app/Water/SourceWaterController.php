@@ -74,8 +74,8 @@ final class SourceWaterController extends Controller
                 throw BadInput::at(
                     'id',
                     $filled->isNotEmpty()
-                        ? $filled->implode(', ') . ' filled from it: say first which water comes in there now.'
-                        : 'Changes or trickles in the book came from it: it stays with them.',
+                        ? $filled->implode(', ') . ' filled from it. Choose another source water there first.'
+                        : 'Changes or trickles in the book used it, so it stays.',
                 );
             }
             $water->delete();

@@ -36,8 +36,8 @@ final class SourceWaterRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give it a name.',
-            'name.unique' => 'There is one of this name already.',
+            'name.required' => 'Enter a name.',
+            'name.unique' => 'This name is taken.',
             'kind.required' => 'Say what water it is.',
         ];
     }

@@ -66,12 +66,12 @@ final readonly class TwoWaters
             $value = $reckoned[$key] ?? $entry?->value;
             $tested = $source?->reading($key);
             $assumed = $source !== null && $tested === null && in_array($parameter, self::USUALLY_NONE, true);
-            [$fresh, $said] = $assumed ? [0.0, '; none assumed in the new water'] : [$tested, ''];
+            [$fresh, $said] = $assumed ? [0.0, '; none assumed in the source water'] : [$tested, ''];
             $from =
                 $entry === null
                     ? ''
                     : (isset($reckoned[$key])
-                        ? 'reckoned from the reading ' . Age::of($entry->taken_at) . ' and what was changed since'
+                        ? 'estimated from the reading ' . Age::of($entry->taken_at) . ' and what was changed since'
                         : 'measured ' . Age::of($entry->taken_at));
             if ($entry !== null && $value !== null && $fresh !== null) {
                 [$now[$key], $new[$key]] = [$value, $fresh];
@@ -89,7 +89,8 @@ final readonly class TwoWaters
                     'name' => $parameter->name(),
                     'unit' => $parameter->symbol(),
                     'now' => $value === null ? null : self::number($parameter, $value),
-                    'age' => $entry === null ? null : (isset($reckoned[$key]) ? 'reckoned' : Age::of($entry->taken_at)),
+                    'age' =>
+                        $entry === null ? null : (isset($reckoned[$key]) ? 'estimated' : Age::of($entry->taken_at)),
                     'new' => $fresh === null ? null : self::number($parameter, $fresh),
                     'assumed' => $assumed,
                     'after' => null,
@@ -111,9 +112,9 @@ final readonly class TwoWaters
     public function missing(): ?string
     {
         return match (true) {
-            $this->source === null => 'No source water is on the shelf yet: add it there, with its test.',
-            $this->now === [] => 'Nothing was tested both here and in the new water yet.',
-            $this->volume <= 0 => 'The volume is not known yet: draw up the vessels under Build.',
+            $this->source === null => 'No source water is on the shelf. Add it there, with its test.',
+            $this->now === [] => 'No parameter has been tested both here and in the source water. Test one in both.',
+            $this->volume <= 0 => 'Volume not known. Describe the vessels on Build.',
             default => null,
         };
     }
@@ -126,7 +127,7 @@ final readonly class TwoWaters
         return $hotter >= NewWater::SCALDS_C
             ? 'This water is ' .
                     Format::number($hotter, 2) .
-                    ' °C hotter than the system: cool it first, or test it again.'
+                    ' °C warmer than the system: cool it first, or test it again.'
             : null;
     }
 

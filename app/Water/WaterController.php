@@ -119,7 +119,7 @@ final class WaterController extends Controller
     {
         $change = self::find($system, $id);
         if ($change->running()) {
-            throw BadInput::at('flow', 'Its pump is off still: see that water flows, and say so first.');
+            throw BadInput::at('flow', 'Its pump is still off. Check that water flows, and confirm that first.');
         }
         $change->withdrawn_at ??= Carbon::now();
         $change->save();

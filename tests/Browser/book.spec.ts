@@ -37,12 +37,12 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
   await page.goto('/cold-store/book')
   await page.getByText('Write down what you see').click()
   await page.getByLabel('foam', { exact: true }).check()
-  await page.getByLabel('In your words').fill('only at the shower')
+  await page.getByLabel('Note').fill('only at the shower')
   await page.getByRole('button', { name: 'Write it down' }).click()
   const entries = page.getByRole('region', { name: 'Entries' })
   await expect(entries).toContainText('Foam. only at the shower')
 
-  await page.getByText('Bring readings in from a CSV').click()
+  await page.getByText('Import readings from CSV').click()
   await page.getByLabel('The file', { exact: true }).setInputFiles({
     name: 'old.csv',
     mimeType: 'text/csv',
@@ -105,7 +105,7 @@ test("a kit is put on the shelf, its colours are keys, and a limit of one's own 
   await page.goto('/arrivals/limits')
   await page.getByRole('button', { name: 'Set limits of Nitrate' }).click()
   await page.getByRole('button', { name: 'Judge by these' }).click()
-  await expect(page.getByText('Say why it is other than usual.')).toBeVisible()
+  await expect(page.getByText('Give the reason for your own limit.')).toBeVisible()
   await page.getByLabel('Why').fill('new fish come from water this high')
   await page.getByRole('button', { name: 'Judge by these' }).click()
   await expect(page.getByText('yours: new fish come from water this high')).toBeVisible()

@@ -40,7 +40,7 @@ test('a course of three doses runs across a change of water and is topped up to 
   await page.goto('/yard-pond/course')
   const course = page.getByRole('region', { name: 'Praziquantel, running' })
   await expect(course).toContainText('Dose 2 of 3 is due in')
-  await expect(course.getByRole('button', { name: 'Only a top-up is in' })).toHaveCount(0)
+  await expect(course.getByRole('button', { name: 'Give only the top-up' })).toHaveCount(0)
   await page.getByLabel('Readings, as am .5 ni .1 ph 7.8 t 18.5').fill('wc 40%')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Booked a change of water at Yard Pond.')).toBeVisible()
@@ -50,7 +50,7 @@ test('a course of three doses runs across a change of water and is topped up to 
   const wanted = (await course.locator('.top').textContent()) ?? ''
   expect(Number.parseFloat(wanted)).toBeGreaterThan(20)
   for (const box of await course.getByRole('checkbox').all()) await box.check()
-  await course.getByRole('button', { name: 'Only a top-up is in' }).click()
+  await course.getByRole('button', { name: 'Give only the top-up' }).click()
   await expect(course).toContainText(/Left in the water: 2\.(4|5)\d* mg\/L/)
   await accessible(page)
 })

@@ -49,7 +49,7 @@ test('the visiting vet sees everything and finds nothing to write with', async (
   await page.goto('/press-room/test')
   await page.getByLabel('pH', { exact: true }).fill('7.6')
   await page.getByRole('button', { name: 'Book the test' }).click()
-  await expect(page.getByText('You may look at everything here, but not write.')).toBeVisible()
+  await expect(page.getByText('You can read everything here, but not book anything.')).toBeVisible()
 })
 
 test('keys find the way: a system by name, its pages, the list of keys', async ({ yard: page }) => {
@@ -88,9 +88,9 @@ test('how many more koi before July, and what runs out first, is read off in a f
 
   await page.getByRole('textbox', { name: /^Fish more/ }).fill('60')
   await expect(room).toContainText('It holds more than it can carry')
-  await page.getByLabel('Keep it by the name of').fill('Sixty in July')
+  await page.getByLabel('Name for this what-if').fill('Sixty in July')
   await page.getByRole('button', { name: 'Keep it' }).click()
-  const beside = page.getByRole('region', { name: 'Side by side' })
+  const beside = page.getByRole('region', { name: 'What-ifs compared' })
   await expect(beside.getByRole('button', { name: 'Sixty in July', exact: true })).toBeVisible()
   await page.getByRole('textbox', { name: /^Fish more/ }).fill('many')
   await expect(page.getByText(/“many” is not a number|many/).first()).toBeVisible()

@@ -23,7 +23,7 @@ test('the start in the Cold Store says when it is ready, what would speed it, an
   await page.getByLabel(/^Ammonia dosed up to/).fill('50')
   await expect(page.getByText(/5 mg\/L as N/).first()).toBeVisible()
   await page.getByRole('link', { name: 'Dose ammonia' }).click()
-  const dose = page.getByRole('region', { name: 'Ammonia for a start without fish' })
+  const dose = page.getByRole('region', { name: 'Ammonia for a fishless start' })
   await dose.getByLabel('With', { exact: true }).selectOption('ammonium chloride')
   await dose.getByLabel(/^To a level of/).fill('4')
   await expect(dose.getByText(/Nitrite stands above 5 mg\/L/).first()).toBeVisible()
@@ -33,6 +33,6 @@ test('the start in the Cold Store says when it is ready, what would speed it, an
 
 test('a grown system has nothing to follow, and says so', async ({ yard: page }) => {
   await page.goto('/press-room/capacity')
-  await page.getByRole('link', { name: 'Being started' }).click()
+  await page.getByRole('link', { name: 'Maturing' }).click()
   await expect(page.getByText(/Nothing is being started here/)).toBeVisible()
 })

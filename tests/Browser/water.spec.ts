@@ -15,7 +15,7 @@ test('nitrate is brought down in steps, the first with the pump off and its cloc
   await expect(one.getByRole('columnheader', { name: /^after/ })).toBeVisible()
   await one.getByLabel('The pump is').selectOption('yes')
   await one.getByRole('button', { name: /start the clock/ }).click()
-  await expect(one.getByText('For how many minutes is the pump to be off?')).toBeVisible()
+  await expect(one.getByText('Enter the minutes the pump will be off.')).toBeVisible()
   await one.getByLabel(/^It is off for/).fill('20')
   await expect(one.getByText(/It may be off for/)).toBeVisible()
   await one.getByRole('button', { name: /start the clock/ }).click()

@@ -125,7 +125,7 @@ final class BookTest extends TestCase
         );
         $this->putJson('/api/systems/long-vat/notes/' . $this->key(), ['words' => ' '])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.words', 'Write something, or pick what you see.');
+            ->assertJsonPath('errors.words', 'Write a note, or choose a sign.');
         $picture = base64_encode(
             (string) base64_decode(
                 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -260,11 +260,11 @@ final class BookTest extends TestCase
         self::assertSame(0, Visit::query()->count());
         $this->postJson('/api/systems/long-vat/book/preview', ['csv' => "a,b\n1,2\n"])
             ->assertOk()
-            ->assertJsonPath('errors.0.message', 'No column of it is a time: say which one.')
+            ->assertJsonPath('errors.0.message', 'No column is a time. Choose one.')
             ->assertJsonCount(2, 'columns');
         $this->postJson('/api/systems/long-vat/book/import', ['csv' => "a,b\n1,2\n"])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.csv', 'No column of it is a time: say which one.');
+            ->assertJsonPath('errors.csv', 'No column is a time. Choose one.');
         $this->postJson('/api/systems/long-vat/book/import', ['csv' => ''])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['csv']]);

@@ -84,7 +84,7 @@ final class BuildAndCapacityTest extends TestCase
             ->assertJsonPath('vessels.0.volume.text', '3,456');
         $this->putJson('/api/systems/long-vat/vessels/' . self::B, self::BAY)
             ->assertUnprocessable()
-            ->assertJsonPath('errors.name', 'There is one of this name already.');
+            ->assertJsonPath('errors.name', 'This name is taken.');
         $this->getJson('/api/systems/long-vat')
             ->assertJsonPath('volume.text', '3,456')
             ->assertJsonCount(1, 'volume.parts');

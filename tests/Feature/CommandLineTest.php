@@ -78,7 +78,7 @@ final class CommandLineTest extends TestCase
         $this->dose(0, 'First: Take the zeolite out', 'praziquantel');
         $this->dose(1, 'dose_mg_l:', 'formalin', ['dose_mg_l=250']);
         $this->dose(1, 'Missing:', 'binder');
-        $this->dose(2, 'This is nothing that is dosed here.', 'moonlight');
+        $this->dose(2, 'This is not something that can be dosed here.', 'moonlight');
         $this->dose(2, 'There is no such system.', 'salt', [], 'nowhere');
         self::assertSame(0, Dose::query()->count());
     }

@@ -391,7 +391,7 @@ final class DoseTest extends TestCase
             ->where('name', 'East')
             ->update(['measures' => ['length_m' => 1, 'width_m' => 1, 'depth_m' => 1]]);
         self::assertStringContainsString(
-            'The volume was corrected since, to 4,000 L: it was 25 % stronger than meant.',
+            'The volume has since been corrected to 4,000 L: it was 25 % stronger than meant.',
             $text(),
         );
     }

@@ -333,7 +333,7 @@ final class FishAndCapacityTest extends TestCase
             'temp_c' => '22',
         ])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.name', 'There is one of this name already.');
+            ->assertJsonPath('errors.name', 'This name is taken.');
         $this->putJson('/api/systems/long-vat/what-ifs/01JD00000000000000000000W2', [
             'name' => 'August',
             'temp_c' => '22',

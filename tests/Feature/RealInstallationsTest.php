@@ -203,7 +203,7 @@ final class RealInstallationsTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'errors.id',
-                'The book speaks of it: readings were taken in it. It can be retired, and what is written stays.',
+                'It is in the book: readings were taken in it. It can be retired, and what is written stays.',
             );
         $this->putJson("/api/systems/long-vat/vessels/{$bay}/retired", ['retired' => true])
             ->assertOk()
@@ -292,7 +292,7 @@ final class RealInstallationsTest extends TestCase
         $this->putJson('/api/systems/long-vat/pumps/01JD00000000000000000000P2', [...$lift, 'lift_m' => '4'])
             ->assertUnprocessable()
             ->assertJsonPath('errors', [
-                'lift_m' => 'So much air cannot lift water this high: more air, a deeper inlet or less lift.',
+                'lift_m' => 'This much air cannot lift water so high. Use more air, a deeper inlet or less lift.',
             ]);
         $this->putJson('/api/systems/long-vat/pumps/01JD00000000000000000000P2', $lift)->assertOk();
         $this->putJson('/api/systems/long-vat/lines/01JD00000000000000000000R1', [

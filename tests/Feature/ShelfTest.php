@@ -73,7 +73,7 @@ final class ShelfTest extends TestCase
         self::assertSame(['New drops'], Kit::query()->where('in_use', true)->pluck('name')->all());
         $this->kit(['steps' => '0 2 1', 'name' => 'X'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.steps', 'The steps rise from one to the next.');
+            ->assertJsonPath('errors.steps', 'Each step must be higher than the one before.');
         $this->kit(['steps' => 'blue', 'kind' => 'smell', 'unit' => 'dkh'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['kind']]);
@@ -113,7 +113,7 @@ final class ShelfTest extends TestCase
         );
         $limit(['watch' => '40', 'act' => '60', 'emergency' => '100'], '')
             ->assertUnprocessable()
-            ->assertJsonPath('errors.reason', 'Say why it is other than usual.');
+            ->assertJsonPath('errors.reason', 'Give the reason for your own limit.');
         $limit(['watch' => '40', 'act' => '30', 'emergency' => '100'], 'school')
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['above.act']]);
@@ -206,7 +206,7 @@ final class ShelfTest extends TestCase
             'stands',
             'name',
         );
-        self::assertSame('due', $due()['Ammonia'], 'never tested');
+        self::assertSame('due', $due()['Ammonia'], 'not tested');
         $this->log('am .1 ph 7.8');
         self::assertSame('done', $due()['Ammonia']);
         $this->travel(12)->days();

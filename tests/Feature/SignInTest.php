@@ -37,7 +37,7 @@ final class SignInTest extends TestCase
         for ($try = 0; $try < 6; $try++) {
             $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'guess'])
                 ->assertUnprocessable()
-                ->assertJsonPath('errors.password', 'This address and password do not go together.');
+                ->assertJsonPath('errors.password', 'The e-mail or the password is wrong.');
         }
         $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'a long password'])
             ->assertStatus(429)

@@ -78,7 +78,7 @@ final class TestingTheWaterTest extends TestCase
     #[TestWith(['ph', 'seven', '“seven” is not a number.'])]
     #[TestWith(['tan_mg_l', '-1', 'Ammonia cannot be -1: it lies between 0 and 200 mg/L as N.'])]
     #[TestWith(['tan_mg_l', '1,200', '“1,200” can be read as a decimal or as thousands: write 1200 or 1.200.'])]
-    #[TestWith(['colour', '3', 'This is not something that is tested here.'])]
+    #[TestWith(['colour', '3', 'This is not something that can be tested here.'])]
     public function test_a_reading_that_cannot_be_is_refused_at_its_row_and_nothing_is_half_saved(
         string $parameter,
         string $typed,

@@ -125,7 +125,7 @@ final readonly class PermanganateDemandCalculator implements Calculator
             Format::number($dose) . ' mg/L',
         );
         $work->step(
-            'In all the water.',
+            'Stocking.',
             '× volume / 1000',
             Format::number($given->number('volume_l'), 5) . ' L',
             Format::number(($dose * $given->number('volume_l')) / 1000, 4) . ' g',

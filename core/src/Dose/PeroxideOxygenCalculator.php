@@ -92,7 +92,7 @@ final readonly class PeroxideOxygenCalculator implements Calculator
             Format::number($level) . ' mg/L',
         );
         $work->step(
-            'In all the water, and as the product.',
+            'Stocking, and as the product.',
             '× volume / 1000 / strength',
             Format::number($given->number('volume_l'), 5) .
                 ' L, ' .

@@ -140,7 +140,7 @@ final readonly class TreatmentCalculator implements Calculator
             Format::number($dose) . ($agent->unit === 'mL' ? ' µL/L' : ' mg/L'),
         );
         $work->step(
-            'In all the water.',
+            'Stocking.',
             'dose × volume / 1000' . ($strength === null ? '' : ', by its strength'),
             Format::number($perLitre) . ' × ' . Format::number($given->number('volume_l'), 5) . ' L',
             Format::number($amount, 4) . ' ' . $agent->unit,

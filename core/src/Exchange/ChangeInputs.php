@@ -37,7 +37,7 @@ final readonly class ChangeInputs
         if ($litres !== null && $litres > $given->number('volume_l')) {
             throw BadInput::at(
                 'change_l',
-                'No more can be changed than there is: ' . Format::number($given->number('volume_l'), 5) . ' L.',
+                'No more can be changed than the volume: ' . Format::number($given->number('volume_l'), 5) . ' L.',
             );
         }
 

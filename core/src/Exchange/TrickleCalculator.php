@@ -79,7 +79,7 @@ final readonly class TrickleCalculator implements Calculator
         [$now, $source] = WaterMix::pair($given);
         foreach (['temp_c', 'ph'] as $key) {
             if (isset($now->values[$key])) {
-                throw BadInput::at("now.{$key}", 'A trickle is not reckoned for this.');
+                throw BadInput::at("now.{$key}", 'A trickle cannot be worked out for this.');
             }
         }
         $made = $given->object('production_g_d')?->numbers() ?? [];

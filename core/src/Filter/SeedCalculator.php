@@ -83,7 +83,7 @@ final readonly class SeedCalculator implements Calculator
     /** @return array{float, float, float} */
     private function media(SeedKind $kind, Given $given, Working $work): array
     {
-        $litres = $given->numberOrNull('litres') ?? throw BadInput::at('litres', 'Say how many litres of media.');
+        $litres = $given->numberOrNull('litres') ?? throw BadInput::at('litres', 'Enter the litres of media.');
         $area = $given->has('medium')
             ? $this->media->get($given->text('medium'))->areaM2M3
             : $given->numberOrNull('area_m2_m3');

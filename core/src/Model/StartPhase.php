@@ -51,7 +51,7 @@ enum StartPhase: string
             self::Ammonia => 'Ammonia is being taken: nitrite shows.',
             self::Nitrite => 'Ammonia is down; nitrite stands, and what takes it grows more slowly.',
             self::Proving => 'Ammonia and nitrite are both down. It is done when they have stayed there.',
-            self::Ready => 'It is ready. Fish in steps, each as large as the last was taken without a reading.',
+            self::Ready => 'It is ready. More fish in steps, each as large as the last was taken without a reading.',
         };
     }
 

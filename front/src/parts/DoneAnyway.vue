@@ -18,7 +18,7 @@ const emit = defineEmits<{ again: []; done: [] }>()
     {{ errors.again }} <NButton size="small" @click="emit('again')">{{ again }}</NButton>
   </p>
   <p v-if="refused && already && errors[refused]" class="caution">
-    What is done already counts, whatever stands against it:
+    What has been done counts, whatever speaks against it:
     <NButton size="small" @click="emit('done')">{{ already }}</NButton>
   </p>
 </template>

@@ -130,7 +130,7 @@ function duration(minutes: number): string {
         class="seen"
         @click="out.send(timer)"
       >
-        The fish are out
+        Fish are out
       </button>
       <button
         v-if="timer.kind === 'stands' && session.data.value?.person?.writes"
@@ -138,7 +138,7 @@ function duration(minutes: number): string {
         class="seen"
         @click="on.send(timer)"
       >
-        On, flow seen
+        On, and flowing
       </button>
       <button
         v-if="timer.kind === 'pump_off' && session.data.value?.person?.writes"

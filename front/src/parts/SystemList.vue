@@ -16,7 +16,7 @@ const shown = computed(() => {
 
 <template>
   <nav aria-label="Systems">
-    <p v-if="systems.isPending.value" class="soft pad">Looking up the systems …</p>
+    <p v-if="systems.isPending.value" class="soft pad">Loading the systems …</p>
     <p v-else-if="systems.isError.value" class="fault pad" role="alert">{{ systems.error.value?.message }}</p>
     <p v-else-if="!systems.data.value?.length" class="pad">
       No system yet. <RouterLink to="/new">Describe the first one</RouterLink>.
@@ -33,7 +33,7 @@ const shown = computed(() => {
           <span v-if="system.worst" class="worst small">{{ system.worst }}</span>
         </RouterLink>
       </li>
-      <li v-if="!shown.length" class="soft pad">No system is called that.</li>
+      <li v-if="!shown.length" class="soft pad">No system by that name.</li>
     </ul>
   </nav>
 </template>

@@ -83,7 +83,7 @@ function back(): void {
     <p v-if="figure.say" class="say">{{ figure.say }}</p>
 
     <template v-if="figure.parts.length">
-      <h3>Made up of</h3>
+      <h3>Parts</h3>
       <ul class="parts">
         <li v-for="part in figure.parts" :key="part.label">
           <button type="button" class="plain-button part" @click="openPart(part)">
@@ -96,7 +96,7 @@ function back(): void {
     </template>
 
     <template v-if="figure.origins.length">
-      <h3>What went in</h3>
+      <h3>Inputs</h3>
       <dl class="origins">
         <template v-for="origin in figure.origins" :key="origin.key">
           <dt>{{ origin.label }}</dt>

@@ -92,7 +92,7 @@ const theirsAt = (field: PartField) => {
     <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
     <div class="buttons">
       <NButton type="primary" attr-type="submit" :loading="save.isPending.value">Save</NButton>
-      <button type="button" class="link-button" @click="open = null">Leave it</button>
+      <button type="button" class="link-button" @click="open = null">Cancel</button>
       <button
         v-if="!fresh && retires"
         type="button"

@@ -67,7 +67,7 @@ const undoable = (kind: string) => ['tests', 'feeds', 'notes'].includes(kind)
     <p v-if="book.isError.value" class="fault" role="alert">{{ book.error.value?.message }}</p>
     <p v-if="takeBack.trouble.value" class="fault" role="alert">{{ takeBack.trouble.value }}</p>
     <p v-if="book.data.value && !book.data.value.entries.length" class="soft">
-      Nothing is written yet.
+      The book is empty.
       <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>, and the
       book begins.
     </p>
@@ -110,10 +110,10 @@ const undoable = (kind: string) => ['tests', 'feeds', 'notes'].includes(kind)
             v-if="undoable(entry.kind)"
             type="button"
             class="link-button"
-            :aria-label="`Take back the entry of ${entry.age}`"
+            :aria-label="`Undo the entry of ${entry.age}`"
             @click="takeBack.send(entry)"
           >
-            Take back
+            Undo
           </button>
         </span>
       </li>

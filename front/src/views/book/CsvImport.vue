@@ -63,7 +63,7 @@ function changed(column: { parameter: string; unit: string | null }): void {
 
 <template>
   <details>
-    <summary>Bring readings in from a CSV</summary>
+    <summary>Import readings from CSV</summary>
     <div class="inside">
       <label>The file <input type="file" accept=".csv,.txt,text/csv" @change="choose" /></label>
       <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
@@ -129,13 +129,13 @@ function changed(column: { parameter: string; unit: string | null }): void {
           :loading="take.isPending.value"
           :disabled="look.data.value.error_count > 0 || look.data.value.count === 0"
           @click="take.mutate()"
-          >Bring them in</NButton
+          >Import them</NButton
         >
         <progress
           v-if="take.isPending.value"
           :value="progress.data.value?.done ?? undefined"
           max="1"
-          aria-label="Bringing them in"
+          aria-label="Import"
         />
         <p v-if="take.data.value" role="status">
           Kept {{ take.data.value.visits }} visits with {{ take.data.value.readings }} readings.

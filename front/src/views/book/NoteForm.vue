@@ -37,21 +37,21 @@ const keep = useSend(
 
 <template>
   <details>
-    <summary>Write down what you see</summary>
+    <summary>Note what you see</summary>
     <form novalidate @submit.prevent="keep.send(undefined)">
       <fieldset>
-        <legend class="soft small">Pick any of these</legend>
+        <legend class="soft small">Signs</legend>
         <label v-for="word in vocabulary.data.value?.seen ?? []" :key="word"
           ><input v-model="form.seen" type="checkbox" :value="word" /> {{ word }}</label
         >
       </fieldset>
-      <TypedField v-model="form.words" label="In your words" words :error="keep.errors.value.words" />
+      <TypedField v-model="form.words" label="Note" words :error="keep.errors.value.words" />
       <label
         >A picture
         <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" @change="picture"
       /></label>
       <p v-if="keep.errors.value.photo" class="fault" role="alert">{{ keep.errors.value.photo }}</p>
-      <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Write it down</NButton>
+      <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Book it</NButton>
       <p v-if="keep.trouble.value" class="fault" role="alert">{{ keep.trouble.value }}</p>
     </form>
   </details>

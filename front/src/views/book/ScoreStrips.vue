@@ -157,7 +157,7 @@ const told = computed(() => {
     </div>
     <div ref="box" class="box">
       <p v-if="score.isError.value" class="fault" role="alert">{{ score.error.value?.message }}</p>
-      <p v-else-if="drawing && !drawing.lanes.length" class="soft">Nothing was tested in this time.</p>
+      <p v-else-if="drawing && !drawing.lanes.length" class="soft">No readings in this period.</p>
       <svg
         v-else-if="drawing"
         ref="svg"

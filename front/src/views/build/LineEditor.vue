@@ -116,10 +116,10 @@ const fields = computed<PartField[]>(() => [
   },
   ...(form.from?.startsWith('vessel:')
     ? [
-        { key: 'intake', label: 'Its mouth is', choices: intakes },
+        { key: 'intake', label: 'Intake', choices: intakes },
         {
           key: 'guarded',
-          label: 'Guard on its mouth',
+          label: 'Guard on the intake',
           choices: [
             { value: 'no', label: 'none' },
             { value: 'yes', label: 'yes' },
@@ -129,7 +129,7 @@ const fields = computed<PartField[]>(() => [
     : []),
   ...(form.to?.startsWith('vessel:')
     ? [
-        { key: 'outlet', label: 'Meets the water as', choices: outlets },
+        { key: 'outlet', label: 'Outlet', choices: outlets },
         { key: 'ends_above_mm', label: 'Ends above the water', unit: 'mm', hint: 'empty: under water' },
       ]
     : []),
@@ -137,7 +137,7 @@ const fields = computed<PartField[]>(() => [
     ? [
         {
           key: 'within_reach',
-          label: 'Mouth within reach',
+          label: 'Intake within reach',
           choices: [
             { value: 'yes', label: 'yes' },
             { value: 'no', label: 'no' },

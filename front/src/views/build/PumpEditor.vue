@@ -64,8 +64,8 @@ const fields = computed<PartField[]>(() => [
     : []),
   ...(form.kind === 'airlift'
     ? [
-        { key: 'submergence_m', label: 'Air goes in at a depth of', unit: 'm' },
-        { key: 'lift_m', label: 'Lifts above the water', unit: 'm' },
+        { key: 'submergence_m', label: 'Depth of air inlet', unit: 'm' },
+        { key: 'lift_m', label: 'Lift above the water', unit: 'm' },
         { key: 'riser_mm', label: 'Bore of the riser', unit: 'mm' },
       ]
     : []),
@@ -73,18 +73,18 @@ const fields = computed<PartField[]>(() => [
     ? [
         {
           key: 'diffuser',
-          label: 'Lets it out through',
+          label: 'Outlet for air',
           choices: [
             { value: '', label: 'stones or rings' },
             { value: 'fine', label: 'a fine membrane' },
           ],
         },
-        { key: 'depth_m', label: 'At a depth of', unit: 'm', hint: 'empty is reckoned as 0.7' },
+        { key: 'depth_m', label: 'Depth', unit: 'm', hint: '0.7 assumed if empty' },
       ]
     : []),
   {
     key: 'vessel_id',
-    label: form.kind === 'air' ? 'Gives its air to' : 'Stands inside',
+    label: form.kind === 'air' ? 'Air goes to' : 'Stands inside',
     choices: [
       { value: '', label: form.kind === 'air' ? 'more than one' : 'no vessel' },
       ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
@@ -97,7 +97,7 @@ const fields = computed<PartField[]>(() => [
     : [
         {
           key: 'by_day',
-          label: 'Driven by',
+          label: 'Power source',
           choices: [
             { value: 'no', label: 'the mains' },
             { value: 'yes', label: 'the sun: by day only' },

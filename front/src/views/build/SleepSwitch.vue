@@ -22,11 +22,11 @@ const turn = useMutation({
   <section class="part" aria-label="Season">
     <h2>Season</h2>
     <p v-if="system.asleep">
-      Asleep since {{ system.asleep }}. It raises no alarm. Its filter has starved meanwhile: woken, it starts
-      as a new one.
+      Asleep since {{ system.asleep }}. It raises no alarm. Its filter starves meanwhile, so after waking it
+      starts as a new one.
     </p>
     <p v-else class="soft">
-      A seasonal or temporary system can sleep: it keeps its book and raises no alarm.
+      A seasonal or temporary system can be put to sleep: it keeps its book and raises no alarm.
     </p>
     <button
       v-if="writes"

@@ -69,15 +69,15 @@ const fields = computed<PartField[]>(() => [
           label: 'Medium',
           choices: [
             ...props.words.media.map((m) => ({ value: m.id, label: `${m.name}, ${m.area_m2_m3} m²/m³` })),
-            { value: OWN, label: 'Another, by its surface' },
+            { value: OWN, label: 'Another medium, by its surface' },
           ],
           hint: medium.value
             ? (medium.value.remark ??
               `Makers give ${medium.value.low_m2_m3} to ${medium.value.high_m2_m3} m²/m³`)
             : undefined,
         },
-        ...(form.medium === OWN ? [{ key: 'area_m2_m3', label: 'Its surface', unit: 'm²/m³' }] : []),
-        { key: 'media_l', label: 'Amount, bulk as filled', unit: 'L' },
+        ...(form.medium === OWN ? [{ key: 'area_m2_m3', label: 'Surface area', unit: 'm²/m³' }] : []),
+        { key: 'media_l', label: 'Bulk volume of medium', unit: 'L' },
       ]
     : []),
   { key: 'flow_l_h', label: 'Flow through it', unit: 'L/h' },
@@ -100,7 +100,7 @@ const fields = computed<PartField[]>(() => [
     ? [
         {
           key: 'maturity_pct',
-          label: 'Grown, by your judgement',
+          label: 'Share grown, by your judgement',
           unit: '%',
           hint: 'empty: by the load of the last weeks',
         },
@@ -108,12 +108,12 @@ const fields = computed<PartField[]>(() => [
           key: 'cleaned_on',
           label: 'Last flushed or cleaned',
           day: true,
-          hint: 'fouling is reckoned from then',
+          hint: 'fouling is estimated from then',
         },
-        { key: 'fouling_pct', label: 'Fouling, as you see it', unit: '%', hint: 'corrects what is reckoned' },
+        { key: 'fouling_pct', label: 'Fouling you see', unit: '%', hint: 'corrects the estimate' },
       ]
     : []),
-  { key: 'loss_mm', label: 'Head it loses at this flow', unit: 'mm', hint: 'empty is 20' },
+  { key: 'loss_mm', label: 'Head loss at this flow', unit: 'mm', hint: 'empty is 20' },
   { key: 'rim_mm', label: 'Rim above the water', unit: 'mm', hint: 'of an open chamber' },
   { key: 'may_drop_mm', label: 'Level may drop', unit: 'mm', hint: 'before the pump draws air' },
   { key: 'branch', label: 'Branch', words: true, hint: 'neighbours in different branches run side by side' },
@@ -163,7 +163,7 @@ const fields = computed<PartField[]>(() => [
     ? [
         {
           key: 'began',
-          label: 'Media in since',
+          label: 'Media in use since',
           choices: [
             { value: '', label: 'choose' },
             { value: 'today', label: 'new today' },
@@ -175,10 +175,10 @@ const fields = computed<PartField[]>(() => [
         ...(form.began === 'since' ? [{ key: 'since', label: 'since the', day: true }] : []),
       ]
     : []),
-  { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'for how long the water stays' },
+  { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'for the contact time' },
   {
     key: 'plan_m2',
-    label: 'Its plan, seen from above',
+    label: 'Area seen from above',
     unit: 'm²',
     more: true,
     hint: 'for how fast the water rises in it',
@@ -227,9 +227,9 @@ const line = (stage: Stage) => {
     <template #form>
       <PartForm :part="part" :fields="fields" retires @save="save">
         <p v-if="form.kind === 'uv'" class="soft small caution">
-          Never look at a lit lamp, nor let it shine on skin. Current off before the housing is opened; no
-          bare fingers on the quartz. Glass and mains in water: a residual-current device, put in by a
-          qualified electrician.
+          Never look at a lit lamp or let it shine on skin. Switch off before you open the housing; no bare
+          fingers on the quartz. Glass and mains in water: a residual-current device, put in by a qualified
+          electrician.
         </p>
       </PartForm>
     </template>

@@ -110,7 +110,7 @@ const fields = computed<PartField[]>(() => [
   },
   {
     key: 'level_mm',
-    label: 'Its water stands',
+    label: 'Water level',
     unit: 'mm',
     more: true,
     hint: 'above the others; −600 for a sump below; empty: level with them',

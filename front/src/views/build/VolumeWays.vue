@@ -20,7 +20,7 @@ const METHODS = {
       { key: 'meter_before_l', label: 'Meter before', unit: 'L' },
       { key: 'meter_after_l', label: 'Meter after', unit: 'L' },
       { key: 'already_l', label: 'Already in it', unit: 'L', hint: 'empty is 0' },
-      { key: 'elsewhere_l', label: 'Drawn elsewhere meanwhile', unit: 'L', hint: 'empty is 0' },
+      { key: 'elsewhere_l', label: 'Drawn elsewhere in that time', unit: 'L', hint: 'empty is 0' },
       { key: 'error_pct', label: 'Error of the meter', unit: '%', hint: 'empty is 2' },
     ],
   },
@@ -82,9 +82,9 @@ const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFracti
 </script>
 
 <template>
-  <section class="ways" aria-label="Volume three ways">
+  <section class="ways" aria-label="Volume, three ways">
     <div class="head">
-      <h2>Volume three ways</h2>
+      <h2>Volume, three ways</h2>
       <span v-if="volumes.data.value?.chosen" class="soft small">{{ volumes.data.value.chosen }}</span>
     </div>
     <p v-if="volumes.isError.value" class="fault">{{ volumes.error.value?.message }}</p>
@@ -149,14 +149,14 @@ const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFracti
         </FormField>
       </div>
       <p v-if="method === 'salt'" class="soft small">
-        Only without zeolite in the system, and without plants that mind: salt makes zeolite let go of its
+        Only without zeolite in the system, and without plants that suffer: salt makes zeolite release its
         ammonia. Wait until all of it is dissolved and mixed.
       </p>
       <div class="buttons">
         <NButton type="primary" attr-type="submit" :loading="save.isPending.value"
           >Keep this measurement</NButton
         >
-        <button type="button" class="link-button" @click="method = null">Leave it</button>
+        <button type="button" class="link-button" @click="method = null">Cancel</button>
       </div>
     </form>
     <p v-else-if="writes" class="starts">

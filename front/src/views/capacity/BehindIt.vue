@@ -37,7 +37,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
   </section>
 
   <section class="part" aria-label="Oxygen">
-    <h2>Oxygen, by its build</h2>
+    <h2>Oxygen, by estimate</h2>
     <dl class="figures">
       <div v-for="figure in filter.oxygen.figures" :key="figure.label">
         <dt>{{ figure.label }}</dt>
@@ -54,14 +54,14 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
       class="scroll"
       tabindex="0"
       role="region"
-      aria-label="What aerates it"
+      aria-label="Sources of oxygen"
     >
       <table>
         <thead>
           <tr>
-            <th>What aerates it</th>
-            <th class="num">Gives at dawn, g O₂/h</th>
-            <th class="num">Dawn without it, mg/L</th>
+            <th>Source of oxygen</th>
+            <th class="num">Supply at dawn, g O₂/h/th></th>
+            <th class="num">At dawn without it, mg/L</th>
           </tr>
         </thead>
         <tbody>
@@ -98,7 +98,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
       <table>
         <thead>
           <tr>
-            <th>By itself</th>
+            <th>Type of medium</th>
             <th class="num">Medium, L</th>
             <th class="num">Flow, L/h</th>
             <th class="num">Air in it, L/min</th>
@@ -120,7 +120,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
   </section>
 
   <section class="part" aria-label="Without a filter">
-    <h2>If the filter were gone</h2>
+    <h2>Without the filter</h2>
     <dl class="figures">
       <div v-for="figure in filter.no_filter" :key="figure.label">
         <dt>{{ figure.label }}</dt>

@@ -56,7 +56,7 @@ function reset(): void {
     <span
       >{{ shown.sentence }}
       <RouterLink class="small" :to="{ name: 'maturing', params: { system: system.slug } }"
-        >Being started</RouterLink
+        >Maturing</RouterLink
       ></span
     >
   </p>
@@ -70,7 +70,7 @@ function reset(): void {
   </p>
   <p v-if="shown.living?.asks" class="caution">
     {{ shown.living.asks.text }}
-    <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Say when it started</RouterLink>
+    <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Enter the start date</RouterLink>
   </p>
   <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
 

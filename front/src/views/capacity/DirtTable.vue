@@ -56,8 +56,8 @@ const blocks = (row: Row) => {
             <th class="num">Holds now, g</th>
             <th class="num">Fouled, %</th>
             <th class="num">Blocks in, days</th>
-            <th class="num">Rots back, g N/d</th>
-            <th class="num">and takes, g O₂/d</th>
+            <th class="num">Ammonia from dirt, g N/day</th>
+            <th class="num">Oxygen used, g/day</th>
             <th>Flushed</th>
           </tr>
         </thead>
@@ -98,11 +98,11 @@ const blocks = (row: Row) => {
                   v-if="row.last"
                   type="button"
                   class="link-button small"
-                  :aria-label="`Take back: ${row.last.text}, ${row.last.age}`"
+                  :aria-label="`Undo: ${row.last.text}, ${row.last.age}`"
                   :disabled="undo.pending.value"
                   @click="undo.send(row.last.id)"
                 >
-                  Take back
+                  Undo
                 </button>
               </template>
             </td>
@@ -116,8 +116,7 @@ const blocks = (row: Row) => {
           .filter((row) => row.caught_g_d > 0 && !row.room_known)
           .map((row) => row.name)
           .join(', ')
-      }}: write down the litres of media or of water in it on Build, and how long it takes to block is
-      reckoned.
+      }}: enter its litres of media or of water on Build to see when it blocks.
     </p>
     <div v-if="writes" class="fields">
       <FormField

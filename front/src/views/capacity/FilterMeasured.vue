@@ -46,15 +46,15 @@ const against = (ratio: number | null) =>
   ratio === null
     ? ''
     : ratio >= 1
-      ? `${number(100 * (ratio - 1))} % more than reckoned`
-      : `${number(100 * (1 - ratio))} % less than reckoned`
+      ? `${number(100 * (ratio - 1))} % more than estimated`
+      : `${number(100 * (1 - ratio))} % less than estimated`
 </script>
 
 <template>
   <section class="part" aria-label="Measured">
-    <h2>Measured against reckoned</h2>
+    <h2>Measured against estimated</h2>
     <p class="soft small">
-      Ammonia before the filter and after it, at the same minute, and the flow through it: its real removal.
+      Test ammonia before and after the filter at the same minute. With the flow, that gives its real removal.
     </p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="measure.send(undefined)">
       <TypedField
@@ -76,7 +76,7 @@ const against = (ratio: number | null) =>
       <button type="button" class="link-button" @click="run.send(undefined)">
         Or from the ammonia readings of the last four weeks
       </button>
-      <span class="soft">what the fish gave, less what stayed in the water or went with changes</span>
+      <span class="soft">the load, less what stayed in the water or left with changes</span>
     </p>
     <p v-if="run.errors.value.readings ?? run.trouble.value" class="fault" role="alert">
       {{ run.errors.value.readings ?? run.trouble.value }}
@@ -87,19 +87,19 @@ const against = (ratio: number | null) =>
     <ul class="rows">
       <li v-for="test in filter.tests" :key="test.id">
         <span
-          >It took <FigureButton :figure="test.removal" />, where {{ number(test.expected_g_d) }} were
-          reckoned: <b>{{ against(test.ratio) }}</b>
+          >It removed <FigureButton :figure="test.removal" />, where {{ number(test.expected_g_d) }} were
+          against the estimate: <b>{{ against(test.ratio) }}</b>
           <span class="soft">{{ test.run ? 'by a run of readings, ' : '' }}{{ test.age }}</span></span
         >
         <template v-if="writes">
           <button v-if="test.in_use" type="button" class="link-button small" @click="believe.send(null)">
-            Go back to the estimate
+            Use the estimate again
           </button>
           <button v-else type="button" class="link-button small" @click="believe.send(test.id)">
-            Believe this one
+            Use this measurement
           </button>
         </template>
-        <b v-if="test.in_use" class="small">believed</b>
+        <b v-if="test.in_use" class="small">in use</b>
       </li>
     </ul>
   </section>

@@ -61,20 +61,20 @@ const sides = computed<{ id: string; name: string; side: Side; changes?: Record<
 ])
 const settled = (side: Side, label: string) => side.settles.find((figure) => figure.label === label) ?? null
 const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
-  { name: 'The fish give, g N/d', figure: (side) => side.load },
-  { name: 'The filter can take', figure: (side) => side.capacity },
-  { name: 'Grown, it could take', figure: (side) => side.grown },
+  { name: 'Load, g N/day', figure: (side) => side.load },
+  { name: 'Filter capacity today', figure: (side) => side.capacity },
+  { name: 'Capacity when fully grown', figure: (side) => side.grown },
   { name: 'Ammonia settles at, mg/L', figure: (side) => settled(side, 'Ammonia') },
   { name: 'Nitrite, mg/L', figure: (side) => settled(side, 'Nitrite') },
   { name: 'Oxygen, mg/L', figure: (side) => settled(side, 'Oxygen') },
-  { name: 'Fish more at once', figure: (side) => side.room?.fish_now ?? null },
-  { name: 'Fish more in steps', figure: (side) => side.room?.fish_grown ?? null },
+  { name: 'More fish now', figure: (side) => side.room?.fish_now ?? null },
+  { name: 'More fish in steps', figure: (side) => side.room?.fish_grown ?? null },
 ]
 </script>
 
 <template>
-  <section v-if="sides.length > 1" class="part" aria-label="Side by side">
-    <h2>Side by side</h2>
+  <section v-if="sides.length > 1" class="part" aria-label="What-ifs compared">
+    <h2>What-ifs compared</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="What-ifs side by side">
       <table>
         <thead>
@@ -111,7 +111,7 @@ const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
             </td>
           </tr>
           <tr>
-            <td>Runs out first</td>
+            <td>First limit</td>
             <td v-for="column in sides" :key="column.id" class="num">{{ column.side.room?.first ?? '–' }}</td>
           </tr>
           <tr v-if="writes && kept.data.value?.length">
@@ -121,10 +121,10 @@ const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
                 v-if="column.changes"
                 type="button"
                 class="link-button small"
-                :aria-label="`Let go of ${column.name}`"
+                :aria-label="`Remove ${column.name}`"
                 @click="remove.send(column.id)"
               >
-                Let go
+                Remove
               </button>
             </td>
           </tr>
@@ -132,8 +132,8 @@ const rows: { name: string; figure: (side: Side) => Figure | null }[] = [
       </table>
     </div>
     <form v-if="asked && writes" novalidate @submit.prevent="keep.send(undefined)">
-      <TypedField v-model="name" label="Keep it by the name of" words :error="keep.errors.value.name" />
-      <NButton attr-type="submit" :loading="keep.pending.value">Keep it</NButton>
+      <TypedField v-model="name" label="Name for this what-if" words :error="keep.errors.value.name" />
+      <NButton attr-type="submit" :loading="keep.pending.value">Save</NButton>
     </form>
     <p v-if="keep.trouble.value" class="fault" role="alert">{{ keep.trouble.value }}</p>
   </section>

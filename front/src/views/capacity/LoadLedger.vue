@@ -5,7 +5,7 @@ import FigureButton from '@/parts/FigureButton.vue'
 
 const props = defineProps<{ capacity: Capacity }>()
 
-const LABELS = { surface: 'Surface allows', oxygen: 'Oxygen allows', transport: 'Flow brings' }
+const LABELS = { surface: 'By surface area', oxygen: 'By oxygen', transport: 'By flow' }
 
 /** Room for the load and the shortest limits; what runs far beyond is torn off at the edge. */
 const reach = computed(() => {
@@ -14,11 +14,13 @@ const reach = computed(() => {
 })
 const width = (value: number) => Math.min(100, (100 * value) / reach.value)
 const rows = computed(() => [
-  { key: 'load', label: 'The fish give', figure: props.capacity.load },
+  { key: 'load', label: 'Load', figure: props.capacity.load },
   ...(props.capacity.capacity
-    ? [{ key: 'capacity', label: 'The filter can take', figure: props.capacity.capacity }]
+    ? [{ key: 'capacity', label: 'Filter capacity today', figure: props.capacity.capacity }]
     : []),
-  ...(props.capacity.grown ? [{ key: 'grown', label: 'Grown, it could', figure: props.capacity.grown }] : []),
+  ...(props.capacity.grown
+    ? [{ key: 'grown', label: 'Capacity when fully grown', figure: props.capacity.grown }]
+    : []),
   ...props.capacity.limits.map((limit) => ({
     key: limit.limit,
     label: LABELS[limit.limit],
@@ -43,7 +45,7 @@ const marks = computed(() => {
       :class="[row.key, { shortest: row.key === capacity.shortest }]"
     >
       <span class="label"
-        >{{ row.label }}<span v-if="row.key === capacity.shortest" class="soft small"> shortest</span></span
+        >{{ row.label }}<span v-if="row.key === capacity.shortest" class="soft small"> the limit</span></span
       >
       <FigureButton :figure="row.figure" bare class="amount" />
       <span class="track"

@@ -30,7 +30,7 @@ const sentence = computed(() => {
     <p class="verdict">{{ sentence }}</p>
     <table class="room">
       <caption class="soft small">
-        Until each limit is reached: more feed to the same fish, or more fish of
+        Room until each limit is reached: more feed for the same fish, or more fish of
         {{
           number(room.length_cm)
         }}
@@ -39,10 +39,10 @@ const sentence = computed(() => {
       <thead>
         <tr>
           <th>Limit</th>
-          <th class="num">Feed at once, g/d</th>
-          <th class="num">Fish at once</th>
-          <th class="num">Feed in steps, g/d</th>
-          <th class="num">Fish in steps</th>
+          <th class="num">More feed now, g/day</th>
+          <th class="num">More fish now</th>
+          <th class="num">More feed in steps, g/day</th>
+          <th class="num">More fish in steps</th>
         </tr>
       </thead>
       <tbody>

@@ -24,14 +24,14 @@ const remove = useSend(
 </script>
 
 <template>
-  <section class="part" aria-label="What befell the filter">
-    <h2>What befell the filter</h2>
+  <section class="part" aria-label="Filter setbacks">
+    <h2>Filter setbacks</h2>
     <p class="soft small">
-      What lives there today is followed through the feed of the last twelve weeks, less what these cost. Say
-      what was done: what it cost follows from that. More than a tenth is watched for two weeks.
+      Filter capacity is estimated from the feed of the last year, less what these setbacks cost. Enter what
+      was done: what it cost follows from that. More than a tenth is watched for two weeks.
     </p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="add.send(undefined)">
-      <FormField v-slot="{ id, status }" label="It was"
+      <FormField v-slot="{ id, status }" label="Setback"
         ><ChoiceField
           :id="id"
           v-model="form.kind"
@@ -59,7 +59,7 @@ const remove = useSend(
         hint="empty is today"
         :error="add.errors.value.happened_on"
       />
-      <NButton attr-type="submit" :loading="add.pending.value">Write it down</NButton>
+      <NButton attr-type="submit" :loading="add.pending.value">Book it</NButton>
     </form>
     <p v-if="add.trouble.value" class="fault" role="alert">{{ add.trouble.value }}</p>
     <ul class="rows">
@@ -76,10 +76,10 @@ const remove = useSend(
           v-if="writes"
           type="button"
           class="link-button small"
-          :aria-label="`Take back ${setback.name} of ${setback.on}`"
+          :aria-label="`Undo ${setback.name} of ${setback.on}`"
           @click="remove.send(setback.id)"
         >
-          Take back
+          Undo
         </button>
       </li>
     </ul>

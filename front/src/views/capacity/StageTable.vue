@@ -19,12 +19,12 @@ const figure = (stage: string, what: string, value: number, unit: string): Figur
 
 const columns = [
   { key: 'area_m2', head: 'Surface, m²', what: 'surface', unit: 'm²' },
-  { key: 'area_rate_g_m2_d', head: 'Works at, g/m²·d', what: 'works at', unit: 'g N/m²·d' },
+  { key: 'area_rate_g_m2_d', head: 'Rate, g/m²·d', what: 'works at', unit: 'g N/m²·d' },
   { key: 'surface_limit_g_d', head: 'By surface', what: 'surface limit', unit: 'g N/d' },
   { key: 'oxygen_limit_g_d', head: 'By oxygen', what: 'oxygen limit', unit: 'g N/d' },
   { key: 'transport_limit_g_d', head: 'By flow', what: 'transport limit', unit: 'g N/d' },
-  { key: 'do_out_mg_l', head: 'Leaves with, mg O₂/L', what: 'at full work leaves with', unit: 'mg/L' },
-  { key: 'capacity_g_d', head: 'Takes, g N/d', what: 'takes', unit: 'g N/d' },
+  { key: 'do_out_mg_l', head: 'Oxygen out, mg/L', what: 'at full work leaves with', unit: 'mg/L' },
+  { key: 'capacity_g_d', head: 'Capacity, g N/day', what: 'takes', unit: 'g N/d' },
 ] as const
 </script>
 
@@ -37,8 +37,8 @@ const columns = [
           <tr>
             <th>Stage</th>
             <th v-for="column in columns" :key="column.key" class="num">{{ column.head }}</th>
-            <th>Held by</th>
-            <th class="num">Ammonia without it</th>
+            <th>Limited by</th>
+            <th class="num">Ammonia if it is off/th></th>
           </tr>
         </thead>
         <tbody>
@@ -66,7 +66,7 @@ const columns = [
                 }}
               </td>
             </template>
-            <td v-else colspan="8" class="soft">clears the water, takes no ammonia</td>
+            <td v-else colspan="8" class="soft">clears the water, removes no ammonia</td>
           </tr>
         </tbody>
       </table>

@@ -21,8 +21,8 @@ const text = (key: string) => ({
 
 <template>
   <div class="fields">
-    <TypedField v-bind="text('fish_more')" label="Fish more" hint="less than nothing: sold" />
-    <TypedField v-bind="text('fish_length_cm')" label="of a length of" unit="cm" placeholder="50" />
+    <TypedField v-bind="text('fish_more')" label="More fish" hint="a negative number for fish sold" />
+    <TypedField v-bind="text('fish_length_cm')" label="Length" unit="cm" placeholder="50" />
     <FormField v-slot="{ id, status, described }" label="This stage off" :error="errors.stage_off"
       ><ChoiceField
         :id="id"
@@ -41,8 +41,8 @@ const text = (key: string) => ({
         :choices="stages"
         @update:model-value="typed.media_stage = $event ?? ''"
     /></FormField>
-    <TypedField v-if="typed.media_stage" v-bind="text('media_more_l')" label="so much more" unit="L" />
-    <TypedField v-bind="text('lost_pct')" label="A wash loses" unit="% of bacteria" />
+    <TypedField v-if="typed.media_stage" v-bind="text('media_more_l')" label="Medium added" unit="L" />
+    <TypedField v-bind="text('lost_pct')" label="Loss by a wash" unit="% of bacteria" />
     <TypedField v-bind="text('flow_pct')" label="Flow" unit="% of now" placeholder="100" />
     <TypedField v-bind="text('change_l_d')" label="Water changed" unit="L/d" />
     <TypedField

@@ -97,19 +97,19 @@ const number = (value: number) => figures(value, 2)
       </li>
     </ul>
     <form v-if="writes" class="fields" novalidate @submit.prevent="put.send({})">
-      <FormField v-slot="{ id, status }" label="A charge of" :error="put.errors.value.kind"
+      <FormField v-slot="{ id, status }" label="Charge" :error="put.errors.value.kind"
         ><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS"
       /></FormField>
-      <TypedField v-model="form.mass_g" label="How much" unit="g" :error="put.errors.value.mass_g" />
+      <TypedField v-model="form.mass_g" label="Amount" unit="g" :error="put.errors.value.mass_g" />
       <TypedField
         v-if="form.kind !== 'carbon'"
         v-model="form.capacity_mg_n_per_g"
-        label="It holds, by its sheet"
+        label="Capacity by its data sheet"
         unit="mg N/g"
         placeholder="1.5 assumed"
         :error="put.errors.value.capacity_mg_n_per_g"
       />
-      <NButton attr-type="submit" :loading="put.pending.value">It is in</NButton>
+      <NButton attr-type="submit" :loading="put.pending.value">Put it in</NButton>
     </form>
     <DoneAnyway
       :errors="put.errors.value"

@@ -148,18 +148,18 @@ const day = (value: number) => figures(value, 2)
             v-if="course.top_up"
             :loading="carry.pending.value"
             @click="carry.send({ course, top_up: true })"
-            >Only a top-up is in</NButton
+            >Give only the top-up</NButton
           >
           <TypedField
             v-if="carry.errors.value.reason"
             v-model="of(course).reason"
-            label="Why all the same"
+            label="Reason to give it anyway"
             words
             :error="carry.errors.value.reason"
           />
           <TypedField
             v-model="of(course).why"
-            label="It ends because"
+            label="Reason for ending"
             words
             :error="end.errors.value.reason"
           />

@@ -314,7 +314,7 @@ const print = () => window.print()
         <li v-for="row in page.state" :key="`${row.key} ${row.text}`">
           <span class="soft small">{{ row.label }}</span> <b>{{ row.text }}</b>
           <span class="small" :class="row.stale ? 'fault' : 'soft'">{{
-            row.stale ? `${row.from || 'not known'}. Test it before dosing` : row.from
+            row.stale ? `${row.from || ''} Test it before dosing` : row.from
           }}</span>
         </li>
       </ul>

@@ -24,7 +24,7 @@ const takeBack = useSend(
       <li v-for="row in page.given" :key="row.id">
         <span class="soft">{{ row.age }}</span> <b>{{ row.text }}</b> <span class="soft">{{ row.by }}</span>
         <button v-if="row.running && writes" type="button" class="link-button" @click="end.send(row.id)">
-          The fish are out
+          Fish are out
         </button>
         <span v-if="row.override" class="small">given all the same: {{ row.override }}</span>
         <span v-if="row.flag" class="fault small">{{ row.flag }}</span>

@@ -30,11 +30,11 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
 
 <template>
   <section class="part" aria-label="Fed">
-    <h2>Fed</h2>
+    <h2>Feeds</h2>
     <p v-if="fish.feeds.length" class="soft small">{{ fish.week_g }} g in the last 7 days.</p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="give.send(undefined)">
-      <TypedField v-model="form.feed_g" label="Given now" unit="g" :error="give.errors.value.feed_g" />
-      <FormField v-slot="{ id: field, status }" label="They"
+      <TypedField v-model="form.feed_g" label="Amount fed" unit="g" :error="give.errors.value.feed_g" />
+      <FormField v-slot="{ id: field, status }" label="Did they come up to feed?"
         ><ChoiceField
           :id="field"
           v-model="form.came_up"
@@ -44,7 +44,7 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
             ...Object.entries(CAME).map(([value, label]) => ({ value, label })),
           ]"
       /></FormField>
-      <FormField v-slot="{ id: field, status }" label="Left some"
+      <FormField v-slot="{ id: field, status }" label="Feed left over"
         ><ChoiceField
           :id="field"
           v-model="form.left_some"
@@ -54,7 +54,7 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
             { value: 'yes', label: 'yes' },
           ]"
       /></FormField>
-      <NButton attr-type="submit" :loading="give.pending.value">Write it down</NButton>
+      <NButton attr-type="submit" :loading="give.pending.value">Book it</NButton>
     </form>
     <p v-if="give.trouble.value ?? undo.trouble.value" class="fault" role="alert">
       {{ give.trouble.value ?? undo.trouble.value }}
@@ -71,10 +71,10 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
           v-if="writes"
           type="button"
           class="link-button small"
-          :aria-label="`Take back ${feed.feed_g} g, ${feed.age}`"
+          :aria-label="`Undo ${feed.feed_g} g, ${feed.age}`"
           @click="undo.send(feed.id)"
         >
-          Take back
+          Undo
         </button>
       </li>
     </ul>

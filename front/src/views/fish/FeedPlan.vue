@@ -41,13 +41,13 @@ const grams = (value: number) => figures(value)
 
 <template>
   <section class="part" aria-label="Feed">
-    <h2>Feed, as planned</h2>
+    <h2>Feed plan</h2>
     <p class="soft small">
       <template v-if="fish.plan"
         >{{ grams(fish.plan.mean_g_d) }} g a day on the mean of the week; this plan holds since
         {{ fish.plan.since }}. A new one holds from today.</template
       >
-      <template v-else>No plan yet: the load is worked out as if nothing were fed.</template>
+      <template v-else>No feed plan yet: the load is worked out as if nothing were fed. Enter one.</template>
       <template v-if="fish.ration">
         By the ration table these fish would get <FigureButton :figure="fish.ration" /> in this
         water.</template
@@ -81,14 +81,14 @@ const grams = (value: number) => figures(value)
       />
       <TypedField
         v-model="form.product"
-        label="What feed"
+        label="Name of the feed"
         words
         :disabled="!writes"
         :error="set.errors.value.product"
       />
       <TypedField
         v-model="form.digestibility_pct"
-        label="Of it digested"
+        label="Digestibility"
         unit="%"
         hint="of the protein; empty is 80"
         :disabled="!writes"
@@ -132,8 +132,8 @@ const grams = (value: number) => figures(value)
         :error="set.errors.value.days_a_week"
       />
       <div v-if="writes" class="buttons">
-        <NButton type="primary" attr-type="submit" :loading="set.pending.value">Set the feed</NButton>
-        <span v-if="set.done.value" class="soft" role="status">Set.</span>
+        <NButton type="primary" attr-type="submit" :loading="set.pending.value">Save the feed plan</NButton>
+        <span v-if="set.done.value" class="soft" role="status">Saved.</span>
       </div>
     </form>
     <p v-if="set.trouble.value" class="fault" role="alert">{{ set.trouble.value }}</p>

@@ -69,7 +69,7 @@ const keep = useSend(
     :aria-label="`What happened to ${group.name}`"
     @submit.prevent="keep.send(undefined)"
   >
-    <FormField v-slot="{ id: field, status }" label="They"
+    <FormField v-slot="{ id: field, status }" label="What happened"
       ><ChoiceField :id="field" v-model="form.what" :status="status" :choices="whats"
     /></FormField>
     <template v-if="form.what === 'measured'">
@@ -118,8 +118,8 @@ const keep = useSend(
     </template>
     <p v-for="one in move.data.value?.says ?? []" :key="one.text" class="caution">{{ one.text }}</p>
     <div class="buttons">
-      <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Write it down</NButton>
-      <button type="button" class="link-button" @click="emit('done')">Leave it</button>
+      <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Book it</NButton>
+      <button type="button" class="link-button" @click="emit('done')">Cancel</button>
     </div>
     <p v-if="keep.trouble.value" class="fault" role="alert">{{ keep.trouble.value }}</p>
   </form>

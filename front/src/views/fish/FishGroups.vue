@@ -46,7 +46,7 @@ const fields = computed<PartField[]>(() => [
   { key: 'condition', label: 'Condition factor', hint: '1.3 lean to 1.8 stout; empty is 1.5' },
   {
     key: 'vessel_id',
-    label: 'Swim in',
+    label: 'Bay',
     choices: [
       { value: '', label: 'any bay' },
       ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
@@ -54,7 +54,7 @@ const fields = computed<PartField[]>(() => [
   },
   {
     key: 'came',
-    label: 'These fish',
+    label: 'How they came',
     choices: [
       { value: '', label: 'choose' },
       { value: 'here', label: 'are here already' },
@@ -94,7 +94,7 @@ const number = (value: number) => figures(value)
         :aria-label="`Measure, move or take out ${group.name}`"
         @click="doing = doing === group.id ? undefined : group.id"
       >
-        Measure, move, lose
+        Measure, move or remove
       </button>
       <FishAction v-if="doing === group.id" :system="system" :group="group" @done="doing = undefined" />
     </template>

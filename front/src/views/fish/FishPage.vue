@@ -24,7 +24,7 @@ const says = (event: FishEvent) =>
 
 <template>
   <p v-if="fish.isError.value" class="fault" role="alert">{{ fish.error.value?.message }}</p>
-  <p v-else-if="!fish.data.value" class="soft">Counting …</p>
+  <p v-else-if="!fish.data.value" class="soft">Loading the fish …</p>
   <template v-else>
     <dl class="numbers">
       <div>
@@ -32,7 +32,7 @@ const says = (event: FishEvent) =>
         <dd><FigureButton :figure="fish.data.value.biomass" big /></dd>
       </div>
       <div v-if="fish.data.value.density_kg_m3 !== null">
-        <dt>In all the water</dt>
+        <dt>Stocking</dt>
         <dd>
           <b>{{ number(fish.data.value.density_kg_m3) }}</b>
           <span class="soft small"
@@ -56,7 +56,7 @@ const says = (event: FishEvent) =>
     />
     <FeedLog :system="system" :fish="fish.data.value" :writes="writes" />
     <section v-if="fish.data.value.events.length" class="part" aria-label="Came and went">
-      <h2>Came and went</h2>
+      <h2>Arrivals, moves and losses</h2>
       <ul class="rows">
         <li v-for="event in fish.data.value.events" :key="event.id">
           <span class="soft day">{{ event.on }}</span>

@@ -36,10 +36,10 @@ const trouble = computed(() =>
 
 <template>
   <div class="page">
-    <h1>Describe a system</h1>
-    <p class="soft lead">One body of water going round one loop. Its vessels, filter and fish come next.</p>
+    <h1>New system</h1>
+    <p class="soft lead">A system is one body of water in one loop. Vessels, filter and fish come next.</p>
     <form novalidate @submit.prevent="add.mutate()">
-      <FormField v-slot="{ id, status, described }" label="What it is called" :error="errors.name">
+      <FormField v-slot="{ id, status, described }" label="Name" :error="errors.name">
         <NInput
           v-model:value="form.name"
           :status="status"
@@ -48,7 +48,7 @@ const trouble = computed(() =>
           :input-props="{ id, 'aria-describedby': described }"
         />
       </FormField>
-      <FormField v-slot="{ id, status, described }" label="What it is for" :error="errors.kind">
+      <FormField v-slot="{ id, status, described }" label="Purpose" :error="errors.kind">
         <ChoiceField
           :id="id"
           v-model="form.kind"
@@ -64,9 +64,9 @@ const trouble = computed(() =>
       </FormField>
       <FormField
         v-slot="{ id, status, described }"
-        label="Whose limits hold"
+        label="Life stage"
         :error="errors.life_stage"
-        hint="Readings are judged by what these fish can bear."
+        hint="Readings are judged by what these fish can stand."
       >
         <ChoiceField
           :id="id"
@@ -85,7 +85,7 @@ const trouble = computed(() =>
         v-slot="{ id, status, described }"
         label="Start from"
         :error="errors.template"
-        hint="A common build to change to yours, or nothing."
+        hint="A common build to adapt, or empty."
       >
         <ChoiceField
           :id="id"
@@ -104,9 +104,9 @@ const trouble = computed(() =>
       <FormField
         v-if="form.template"
         v-slot="{ id, status, described }"
-        label="Its filter is"
+        label="Filter"
         :error="errors.began"
-        hint="What lives in a filter follows from when it began."
+        hint="Filter capacity depends on when it started."
       >
         <ChoiceField
           :id="id"

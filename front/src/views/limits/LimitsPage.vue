@@ -122,19 +122,19 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
         :disabled="!writes"
         @change="source.send(($event.target as HTMLSelectElement).value)"
       >
-        <option value="">no water named</option>
+        <option value="">no source water named</option>
         <option v-for="water in shelf.data.value?.waters ?? []" :key="water.id" :value="water.id">
           {{ water.name }}
         </option>
       </select></label
     >
-    <RouterLink class="small" to="/shelf">Waters and kits</RouterLink>
+    <RouterLink class="small" to="/shelf">Shelf</RouterLink>
   </p>
   <section class="part" aria-label="Schools">
-    <h2>Schools of practice</h2>
+    <h2>Schools</h2>
     <p class="soft small">
-      Where keepers differ and all keep fish. What you follow here goes into targets, limits and programmes of
-      this system.
+      Experienced keepers differ on these. What you choose here sets the targets, limits and plans of this
+      system.
     </p>
     <ul>
       <li v-for="topic in limits.data.value?.topics ?? []" :key="topic.id" class="topic">
@@ -183,7 +183,7 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
               })
             "
           >
-            For all systems
+            Use for all systems
           </button>
           <button
             v-if="topic.own !== null"
@@ -192,7 +192,7 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
             :aria-label="`Nothing of its own for ${topic.name.toLowerCase()}`"
             @click="follow.send({ topic: topic.id, school: null, reason: '' })"
           >
-            As all others
+            Same as all systems
           </button>
           <button
             v-if="topic.own === null && topic.site !== null"
@@ -201,7 +201,7 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
             :aria-label="`Back to usual for ${topic.name.toLowerCase()} in all systems`"
             @click="follow.send({ topic: topic.id, school: null, reason: '', for: 'site' })"
           >
-            Back to usual for all
+            Usual for all systems
           </button>
         </span>
         <label v-if="writes && topic.own !== null" class="why small"
@@ -290,8 +290,9 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
             <TypedField v-model="form.reason" label="Why" words :error="save.errors.value.reason" />
           </div>
           <div class="whole buttons">
-            <NButton type="primary" attr-type="submit" :loading="save.pending.value">Judge by these</NButton
-            ><button type="button" class="link-button" @click="open = undefined">Leave it</button>
+            <NButton type="primary" attr-type="submit" :loading="save.pending.value"
+              >Save these limits</NButton
+            ><button type="button" class="link-button" @click="open = undefined">Cancel</button>
           </div>
           <p v-if="save.trouble.value" class="fault whole" role="alert">{{ save.trouble.value }}</p>
         </form>

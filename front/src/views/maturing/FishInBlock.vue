@@ -27,7 +27,7 @@ const round = (hours: number) => Math.round(hours)
       >
     </p>
     <p v-else-if="start.change" class="ready">
-      The filter takes what the fish give: no change is due for ammonia.
+      The filter takes the whole load: no change is due for ammonia.
     </p>
     <p v-if="start.ceiling">Feed at most <FigureButton :figure="start.ceiling" /> for now.</p>
     <p v-for="one in start.says" :key="one.code" class="caution">{{ one.text }}</p>

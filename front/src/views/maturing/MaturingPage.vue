@@ -26,9 +26,9 @@ const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 const STAGES = [
   ['unfed', 'No ammonia'],
-  ['waiting', 'Ammonia stands'],
+  ['waiting', 'Ammonia high'],
   ['ammonia', 'Ammonia falls'],
-  ['nitrite', 'Nitrite stands'],
+  ['nitrite', 'Nitrite high'],
   ['proving', 'Both down'],
   ['ready', 'Ready'],
 ] as const
@@ -38,7 +38,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
 
 <template>
   <p v-if="query.isError.value && !start" class="fault" role="alert">{{ query.error.value?.message }}</p>
-  <p v-else-if="!start" class="soft">Reading the start …</p>
+  <p v-else-if="!start" class="soft">Loading the start …</p>
   <template v-else>
     <FishInBlock v-if="start.fish_in" :system="system" :start="start.fish_in" />
     <p v-for="one in start.advice" :key="one.code" class="caution">{{ one.text }}</p>
@@ -53,7 +53,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
     </p>
     <p v-if="start.living?.asks" class="caution">
       {{ start.living.asks.text }}
-      <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Say since when</RouterLink>
+      <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Enter the start date</RouterLink>
     </p>
   </template>
   <template v-if="start && !start.starting">

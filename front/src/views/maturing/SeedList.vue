@@ -62,11 +62,11 @@ const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'd
   <section class="part" aria-label="Seeds">
     <h2>Seeds</h2>
     <p class="soft small">
-      Mature media from a healthy system are best; squeezings bring little; bottled cultures anything between
-      nothing and a week. Seed again after each large change of water.
+      Mature media from a healthy system work best, squeezings add little, and bottled cultures do anything
+      between nothing and a week. Seed again after each large change of water.
     </p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="add.send(undefined)">
-      <FormField v-slot="{ id, status }" label="Seed with" :error="add.errors.value.kind"
+      <FormField v-slot="{ id, status }" label="Seed" :error="add.errors.value.kind"
         ><ChoiceField
           :id="id"
           v-model="form.kind"
@@ -84,7 +84,11 @@ const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'd
               ...start.donors.map((one) => ({ value: one.slug, label: one.name })),
             ]"
         /></FormField>
-        <FormField v-if="donor" v-slot="{ id, status }" label="Its stage" :error="add.errors.value.from_stage"
+        <FormField
+          v-if="donor"
+          v-slot="{ id, status }"
+          label="Stage of the donor"
+          :error="add.errors.value.from_stage"
           ><ChoiceField
             :id="id"
             v-model="form.from_stage"
@@ -97,7 +101,7 @@ const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'd
               })),
             ]"
         /></FormField>
-        <FormField v-slot="{ id, status }" label="In its place"
+        <FormField v-slot="{ id, status }" label="Replaced by"
           ><ChoiceField
             :id="id"
             v-model="form.made_up"
@@ -174,7 +178,7 @@ const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'd
         <span class="soft">{{ day(one.on) }}</span>
         <span
           >{{ number(one.litres) }} L of media went from here to {{ one.to
-          }}<template v-if="one.made_up">; new medium took its place</template></span
+          }}<template v-if="one.made_up">; replaced by new medium</template></span
         >
       </li>
     </ul>

@@ -60,7 +60,7 @@ const drawing = computed(() => {
 const number = (value: number) => figures(value, 2)
 const told = computed(
   () =>
-    `Ammonia and nitrite from ${day(drawing.value.first)} to ${day(drawing.value.last)}, as read, as reckoned, ` +
+    `Ammonia and nitrite from ${day(drawing.value.first)} to ${day(drawing.value.last)}, as read, by the model, ` +
     'and as foreseen',
 )
 </script>

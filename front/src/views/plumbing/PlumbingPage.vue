@@ -58,7 +58,7 @@ const worse = computed(() =>
 
 <template>
   <p v-if="plumbing.isError.value" class="fault" role="alert">{{ plumbing.error.value?.message }}</p>
-  <p v-else-if="!plumbing.data.value" class="soft">Following the water …</p>
+  <p v-else-if="!plumbing.data.value" class="soft">Working out the flow …</p>
   <template v-else>
     <p v-if="plumbing.data.value.trouble" class="fault trouble" role="alert">
       {{ plumbing.data.value.trouble }}
@@ -71,7 +71,7 @@ const worse = computed(() =>
 
     <dl class="numbers">
       <div v-if="plumbing.data.value.flow_l_h !== null">
-        <dt>Comes round</dt>
+        <dt>Flow through the filter</dt>
         <dd>
           <b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span>
         </dd>
@@ -81,13 +81,13 @@ const worse = computed(() =>
         <dd><FigureButton :figure="plumbing.data.value.turnover" big /></dd>
       </div>
       <div v-if="plumbing.data.value.circulation_l_h">
-        <dt>Circulated apart</dt>
+        <dt>Circulation pumps</dt>
         <dd>
           <b>{{ litres(plumbing.data.value.circulation_l_h) }}</b> <span class="soft small">L/h</span>
         </dd>
       </div>
       <div>
-        <dt>Current</dt>
+        <dt>Power</dt>
         <dd>
           <b>{{ number(plumbing.data.value.kwh_d) }}</b>
           <span class="soft small"
@@ -120,11 +120,11 @@ const worse = computed(() =>
             <tr>
               <th>Stage</th>
               <th class="num">Flow, L/h</th>
-              <th class="num">Capacity reckons with</th>
-              <th class="num">Level, mm</th>
-              <th class="num">Left before air, mm</th>
-              <th v-if="stays" class="num">Stays, min</th>
-              <th v-if="rises" class="num">Rises, m/h</th>
+              <th class="num">Flow used by Capacity/th></th>
+              <th class="num">Level drop, mm</th>
+              <th class="num">Spare before air, mm</th>
+              <th v-if="stays" class="num">Contact time, min</th>
+              <th v-if="rises" class="num">Upflow, m/h</th>
               <th v-if="lamps" class="num">UV, mJ/cm²</th>
             </tr>
           </thead>
@@ -171,7 +171,7 @@ const worse = computed(() =>
         </table>
       </div>
       <p v-if="differ" class="adopt">
-        Capacity reckons with other flows than the loop gives.
+        Capacity uses other flows than the loop gives.
         <button
           v-if="writes"
           type="button"
@@ -179,7 +179,7 @@ const worse = computed(() =>
           :disabled="adopt.isPending.value"
           @click="adopt.mutate()"
         >
-          Reckon with these flows
+          Use these flows
         </button>
         <span v-if="adopt.isError.value" class="fault" role="alert">{{ adopt.error.value?.message }}</span>
       </p>
@@ -244,8 +244,8 @@ const worse = computed(() =>
             <tr>
               <th>Pump</th>
               <th>Circuit</th>
-              <th class="num">Moves</th>
-              <th class="num">Against, m</th>
+              <th class="num">Flow</th>
+              <th class="num">Head, m</th>
               <th class="num">W</th>
               <th class="num">kWh a day</th>
             </tr>

@@ -55,7 +55,11 @@ const rows = computed(() => {
   const after = then.data.value
   if (!after || asked.value === '') return []
   return [
-    { name: 'Comes round, L/h', now: whole(props.plumbing.flow_l_h), then: whole(after.flow_l_h) },
+    {
+      name: 'Flow through the filter, L/h',
+      now: whole(props.plumbing.flow_l_h),
+      then: whole(after.flow_l_h),
+    },
     {
       name: 'Turnover, times an hour',
       now: props.plumbing.turnover?.value?.toFixed(2) ?? '–',
@@ -105,7 +109,7 @@ const fresh = computed(() =>
           :choices="lines"
       /></FormField>
       <template v-if="form.line">
-        <FormField v-slot="{ id, status, described }" label="had a bore of" unit="mm" :error="errors.bore_mm"
+        <FormField v-slot="{ id, status, described }" label="Bore" unit="mm" :error="errors.bore_mm"
           ><NInput
             v-model:value="form.bore_mm"
             :status="status"
@@ -114,7 +118,7 @@ const fresh = computed(() =>
         /></FormField>
         <FormField
           v-slot="{ id, status, described }"
-          label="had its valve open"
+          label="Valve open"
           unit="%"
           :error="errors.valve_open_pct"
           ><NInput
@@ -123,7 +127,7 @@ const fresh = computed(() =>
             placeholder=""
             :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }"
         /></FormField>
-        <FormField v-slot="{ id, status }" label="had a second beside it"
+        <FormField v-slot="{ id, status }" label="A second line beside it"
           ><ChoiceField
             :id="id"
             v-model="form.second"
@@ -134,7 +138,7 @@ const fresh = computed(() =>
             ]"
         /></FormField>
       </template>
-      <FormField v-if="pumps.length > 1" v-slot="{ id, status }" label="This pump were"
+      <FormField v-if="pumps.length > 1" v-slot="{ id, status }" label="This pump"
         ><ChoiceField :id="id" v-model="form.pump" :status="status" :choices="pumps"
       /></FormField>
     </div>

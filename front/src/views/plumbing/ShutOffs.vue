@@ -42,7 +42,7 @@ const trouble = computed(() =>
           <tr>
             <th>Vessel</th>
             <th class="num">Holds, L</th>
-            <th class="num">Stands, mm</th>
+            <th class="num">Level, mm</th>
             <th class="num">Over its lip, mm</th>
             <th class="num">May fall, mm</th>
             <th>Shut off</th>
@@ -75,7 +75,7 @@ const trouble = computed(() =>
                   :disabled="turn.isPending.value"
                   @click="turn.mutate({ id: vessel.id, shut: false })"
                 >
-                  Open it again
+                  Open it
                 </button>
               </template>
               <button
@@ -94,7 +94,7 @@ const trouble = computed(() =>
       </table>
     </div>
     <p v-if="plumbing.bodies.length > 1">
-      Doses and changes now go to each by itself:
+      Doses and changes now apply to each separately:
       <template v-for="(body, i) in plumbing.bodies" :key="body.name"
         ><template v-if="i">, </template>{{ body.name }} <b>{{ litres(body.volume_l) }} L</b></template
       >.

@@ -14,11 +14,11 @@ const rows = computed(() => round.data.value?.rows ?? [])
     <div class="page-head">
       <h1>Round</h1>
       <p v-if="rows.length" class="soft">
-        {{ round.data.value?.walked }} of {{ rows.length }} looked at; the worst first, then in walking order
+        {{ round.data.value?.walked }} of {{ rows.length }} looked at; worst first, then in walking order
       </p>
     </div>
     <p v-if="round.isError.value" class="fault" role="alert">{{ round.error.value?.message }}</p>
-    <p v-else-if="round.isPending.value" class="soft">Looking what is due …</p>
+    <p v-else-if="round.isPending.value" class="soft">Loading what is due …</p>
     <p v-else-if="!rows.length">
       No system to walk round yet. <RouterLink to="/new">Describe the first one</RouterLink>.
     </p>

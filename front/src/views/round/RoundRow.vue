@@ -86,7 +86,7 @@ const fault = (error: Error | null) =>
     </div>
     <div class="book">
       <p class="soft small">
-        {{ row.looked ? `Looked at ${row.looked}` : row.last ? `Last tested ${row.last}` : 'Never tested' }}
+        {{ row.looked ? `Looked at ${row.looked}` : row.last ? `Last tested ${row.last}` : 'Not tested yet' }}
       </p>
       <form v-if="writes" novalidate @submit.prevent="log.mutate()">
         <input

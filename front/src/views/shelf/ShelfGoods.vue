@@ -101,9 +101,9 @@ const remove = useSend(
 
 <!-- What stands on the shelf, by its own label, and what should: no brand and no dose is assumed. -->
 <template>
-  <section class="part" aria-label="Bottles and cans">
-    <h2>Bottles and cans</h2>
-    <p class="soft small">Doses go by the label of what stands here, and are counted off it.</p>
+  <section class="part" aria-label="Products">
+    <h2>Products</h2>
+    <p class="soft small">Doses use the labels of these products, and stock is counted down.</p>
     <ul class="rows">
       <li v-for="good in shelf.goods" :key="good.id" class="good">
         <b>{{ good.name }}</b> <span>{{ good.left ? `${good.left} left` : '' }}</span>
@@ -128,7 +128,7 @@ const remove = useSend(
           :choices="shelf.kinds.map((row) => ({ value: row.id, label: row.name }))"
       /></FormField>
       <TypedField v-model="form.name" label="Name" words :error="save.errors.value.name" />
-      <FormField v-if="form.kind === 'agent'" v-slot="{ id, status }" label="measured in"
+      <FormField v-if="form.kind === 'agent'" v-slot="{ id, status }" label="Unit"
         ><ChoiceField
           :id="id"
           v-model="form.unit"
@@ -141,7 +141,7 @@ const remove = useSend(
       <TypedField
         v-if="asks('label_ml')"
         v-model="form.label_ml"
-        label="By its label"
+        label="Label dose"
         :unit="unit"
         :error="save.errors.value.label_ml"
       />
@@ -178,14 +178,14 @@ const remove = useSend(
       <TypedField
         v-if="unit === 'mL'"
         v-model="form.cap_ml"
-        label="A cap holds"
+        label="Cap size"
         unit="mL"
         hint="empty: no cap"
         :error="save.errors.value.cap_ml"
       />
       <TypedField
         v-model="form.amount"
-        label="Left of it"
+        label="Amount left"
         :unit="unit"
         hint="empty: not counted"
         :error="save.errors.value.amount"
@@ -194,30 +194,30 @@ const remove = useSend(
         v-model="form.opened_on"
         label="Opened"
         day
-        hint="empty: sealed still"
+        hint="empty: unopened"
         :error="save.errors.value.opened_on"
       />
-      <TypedField v-model="form.expires_on" label="Good until" day :error="save.errors.value.expires_on" />
+      <TypedField v-model="form.expires_on" label="Expires on" day :error="save.errors.value.expires_on" />
       <TypedField v-model="form.lot" label="Lot" words :error="save.errors.value.lot" />
       <div class="whole buttons">
-        <NButton type="primary" attr-type="submit" :loading="save.pending.value">Keep it</NButton>
+        <NButton type="primary" attr-type="submit" :loading="save.pending.value">Save</NButton>
         <button
           v-if="shelf.goods.some((good) => good.id === open)"
           type="button"
           class="link-button"
           @click="remove.send(open ?? '')"
         >
-          Take it off the shelf
+          Remove it
         </button>
-        <button type="button" class="link-button" @click="open = undefined">Leave it</button>
+        <button type="button" class="link-button" @click="open = undefined">Cancel</button>
       </div>
     </form>
-    <button v-else-if="writes" type="button" class="link-button" @click="edit(null)">Add a bottle</button>
+    <button v-else-if="writes" type="button" class="link-button" @click="edit(null)">Add a product</button>
     <p v-if="save.trouble.value" class="fault" role="alert">{{ save.trouble.value }}</p>
   </section>
   <section v-if="shelf.wanted.length" class="part" aria-label="Before it is needed">
-    <h2>Before it is needed</h2>
-    <p class="soft small">What a bad day would ask for, by what is kept here.</p>
+    <h2>Have in stock</h2>
+    <p class="soft small">What an emergency would need, for the systems you keep.</p>
     <ul class="rows">
       <li v-for="row in shelf.wanted" :key="row.name" class="want">
         <b>{{ row.name }}</b> <span class="amount">{{ row.wanted ?? '' }}</span>

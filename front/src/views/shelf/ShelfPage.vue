@@ -108,8 +108,8 @@ const remove = useSend(
     <section class="part" aria-label="Kits">
       <h2>Kits</h2>
       <p class="soft small">
-        A reading stands for all that is nearer to its colour than to the next. The kit in use of each kind
-        decides what a typed number means.
+        A reading covers everything nearer to its colour than to the next. The kit in use of each kind decides
+        what a typed number means.
       </p>
       <ul class="rows acts">
         <li v-for="kit in shelf.data.value?.kits ?? []" :key="kit.id">
@@ -162,7 +162,7 @@ const remove = useSend(
         <FormField
           v-if="units.length > 1"
           v-slot="{ id, status, described }"
-          label="Marked in"
+          label="Unit of the kit"
           :error="save.errors.value.unit"
           ><ChoiceField
             :id="id"
@@ -173,15 +173,15 @@ const remove = useSend(
         /></FormField>
         <TypedField
           v-model="form.steps"
-          label="Its steps"
+          label="Colour steps"
           words
-          hint="0 .25 .5 1 2; empty: it reads on"
+          hint="0 .25 .5 1 2; empty: continuous scale"
           :error="save.errors.value.steps"
         />
         <TypedField
           v-model="form.resolution"
           label="Reads to"
-          hint="of one that reads on"
+          hint="for a continuous scale"
           :error="save.errors.value.resolution"
         />
         <TypedField
@@ -197,7 +197,7 @@ const remove = useSend(
           :error="save.errors.value.range_to"
         />
         <TypedField v-model="form.tests_left" label="Tests left" :error="save.errors.value.tests_left" />
-        <TypedField v-model="form.expires_on" label="Good until" day :error="save.errors.value.expires_on" />
+        <TypedField v-model="form.expires_on" label="Expires on" day :error="save.errors.value.expires_on" />
         <FormField v-slot="{ id, status }" label="In use"
           ><ChoiceField
             :id="id"
@@ -210,7 +210,7 @@ const remove = useSend(
         /></FormField>
         <div class="whole buttons">
           <NButton type="primary" attr-type="submit" :loading="save.pending.value">Save</NButton
-          ><button type="button" class="link-button" @click="open = undefined">Leave it</button
+          ><button type="button" class="link-button" @click="open = undefined">Cancel</button
           ><button
             v-if="shelf.data.value?.kits.some((kit) => kit.id === open)"
             type="button"

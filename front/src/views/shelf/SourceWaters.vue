@@ -77,8 +77,8 @@ const book = useSend(
   <section class="part" aria-label="Source waters">
     <h2>Source waters</h2>
     <p class="soft small">
-      Changes mix towards these: nitrate cannot go below theirs. Test before your own treatment unit and
-      behind it; some pass nitrate unchanged.
+      Water changes bring your systems towards these: nitrate cannot go below theirs. Test before your own
+      treatment unit and behind it; some pass nitrate unchanged.
     </p>
     <ul class="rows">
       <li v-for="row in shelf.waters" :key="row.id">
@@ -155,8 +155,8 @@ const book = useSend(
       </li>
     </ul>
     <form v-if="adding" class="editor" novalidate @submit.prevent="add.send(undefined)">
-      <TypedField v-model="water.name" label="Name of the water" words :error="add.errors.value.name" />
-      <FormField v-slot="{ id, status }" label="Comes from"
+      <TypedField v-model="water.name" label="Name" words :error="add.errors.value.name" />
+      <FormField v-slot="{ id, status }" label="Kind"
         ><ChoiceField
           :id="id"
           v-model="water.kind"
@@ -170,7 +170,7 @@ const book = useSend(
         hint="carbon, softener; empty: none"
         :error="add.errors.value.unit_name"
       />
-      <FormField v-slot="{ id, status }" label="It softens"
+      <FormField v-slot="{ id, status }" label="Softener"
         ><ChoiceField
           :id="id"
           v-model="water.softened"
@@ -184,7 +184,9 @@ const book = useSend(
         <NButton type="primary" attr-type="submit" :loading="add.pending.value">Add it</NButton>
       </div>
     </form>
-    <button v-else-if="writes" type="button" class="link-button" @click="adding = true">Add a water</button>
+    <button v-else-if="writes" type="button" class="link-button" @click="adding = true">
+      Add a source water
+    </button>
   </section>
 </template>
 

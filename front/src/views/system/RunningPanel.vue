@@ -169,8 +169,8 @@ const undo = useSend(
       {{ send.errors.value.state ?? send.trouble.value ?? undo.trouble.value }}
     </p>
     <p class="soft small">
-      Mains by water: switch off at the socket and dry your hands before you touch a pump or a lamp; a
-      residual-current device, put in by a qualified electrician.
+      Mains electricity by water: switch off at the socket and dry your hands before you touch a pump or a
+      lamp; a residual-current device, put in by a qualified electrician.
     </p>
   </section>
 </template>

@@ -53,7 +53,7 @@ const columns = computed(() => {
   <p v-else-if="system.water.state" class="worst">
     Every reading is within its limits.
     <RouterLink class="what small" :to="{ name: 'trouble', params: { system: system.slug } }"
-      >Something is wrong all the same</RouterLink
+      >Something still looks wrong</RouterLink
     >
   </p>
 
@@ -67,11 +67,11 @@ const columns = computed(() => {
       <dd><FigureButton :figure="system.biomass" big /></dd>
     </div>
     <div>
-      <dt>They give</dt>
+      <dt>Load</dt>
       <dd><FigureButton :figure="system.capacity.load" big /></dd>
     </div>
     <div v-if="system.capacity.capacity">
-      <dt>The filter can take</dt>
+      <dt>Filter capacity today</dt>
       <dd><FigureButton :figure="system.capacity.capacity" big /></dd>
     </div>
   </dl>
@@ -80,7 +80,7 @@ const columns = computed(() => {
     <span
       >{{ system.capacity.sentence }}
       <span v-if="assumed" class="soft">{{ assumed }}</span>
-      <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">The ledger</RouterLink></span
+      <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">Capacity</RouterLink></span
     >
   </p>
 
@@ -120,7 +120,7 @@ const columns = computed(() => {
       >
     </div>
     <p v-if="!strips.length">
-      Nothing is tested yet.
+      Nothing has been tested yet.
       <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink>,
       ammonia, pH and temperature first.
     </p>
@@ -128,8 +128,8 @@ const columns = computed(() => {
   </section>
 
   <section v-if="system.visits.length" class="visits">
-    <h2>Last visits</h2>
-    <div class="scroll" tabindex="0" role="region" aria-label="Last visits">
+    <h2>Latest tests</h2>
+    <div class="scroll" tabindex="0" role="region" aria-label="Latest tests">
       <table>
         <thead>
           <tr>

@@ -29,7 +29,7 @@ const numbered = computed(() => {
 
 <template>
   <p v-if="query.isError.value && !trouble" class="fault" role="alert">{{ query.error.value?.message }}</p>
-  <p v-else-if="!trouble" class="soft">Looking …</p>
+  <p v-else-if="!trouble" class="soft">Working out what to do …</p>
   <template v-else>
     <fieldset class="signs">
       <legend>What do you see?</legend>
@@ -56,23 +56,21 @@ const numbered = computed(() => {
     <p v-if="trouble.changed" class="caution">{{ trouble.changed }}</p>
     <p v-if="trouble.tests.length" class="caution">
       {{
-        trouble.readings.length ? 'Test as soon as air is on' : 'Nothing here was tested lately. Test first'
+        trouble.readings.length
+          ? 'Test as soon as the air is on'
+          : 'Nothing was tested here lately. Test first'
       }}: <b>{{ trouble.tests.join(', ') }}</b>.
       <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink
       ><span v-if="trouble.old.length" class="soft small">
-        Too old to go by: {{ trouble.old.join('; ') }}.</span
+        Too old to use: {{ trouble.old.join('; ') }}.</span
       >
     </p>
     <p v-if="!trouble.causes.length && trouble.readings.length" class="calm">
-      {{
-        trouble.watched.length
-          ? 'No reading asks for more than that.'
-          : 'Nothing in the readings asks to be acted on.'
-      }}
-      Pick what you see, and what may be behind it is worked through in order.
+      {{ trouble.watched.length ? 'The readings ask for nothing more.' : 'No reading asks for action.' }}
+      Choose what you see to work through possible causes in order.
     </p>
-    <section v-if="trouble.behind.length" class="behind" aria-label="What the book says of it">
-      <h2>What the book says of it</h2>
+    <section v-if="trouble.behind.length" class="behind" aria-label="What the book shows">
+      <h2>What the book shows</h2>
       <p v-for="one in trouble.behind" :key="one.code">{{ one.text }}</p>
     </section>
     <section v-for="cause in numbered" :key="cause.id" class="part" :aria-label="cause.name">
@@ -85,7 +83,7 @@ const numbered = computed(() => {
       </ol>
     </section>
     <section v-if="trouble.watched.length" class="part" aria-label="What is watched">
-      <h2>What is watched, and what keeps it from getting worse</h2>
+      <h2>At watch: what keeps it from getting worse</h2>
       <ul class="kept">
         <li v-for="one in trouble.watched" :key="one.code">{{ one.text }}</li>
       </ul>
@@ -94,7 +92,7 @@ const numbered = computed(() => {
       By the schools this system follows:
       <RouterLink :to="{ name: 'limits', params: { system: system.slug } }"
         >ammonia, feed in trouble, salt</RouterLink
-      >. Fish that lie over or gasp on: a veterinarian.
+      >. If fish lie over or keep gasping, call a veterinarian.
     </p>
   </template>
 </template>

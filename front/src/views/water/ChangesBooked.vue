@@ -52,10 +52,10 @@ const putOut = useSend(
           v-if="writes"
           type="button"
           class="link-button small back"
-          :aria-label="`Take back: ${row.text}`"
+          :aria-label="`Undo: ${row.text}`"
           @click="takeBack.send(row.id)"
         >
-          Take back
+          Undo
         </button>
         <ul v-if="row.put_back.length" class="put">
           <li v-for="item in row.put_back" :key="item.what" :class="{ soft: item.done }">

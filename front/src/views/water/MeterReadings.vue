@@ -26,10 +26,10 @@ const remove = useSend(
   <section class="part" aria-label="The water meter">
     <h2>The water meter</h2>
     <p v-if="meter.says">{{ meter.says.text }}</p>
-    <p v-else class="soft small">Read twice, some days apart, it says what really runs in.</p>
+    <p v-else class="soft small">Two readings some days apart show how much really runs in.</p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="read.send(undefined)">
-      <TypedField v-model="form.meter_l" label="It stands at" unit="L" :error="read.errors.value.meter_l" />
-      <NButton attr-type="submit" :loading="read.pending.value">Write it down</NButton>
+      <TypedField v-model="form.meter_l" label="Meter reading" unit="L" :error="read.errors.value.meter_l" />
+      <NButton attr-type="submit" :loading="read.pending.value">Book it</NButton>
     </form>
     <p v-if="read.trouble.value" class="fault" role="alert">{{ read.trouble.value }}</p>
     <ul class="rows">
@@ -42,10 +42,10 @@ const remove = useSend(
           v-if="writes"
           type="button"
           class="link-button small"
-          :aria-label="`Take back ${whole(one.litres)} L, ${one.age}`"
+          :aria-label="`Undo ${whole(one.litres)} L, ${one.age}`"
           @click="remove.send(one.id)"
         >
-          Take back
+          Undo
         </button>
       </li>
     </ul>
