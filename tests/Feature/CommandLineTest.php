@@ -74,7 +74,7 @@ final class CommandLineTest extends TestCase
             'kind' => 'zeolite',
             'mass_g' => '900',
         ])->assertOk();
-        $this->dose(1, 'Refused. Salt makes zeolite let go of its ammonia', 'salt', ['target_g_l=3']);
+        $this->dose(1, 'Refused. Salt makes zeolite', 'salt', ['target_g_l=3']);
         $this->dose(0, 'First: Take the zeolite out', 'praziquantel');
         $this->dose(1, 'dose_mg_l:', 'formalin', ['dose_mg_l=250']);
         $this->dose(1, 'Missing:', 'binder');

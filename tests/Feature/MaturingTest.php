@@ -67,7 +67,7 @@ final class MaturingTest extends TestCase
 
     public function test_what_is_missing_is_asked_for_one_after_the_other(): void
     {
-        self::assertStringContainsString('no filter here yet', $this->start()['says']);
+        self::assertStringContainsString('No filter is described here', $this->start()['says']);
         $this->filter();
         self::assertStringContainsString('first reading of ammonia', $this->start()['says']);
         $this->log('am 2');
@@ -148,9 +148,9 @@ final class MaturingTest extends TestCase
             ->assertJsonStructure(['errors' => ['dose_to_mg_l', 'hold_alkalinity_mg_l']]);
 
         Dose::query()->delete();
-        self::assertStringContainsString(
-            'another story',
-            implode(' ', array_column($this->start()['cautions'], 'text')),
+        self::assertContains(
+            'model.maturation_these_readings_tell_another',
+            array_column($this->start()['cautions'], 'code'),
             'without it the readings make no sense',
         );
     }
@@ -216,6 +216,6 @@ final class MaturingTest extends TestCase
         $this->travel(200)->days();
         $start = $this->start();
         self::assertFalse($start['starting']);
-        self::assertStringContainsString('Nothing is being started here', $start['says']);
+        self::assertStringContainsString('No filter is maturing here', $start['says']);
     }
 }

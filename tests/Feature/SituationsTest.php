@@ -106,7 +106,7 @@ final class SituationsTest extends TestCase
         $timer = collect($this->getJson('/api/timers')->json())->firstWhere('kind', 'fish_in');
         self::assertSame('Long Vat', $timer['system_name']);
         self::assertEqualsWithDelta(0.0, $timer['act_at'], 1e-9);
-        self::assertStringContainsString('change', implode(' ', $this->getJson('/api/round')->json('rows.0.water')));
+        self::assertStringContainsString('2,000 L', implode(' ', $this->getJson('/api/round')->json('rows.0.water')));
         self::assertSame('start', $this->page()['schedule']['context']);
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Reading;
 use App\Models\Site;
 use App\Models\Visit;
+use Ironwort\Core\Words\Message;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -131,7 +132,10 @@ final class TestingTheWaterTest extends TestCase
         $this->book($this->typed(['no2_n_mg_l' => '3']));
         $this->getJson('/api/systems')
             ->assertJsonPath('0.state', 'emergency')
-            ->assertJsonPath('0.worst', 'Nitrite 3 mg/L as N: emergency above 1');
+            ->assertJsonPath(
+                '0.worst',
+                'Nitrite 3 mg/L as N, over 1. ' . Message::of('judge.deed_no2_n_mg_l_above_act')->text,
+            );
         $this->deleteJson('/api/visits/' . self::ID)->assertNoContent();
         $this->getJson('/api/systems')->assertJsonPath('0.state', null);
         self::assertSame($this->owner->id, Visit::query()->findOrFail(self::ID)->getAttribute('withdrawn_by'));

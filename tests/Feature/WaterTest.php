@@ -71,7 +71,7 @@ final class WaterTest extends TestCase
 
     public function test_without_a_source_water_it_says_what_is_missing(): void
     {
-        self::assertStringContainsString('add it there', $this->water('?change_pct=20')['missing']);
+        self::assertStringContainsString('No source water', $this->water('?change_pct=20')['missing']);
     }
 
     public function test_a_change_is_booked_from_the_log_bar_and_no_more_than_there_is(): void
@@ -233,7 +233,7 @@ final class WaterTest extends TestCase
             'readings' => ['temp_c' => ['typed' => '31', 'unit' => 'c']],
         ])->assertOk();
         $page = $this->water('?change_pct=10&water=' . self::WATER);
-        self::assertStringContainsString('11 °C hotter', $page['errors']['water']);
+        self::assertStringContainsString('11 °C warmer', $page['errors']['water']);
         self::assertNull($page['change']);
         $this->book(['change_pct' => '10'])
             ->assertUnprocessable()
@@ -273,7 +273,7 @@ final class WaterTest extends TestCase
         $this->travel(1)->minutes();
         $rows = collect($this->water()['rows'])->keyBy('parameter');
         // By hand: 3/4 of 60 and 1/4 of 20.
-        self::assertSame(['50', 'reckoned'], [$rows['no3_n_mg_l']['now'], $rows['no3_n_mg_l']['age']]);
+        self::assertSame(['50', 'estimated'], [$rows['no3_n_mg_l']['now'], $rows['no3_n_mg_l']['age']]);
         $strip = collect(
             $this->getJson(
                 '/api/systems/long-vat/score?from=' .

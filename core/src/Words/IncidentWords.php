@@ -348,9 +348,9 @@ final readonly class IncidentWords
         'ammonia_why_takes_treatment' => 'It removes as much of the {treatment}: Course says how much to put back.',
         'nitrite_why_leaves' => 'This brings nitrite to {after} mg/L.',
         'shock_why_nitrate_stands' => 'Nitrate is {nitrate} mg/L here.',
-        'new_water_conditioner' => 'of conditioner for the {litres} L of new water.',
+        'new_water_conditioner' => 'Give conditioner for the {litres} L of new water.',
         'new_water_thiosulfate' =>
-            'of sodium thiosulfate, or conditioner by its label, for the {litres} L of new water.',
+            'Give sodium thiosulfate, or conditioner by its label, for the {litres} L of new water.',
         'new_water_before_fish' => 'Add it before the water runs in: it has {chlorine} mg/L of chlorine.',
         'new_water_untested' =>
             'This water has not been tested for chlorine, so it is treated as if it had {chlorine} mg/L. Test ' .

@@ -18,7 +18,7 @@ const filled = computed(() => Object.keys(props.step.fill).length > 0)
 <template>
   <div>
     <p class="do">
-      <b v-if="step.measure" class="amount">{{ step.measure }}</b> {{ step.do }}
+      {{ step.do }} <b v-if="step.measure" class="amount">{{ step.measure }}</b>
       <template v-if="step.page">
         <button v-if="here && filled" type="button" class="link-button small" @click="$emit('fill')">
           Fill it in
