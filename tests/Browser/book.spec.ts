@@ -21,7 +21,7 @@ test('the score is read with a cursor, an entry is corrected, and the original s
   const nitrate = page.getByLabel('Nitrate', { exact: true })
   await expect(nitrate).not.toHaveValue('')
   await nitrate.fill('12')
-  await page.getByRole('button', { name: 'Correct it' }).click()
+  await page.getByRole('button', { name: 'Correct the test' }).click()
   // Booking leads to the system's page; leaving before it has led there would be undone by it.
   await expect(page.getByRole('heading', { name: 'Latest readings' })).toBeVisible()
   await page
@@ -35,10 +35,10 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
   yard: page,
 }) => {
   await page.goto('/cold-store/book')
-  await page.getByText('Write down what you see').click()
+  await page.getByText('Note what you see').click()
   await page.getByLabel('foam', { exact: true }).check()
   await page.getByLabel('Note').fill('only at the shower')
-  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('button', { name: 'Book it' }).click()
   const entries = page.getByRole('region', { name: 'Entries' })
   await expect(entries).toContainText('Foam. only at the shower')
 
@@ -57,7 +57,7 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
     buffer: Buffer.from('time;ph\n2026-01-05 08:00;7,6\n2026-01-12 08:00;7,8\n'),
   })
   await expect(page.getByText('2 visits with 2 readings')).toBeVisible()
-  await page.getByRole('button', { name: 'Bring them in' }).click()
+  await page.getByRole('button', { name: 'Import them' }).click()
   await expect(page.getByText('Kept 2 visits with 2 readings.')).toBeVisible()
 })
 
@@ -87,8 +87,8 @@ test("a kit is put on the shelf, its colours are keys, and a limit of one's own 
   await page.goto('/shelf')
   await page.getByRole('button', { name: 'Add a kit' }).click()
   await page.getByRole('button', { name: 'Nitrite drops', exact: true }).click()
-  await page.getByLabel('Marked in').selectOption('mg_l_n')
-  await page.getByLabel('Its steps').fill('0 .05 .1 .2 .5 1 2')
+  await page.getByLabel('Unit of the kit').selectOption('mg_l_n')
+  await page.getByLabel('Colour steps').fill('0 .05 .1 .2 .5 1 2')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('region', { name: 'Kits' })).toContainText('Nitrite drops')
   await accessible(page)
@@ -100,14 +100,14 @@ test("a kit is put on the shelf, its colours are keys, and a limit of one's own 
     .click()
   await expect(page.getByLabel('Nitrite', { exact: true })).toHaveValue('0.2')
   await page.getByLabel('pH', { exact: true }).fill('6')
-  await expect(page.getByText(/The last was 7.8. Is this right\?/)).toBeVisible()
+  await expect(page.getByText(/The last reading was 7.8. Is this right\?/)).toBeVisible()
   await page.setViewportSize({ width: 1280, height: 800 })
   await page.goto('/arrivals/limits')
   await page.getByRole('button', { name: 'Set limits of Nitrate' }).click()
-  await page.getByRole('button', { name: 'Judge by these' }).click()
+  await page.getByRole('button', { name: 'Save these limits' }).click()
   await expect(page.getByText('Give the reason for your own limit.')).toBeVisible()
   await page.getByLabel('Why').fill('new fish come from water this high')
-  await page.getByRole('button', { name: 'Judge by these' }).click()
+  await page.getByRole('button', { name: 'Save these limits' }).click()
   await expect(page.getByText('yours: new fish come from water this high')).toBeVisible()
   await accessible(page)
 })

@@ -5,9 +5,9 @@ test('salt for the hospital tub is refused while zeolite hangs in it, and no but
   yard: page,
 }) => {
   await page.goto('/hospital-tub/dose')
-  await page.getByLabel('What is to be given').selectOption('Salt')
-  await expect(page.getByRole('alert')).toContainText('Salt makes zeolite let go of its ammonia')
-  await expect(page.getByRole('button', { name: /Given/ })).toHaveCount(0)
+  await page.getByLabel('Treatment').selectOption('Salt')
+  await expect(page.getByRole('alert')).toContainText('Salt makes zeolite release its ammonia')
+  await expect(page.getByRole('button', { name: /^Give/ })).toHaveCount(0)
   await accessible(page)
   await page.goto('/hospital-tub/course')
   await expect(page.getByRole('region', { name: 'Charges in the loop' })).toContainText(
@@ -16,7 +16,7 @@ test('salt for the hospital tub is refused while zeolite hangs in it, and no but
   await page.getByRole('button', { name: 'Taken out' }).click()
   await expect(page.getByText('No zeolite, resin or carbon hangs in this loop.')).toBeVisible()
   await page.goto('/hospital-tub/dose')
-  await page.getByLabel('What is to be given').selectOption('Salt')
+  await page.getByLabel('Treatment').selectOption('Salt')
   const salt = page.getByRole('region', { name: 'Salt', exact: true })
   await salt.getByLabel(/^Salt wanted/).fill('0.3%')
   await salt.getByLabel(/^Salt now/).fill('0')
@@ -27,14 +27,14 @@ test('a course of three doses runs across a change of water and is topped up to 
   yard: page,
 }) => {
   await page.goto('/yard-pond/dose')
-  await page.getByLabel('Against').selectOption('flukes and tapeworms')
-  await page.getByLabel('What is to be given').selectOption('Praziquantel')
+  await page.getByLabel('Purpose').selectOption('flukes and tapeworms')
+  await page.getByLabel('Treatment').selectOption('Praziquantel')
   const dose = page.getByRole('region', { name: 'Praziquantel' })
-  await dose.getByRole('button', { name: /Begin the course: 3 doses/ }).click()
-  await expect(dose.getByText(/Not done yet: .*UV off/)).toBeVisible()
+  await dose.getByRole('button', { name: /Start the course: 3 doses/ }).click()
+  await expect(dose.getByText(/Not done yet: .*UV/)).toBeVisible()
   for (const box of await dose.getByRole('checkbox').all()) await box.check()
   await accessible(page)
-  await dose.getByRole('button', { name: /Begin the course: 3 doses/ }).click()
+  await dose.getByRole('button', { name: /Start the course: 3 doses/ }).click()
   await expect(page.getByRole('region', { name: 'Doses given' })).toContainText(/g of praziquantel on/)
 
   await page.goto('/yard-pond/course')
@@ -57,17 +57,17 @@ test('a course of three doses runs across a change of water and is topped up to 
 
 test('a bath has a clock on every page until the fish are out', async ({ yard: page }) => {
   await page.goto('/arrivals/dose')
-  await page.getByLabel('What is to be given').selectOption('Hydrogen peroxide')
+  await page.getByLabel('Treatment').selectOption('Hydrogen peroxide')
   const dose = page.getByRole('region', { name: 'Hydrogen peroxide' })
   await dose.getByLabel('Given as').selectOption('a bath')
   // The bottle on the shelf is of 12 %, and gone off.
-  await expect(dose.getByText(/Peroxide, 12 % went off on/).first()).toBeVisible()
+  await expect(dose.getByText(/Peroxide, 12 % expired on/).first()).toBeVisible()
   for (const box of await dose.getByRole('checkbox').all()) await box.check()
-  await dose.getByRole('button', { name: /start the clock, 60 min/ }).click()
+  await dose.getByRole('button', { name: /Start the clock: 60 min/ }).click()
   await page.goto('/press-room')
   const timers = page.getByRole('list', { name: 'Open timers' })
   await expect(timers).toContainText(/Hydrogen peroxide bath at Arrivals .* left, 60 min at most/)
-  await timers.getByRole('button', { name: 'The fish are out' }).click()
+  await timers.getByRole('button', { name: 'Fish are out' }).click()
   await expect(timers).not.toContainText('bath')
 })
 
@@ -104,13 +104,13 @@ test('a bath is heard when its last safe minute is over, until the fish are out'
   })
   const loudest = () => page.evaluate(() => (window as unknown as { loudest: number }).loudest)
   await page.goto('/nursery/dose')
-  await page.getByLabel('What is to be given').selectOption('Hydrogen peroxide')
+  await page.getByLabel('Treatment').selectOption('Hydrogen peroxide')
   const dose = page.getByRole('region', { name: 'Hydrogen peroxide' })
   await dose.getByLabel('Given as').selectOption('a bath')
   // The bottle on the shelf is of 12 %, and gone off.
-  await expect(dose.getByText(/Peroxide, 12 % went off on/).first()).toBeVisible()
+  await expect(dose.getByText(/Peroxide, 12 % expired on/).first()).toBeVisible()
   for (const box of await dose.getByRole('checkbox').all()) await box.check()
-  await dose.getByRole('button', { name: /start the clock, 60 min/ }).click()
+  await dose.getByRole('button', { name: /Start the clock: 60 min/ }).click()
   const timers = page.getByRole('list', { name: 'Open timers' })
   await expect(timers).toContainText(/Hydrogen peroxide bath at Nursery .* left, 60 min at most/)
   expect(await loudest()).toBe(0)
@@ -120,7 +120,7 @@ test('a bath is heard when its last safe minute is over, until the fish are out'
   await expect(timers).toContainText('the last safe minute is over: fish out now')
   await page.getByRole('heading', { level: 1 }).click()
   await expect.poll(loudest).toBeGreaterThan(0.3)
-  await timers.getByRole('button', { name: 'The fish are out' }).click()
+  await timers.getByRole('button', { name: 'Fish are out' }).click()
   await expect(timers).not.toContainText('bath')
   await page.waitForTimeout(1000)
   await page.evaluate(() => ((window as unknown as { loudest: number }).loudest = 0))
@@ -132,7 +132,7 @@ test('the sheet for the shed is printed with the amount, the order of work and r
   yard: page,
 }) => {
   await page.goto('/press-room/dose')
-  await page.getByLabel('What is to be given').selectOption('Formalin')
+  await page.getByLabel('Treatment').selectOption('Formalin')
   await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeVisible()
   const pdf = await page.pdf({ preferCSSPageSize: true })
   const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf }).toString()

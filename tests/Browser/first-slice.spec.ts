@@ -1,4 +1,4 @@
-import { accessible, expect, test } from './yard'
+import { accessible, expect, go, test } from './yard'
 
 test('a test is booked, its un-ionised ammonia opened to its working, and the filter judged', async ({
   yard: page,
@@ -36,17 +36,17 @@ test('a test is booked, its un-ionised ammonia opened to its working, and the fi
     page.getByRole('navigation', { name: 'Systems' }).getByRole('link', { name: /^Press Room/ }),
   ).toContainText('act')
 
-  await page.getByRole('link', { name: 'Capacity' }).click()
+  await go(page, 'Filter', 'Capacity')
   await expect(
-    page.getByText(/this filter can take .* g N a day; the fish give .* Surface is the shortest/),
+    page.getByText(/Filter capacity today .* g N\/day .* load .* Surface area is the limit/),
   ).toBeVisible()
   await page.getByRole('textbox', { name: /^Feed/ }).fill('2000')
-  await expect(page.getByText(/It falls .* g short/)).toBeVisible()
-  await page.getByRole('button', { name: /^Surface: .* Show the working/ }).click()
+  await expect(page.getByText(/g too little/)).toBeVisible()
+  await page.getByRole('button', { name: /^(Surface|By surface area): .* Show the working/ }).click()
   await expect(slip).toContainText('Σ surface limits')
 
   await page.getByRole('button', { name: 'Undo' }).click()
-  await page.getByRole('link', { name: 'System', exact: true }).click()
+  await go(page, 'Now', 'System')
   await expect(page.locator('.strip[data-parameter="tan_mg_l"]')).toContainText('good')
 })
 
@@ -68,7 +68,7 @@ test('bad input is told at its field and nothing typed is lost', async ({ yard: 
   await page.getByLabel('Nitrite', { exact: true }).fill('')
   await page.getByLabel(/^Taken at/).fill('2099-01-01T07:10')
   await page.getByRole('button', { name: 'Book the test' }).click()
-  await expect(page.getByText('This time is still to come')).toBeVisible()
+  await expect(page.getByText('This time is in the future')).toBeVisible()
   await expect(page.getByLabel('KH', { exact: true })).toHaveValue('7,5')
 })
 
@@ -117,9 +117,9 @@ test('a vessel is drawn up with its volume as typed, and a width of nothing is r
   await page.goto('/new')
   await page.getByRole('button', { name: 'Add the system' }).click()
   await expect(page.getByText('Give the system a name.')).toBeVisible()
-  await page.getByLabel('What it is called').fill('Goods Shed')
-  await page.getByLabel('What it is for').selectOption('holding')
-  await page.getByLabel('Whose limits hold').selectOption('adult')
+  await page.getByLabel('Name', { exact: true }).fill('Goods Shed')
+  await page.getByLabel('Purpose').selectOption('holding')
+  await page.getByLabel('Life stage').selectOption('adult')
   await page.getByRole('button', { name: 'Add the system' }).click()
   await expect(page.getByRole('heading', { name: 'Goods Shed' })).toBeVisible()
 
@@ -140,8 +140,9 @@ test('a vessel is drawn up with its volume as typed, and a width of nothing is r
 })
 
 for (const [name, path] of [
-  ['all systems', '/'],
-  ['round', '/round'],
+  ['round', '/'],
+  ['trickle', '/press-room/water/trickle'],
+  ['KH, GH, pH', '/press-room/water/buffer'],
   ['system', '/press-room'],
   ['test', '/press-room/test'],
   ['capacity', '/press-room/capacity'],

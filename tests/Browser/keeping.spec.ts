@@ -1,4 +1,4 @@
-import { accessible, expect, test } from './yard'
+import { accessible, expect, go, test } from './yard'
 
 test('the same visit sent twice at the same moment is booked once', async ({ yard: page }) => {
   const statuses = await page.evaluate(async () => {
@@ -73,30 +73,27 @@ test('how many more koi before July, and what runs out first, is read off in a f
   yard: page,
 }) => {
   await page.goto('/press-room')
-  await page
-    .getByRole('navigation', { name: 'Pages of this system' })
-    .getByRole('link', { name: 'Capacity' })
-    .click()
+  await go(page, 'Filter', 'Capacity')
   await page.getByRole('textbox', { name: /^Temperature/ }).fill('24')
   const room = page.getByRole('region', { name: 'Room left' })
-  await expect(room).toContainText(/Room for \d+ koi of 50 cm more at once.*runs out first/)
-  await room.getByRole('button', { name: /^Feed more at once/ }).click()
+  await expect(room).toContainText(/Room for \d+ koi of 50 cm more .*first/)
+  await room.getByRole('button', { name: /^More feed now|^Feed more/ }).click()
   await expect(page.getByRole('complementary', { name: 'Working' })).toContainText(
     'load = uptake(C, DO) + Q (C − Cs)',
   )
   await page.getByRole('button', { name: 'Close', exact: true }).click()
 
-  await page.getByRole('textbox', { name: /^Fish more/ }).fill('60')
-  await expect(room).toContainText('It holds more than it can carry')
+  await page.getByRole('textbox', { name: /^More fish/ }).fill('60')
+  await expect(room).toContainText('too many')
   await page.getByLabel('Name for this what-if').fill('Sixty in July')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   const beside = page.getByRole('region', { name: 'What-ifs compared' })
   await expect(beside.getByRole('button', { name: 'Sixty in July', exact: true })).toBeVisible()
-  await page.getByRole('textbox', { name: /^Fish more/ }).fill('many')
+  await page.getByRole('textbox', { name: /^More fish/ }).fill('many')
   await expect(page.getByText(/“many” is not a number|many/).first()).toBeVisible()
-  await page.getByRole('button', { name: 'Back to the water as it is' }).click()
+  await page.getByRole('button', { name: 'Back to today’s water' }).click()
   await beside.getByRole('button', { name: 'Sixty in July', exact: true }).click()
-  await expect(page.getByRole('textbox', { name: /^Fish more/ })).toHaveValue('60')
+  await expect(page.getByRole('textbox', { name: /^More fish/ })).toHaveValue('60')
   await accessible(page)
 })
 
@@ -110,16 +107,16 @@ test('fish are added by weight, move to another system, and are fed', async ({ y
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText(/So heavy a fish of this length cannot be/)).toBeVisible()
   await page.getByLabel(/^or weight of one/).fill('1024')
-  await page.getByLabel('These fish').selectOption('today')
+  await page.getByLabel('How they came').selectOption('today')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('1 of 40 cm')).toBeVisible()
   await page.getByRole('button', { name: 'Measure, move or take out Tansy' }).click()
-  await page.getByLabel('They', { exact: true }).first().selectOption('moved')
+  await page.getByLabel('What happened', { exact: true }).first().selectOption('moved')
   await page.getByLabel('How many').fill('1')
   await page.getByLabel('To', { exact: true }).selectOption('hospital-tub')
   await page.getByLabel('Why').fill('a sore')
-  await page.getByRole('button', { name: 'Write it down' }).first().click()
-  await expect(page.getByRole('region', { name: 'Came and went' })).toContainText(
+  await page.getByRole('button', { name: 'Book it' }).first().click()
+  await expect(page.getByRole('region', { name: 'Arrivals, moves and losses' })).toContainText(
     '1 Tansy moved to Hospital tub: a sore',
   )
   await page.goto('/hospital-tub/fish')
@@ -144,7 +141,7 @@ test('of two people who edit one vessel the second sees what the first saved, fi
 
   await length(other).fill(String(Number(was) + 0.2))
   await other.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(other.getByText('Somebody changed this since you opened it')).toBeVisible()
+  await expect(other.getByText('Somebody changed this after you opened it')).toBeVisible()
   await expect(other.getByText(/^theirs:/)).toHaveText([`theirs: ${Number(was) + 0.1}`])
   await expect(length(other)).toHaveValue(String(Number(was) + 0.2))
 

@@ -1,14 +1,14 @@
-import { accessible, expect, test } from './yard'
+import { accessible, expect, go, test } from './yard'
 
 test('a three-bay gravity loop is built from a template, and a narrower drain drops more', async ({
   yard: page,
 }) => {
   await page.goto('/new')
-  await page.getByLabel('What it is called').fill('Hop Kiln')
-  await page.getByLabel('What it is for').selectOption('holding')
-  await page.getByLabel('Whose limits hold').selectOption('adult')
+  await page.getByLabel('Name', { exact: true }).fill('Hop Kiln')
+  await page.getByLabel('Purpose').selectOption('holding')
+  await page.getByLabel('Life stage').selectOption('adult')
   await page.getByLabel('Start from').selectOption('gravity_loop')
-  await page.getByLabel('Its filter is').selectOption('today')
+  await page.getByLabel('Filter', { exact: true }).selectOption('today')
   await page.getByRole('button', { name: 'Add the system' }).click()
   await expect(page.getByRole('heading', { name: 'Hop Kiln' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Vessels' }).getByText('Bay 3')).toBeVisible()
@@ -55,7 +55,7 @@ test('two people change one line: the second is told, keeps what was typed, and 
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('Tub east → Compact sieve, 75.8 mm, 2.9 m')).toBeVisible()
   await other.getByRole('button', { name: 'Save' }).click()
-  await expect(other.getByText(/Somebody changed this since you opened it/)).toBeVisible()
+  await expect(other.getByText(/Somebody changed this after you opened it/)).toBeVisible()
   await expect(other.getByLabel(/^Length/)).toHaveValue('3,3')
   await other.waitForLoadState('networkidle')
   await other.getByRole('button', { name: 'Save' }).click()
@@ -81,7 +81,7 @@ test('volume by meter stands beside geometry, a gallon mix-up is named, and the 
   await page.getByLabel(/^Salinity after/).fill('1,1')
   await page.getByRole('button', { name: 'Keep this measurement' }).click()
   await ways.locator('li', { hasText: 'Salt' }).getByRole('button', { name: 'Go by this' }).click()
-  await page.getByRole('link', { name: 'System', exact: true }).click()
+  await go(page, 'Now', 'System')
   await expect(page.getByRole('button', { name: /^Volume by salt: 4,000 L/ })).toBeVisible()
 })
 
@@ -91,14 +91,16 @@ test('a bay is shut off, its clock runs on every page, and it opens again; a wha
   await page.goto('/press-room/plumbing')
   const vessels = page.getByRole('region', { name: 'Vessels', exact: true })
   await vessels.getByRole('button', { name: 'Shut off Bay 3' }).click()
-  await expect(vessels.getByText('Doses and changes now go to each by itself')).toContainText('Bay 3 2,995 L')
+  await expect(vessels.getByText('Doses and changes now apply to each separately')).toContainText(
+    'Bay 3 2,995 L',
+  )
   await expect(page.locator('tr[data-line="Drain 3"]')).toContainText('shut')
   await page.goto('/nursery')
   const timers = page.getByRole('list', { name: 'Open timers' })
   await expect(timers).toContainText('Bay 3 of Press Room shut off')
   await timers.getByRole('link', { name: /shut off/ }).click()
   await accessible(page)
-  await vessels.getByRole('button', { name: 'Open it again' }).click()
+  await vessels.getByRole('button', { name: 'Open it' }).click()
   await expect(timers).not.toContainText('shut off')
 
   const drop = page.locator('tr[data-line="Drain 3"] .drop')
@@ -106,9 +108,9 @@ test('a bay is shut off, its clock runs on every page, and it opens again; a wha
   const before = await drop.innerText()
   const whatIf = page.getByRole('region', { name: 'What if' })
   await whatIf.getByLabel('This line').selectOption({ label: 'Drain 3' })
-  await whatIf.getByLabel(/had a bore of/).fill('abc')
+  await whatIf.getByLabel(/^Bore/).fill('abc')
   await expect(whatIf.getByText(/is not a number/)).toBeVisible()
-  await whatIf.getByLabel(/had a bore of/).fill('60')
+  await whatIf.getByLabel(/^Bore/).fill('60')
   await expect(whatIf.getByRole('row', { name: /Moving bed: level/ })).toBeVisible()
   await page.reload()
   await expect(drop).toHaveText(before)

@@ -3,7 +3,6 @@ import { accessible, expect, test } from './yard'
 test('the round is walked: readings are booked where one stands, and what is well is ticked', async ({
   yard: page,
 }) => {
-  await page.getByRole('link', { name: 'Walk the round' }).click()
   const arrivals = page
     .getByRole('listitem')
     .filter({ has: page.getByRole('link', { name: 'Arrivals', exact: true }) })

@@ -30,9 +30,7 @@ test('media move from one system to another, both say so, and it is undone at bo
 test('a school is chosen for one system, then for all, and taken back', async ({ yard: page }) => {
   await page.goto('/nursery/limits')
   await page.getByLabel('Filter margin', { exact: true }).selectOption('half')
-  await page
-    .getByRole('button', { name: 'Follow this school of filter margin in all systems' })
-    .click()
+  await page.getByRole('button', { name: 'Follow this school of filter margin in all systems' }).click()
   await page.goto('/yard-pond/limits')
   await expect(page.getByLabel('Filter margin', { exact: true })).toHaveValue('half')
   await page.getByRole('button', { name: 'Back to usual for filter margin in all systems' }).click()

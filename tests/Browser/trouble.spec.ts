@@ -7,16 +7,16 @@ test('a bad reading is answered in order, and what is seen is added to it', asyn
   await expect(page.getByText('Booked 4 readings at Arrivals.')).toBeVisible()
   await page.getByRole('link', { name: 'What to do' }).click()
   const ammonia = page.getByRole('region', { name: 'Ammonia' })
-  await expect(ammonia).toContainText(/Change [\d,]+ L, \d+ % of the water/)
-  await expect(ammonia).toContainText('No zeolite while praziquantel is in the water')
+  await expect(ammonia).toContainText(/Change [\d,]+ L \(\d+ %\)/)
+  await expect(ammonia).toContainText('Do not use zeolite while praziquantel is in the water')
   await page.getByLabel('gasping at the surface').check()
   await page.getByLabel('the pump stands, or stood').check()
   await expect(page).toHaveURL(/seen=gasping,pump_stopped/)
-  await expect(page.getByRole('listitem').filter({ hasText: 'All the air there is' }).first()).toContainText(
-    '1',
-  )
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Give all the air you have' }).first(),
+  ).toContainText('1')
   await expect(page.getByRole('region', { name: 'A filter that stood still' })).toContainText(
-    'drain what is in it to waste',
+    'drain its water to waste',
   )
   await accessible(page)
   await ammonia
@@ -31,8 +31,8 @@ test('a bad reading is answered in order, and what is seen is added to it', asyn
 test('in good water it waits to be told what is seen', async ({ yard: page }) => {
   await page.goto('/yard-pond')
   // A reading that may stand on its line is watched, and is good water all the same.
-  await page.getByRole('link', { name: /^(Something is wrong all the same|What to do)$/ }).click()
-  await expect(page.getByText(/Nothing in the readings asks to be acted on/)).toBeVisible()
+  await page.getByRole('link', { name: /^(Something still looks wrong|What to do)$/ }).click()
+  await expect(page.getByText(/No reading asks for action/)).toBeVisible()
   await page.getByLabel('green water').check()
-  await expect(page.getByRole('region', { name: 'Green water' })).toContainText('a taste, not a fault')
+  await expect(page.getByRole('region', { name: 'Green water' })).toContainText('a matter of taste')
 })

@@ -16,6 +16,13 @@ export const test = base.extend<{ yard: Page }>({
 
 export { expect }
 
+/** To a page of the system that is open: its group, then its name. */
+export async function go(page: Page, group: string, name: string): Promise<void> {
+  const ways = page.getByRole('navigation', { name: 'Pages of this system' })
+  await ways.getByRole('link', { name: group, exact: true }).first().click()
+  await ways.getByRole('link', { name, exact: true }).last().click()
+}
+
 /** No violation that keeps somebody from using the page. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()

@@ -71,7 +71,7 @@ final class MaturingTest extends TestCase
         $this->filter();
         self::assertStringContainsString('first reading of ammonia', $this->start()['says']);
         $this->log('am 2');
-        self::assertStringContainsString('KH was never tested', $this->start()['says']);
+        self::assertStringContainsString('KH not tested', $this->start()['says']);
         $this->log('kh 8');
         self::assertStringContainsString('three more readings', $this->start()['says']);
     }

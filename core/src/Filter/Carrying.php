@@ -51,34 +51,28 @@ final readonly class Carrying
     /** @param  float  $tan  the most ammonia the water may hold, mg/L as N */
     public function sentence(float $tan): string
     {
-        $can =
-            'With ammonia held at ' .
-            Format::number($tan, 2) .
-            ' mg/L this filter can take ' .
-            Format::number($this->capacity, 3) .
-            ' g N a day; ';
+        $held = ' with ammonia held at ' . Format::number($tan, 2) . ' mg/L';
+        $capacity = 'Filter capacity today ' . Format::number($this->capacity, 3) . ' g N/day' . $held;
         if ($this->load <= 0) {
-            return $can . 'nothing loads it yet.';
+            return "{$capacity}. There is no load yet.";
         }
-        $load = 'the fish give ' . Format::number($this->load, 3) . '. ';
         $spare = $this->sparePct();
-        $carries = match (true) {
-            $spare === null => 'It carries none of it.',
-            $spare >= 0 => 'It carries them with ' . Format::number(floor($spare), 3) . ' % to spare.',
-            default => 'It falls ' .
-                Format::number(self::written($this->load) - self::written($this->capacity), 2) .
-                ' g short: ammonia will stand higher than that.',
-        };
 
-        return $can .
-            $load .
-            $carries .
-            ' ' .
+        return $capacity .
+            ', load ' .
+            Format::number($this->load, 3) .
+            ': ' .
+            match (true) {
+                $spare === null => 'it carries none of it',
+                $spare >= 0 => Format::number(floor($spare), 3) . ' % to spare',
+                default => Format::number(self::written($this->load) - self::written($this->capacity), 2) .
+                    ' g too little, so ammonia settles higher',
+            } .
+            '. ' .
             match ($this->shortest) {
-                Limit::Surface => 'Surface is the shortest of the three limits.',
-                Limit::Oxygen => 'Oxygen is the shortest of the three limits.',
-                Limit::Transport
-                    => 'Flow is the shortest of the three limits: it brings the filter no more ammonia than that.',
+                Limit::Surface => 'Surface area is the limit.',
+                Limit::Oxygen => 'Oxygen is the limit.',
+                Limit::Transport => 'Flow is the limit: it brings the filter no more ammonia.',
             };
     }
 

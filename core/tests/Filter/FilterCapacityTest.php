@@ -183,15 +183,11 @@ final class FilterCapacityTest extends TestCase
         $carrying = new Carrying(7.7, 9.1, Limit::Surface);
         self::assertSame(State::Watch, $carrying->state);
         self::assertSame(
-            'With ammonia held at 0.25 mg/L this filter can take 9.1 g N a day; the fish give ' .
-                '7.7. It carries them with 15 % to spare. Surface is the shortest of the three ' .
-                'limits.',
+            'Filter capacity today 9.1 g N/day with ammonia held at 0.25 mg/L, load 7.7: 15 % to spare. Surface ' .
+                'area is the limit.',
             $carrying->sentence(0.25),
         );
-        self::assertStringContainsString(
-            'It falls 3 g short',
-            (new Carrying(12.1, 9.1, Limit::Oxygen))->sentence(0.25),
-        );
+        self::assertStringContainsString(': 3 g too little', (new Carrying(12.1, 9.1, Limit::Oxygen))->sentence(0.25));
         self::assertSame(State::Act, (new Carrying(1, 0, Limit::Transport))->state, 'reckoned, not read');
     }
 

@@ -53,12 +53,7 @@ function reset(): void {
 <template>
   <p class="verdict" aria-live="polite">
     <StateMark v-if="shown.state" :state="shown.state" />
-    <span
-      >{{ shown.sentence }}
-      <RouterLink class="small" :to="{ name: 'maturing', params: { system: system.slug } }"
-        >Maturing</RouterLink
-      ></span
-    >
+    <span>{{ shown.sentence }}</span>
   </p>
   <p v-if="shown.gap" class="caution">{{ shown.gap.text }}</p>
   <p v-if="shown.living" class="soft">

@@ -16,12 +16,13 @@ const sentence = computed(() => {
   const fish = `${number(Math.abs(room.fish_now.value))} koi of ${number(room.length_cm)} cm`
   const feed = `${number(Math.abs(room.feed_now.value))} g of feed a day`
   if (room.change_more)
-    return `As the water is changed now nitrate would settle past its limit: change more, or ${feed} less.`
+    return `Change more water, or feed ${feed} less: at today’s changes nitrate settles past its limit.`
   if (short.value)
-    return `It holds more than it can carry: ${fish}, or ${feed}, should go. ${room.first} is past its limit.`
+    return `${fish} too many: move them, or feed ${feed} less. ${room.first} is past its limit.`
   const later =
-    room.fish_grown.value > room.fish_now.value ? `, ${number(room.fish_grown.value)} in steps` : ''
-  return `Room for ${fish} more at once${later}. ${room.first} runs out first.`
+    room.fish_grown.value > room.fish_now.value ? `, ${number(room.fish_grown.value)} if added in steps` : ''
+  const now = room.fish_now.value < 0.5 ? 'No room for more koi now' : `Room for ${fish} more now`
+  return `${now}${later}. ${room.first} is the first limit.`
 })
 </script>
 
