@@ -35,6 +35,7 @@ export default ts.config(
         { type: 'api', pattern: 'front/src/api' },
         { type: 'units', pattern: 'front/src/units' },
         { type: 'ways', pattern: 'front/src/ways' },
+        { type: 'words', pattern: 'front/src/words' },
         { type: 'theme', pattern: 'front/src/theme' },
         { type: 'start', pattern: 'front/src' },
       ],
@@ -45,9 +46,9 @@ export default ts.config(
         {
           default: 'disallow',
           policies: [
-            may('start', 'view', 'parts', 'state', 'api', 'theme', 'ways'),
+            may('start', 'view', 'parts', 'state', 'api', 'theme', 'ways', 'words'),
             may('view', 'parts', 'state', 'api', 'units', 'theme', 'ways'),
-            may('parts', 'state', 'api', 'units', 'theme', 'ways'),
+            may('parts', 'state', 'api', 'units', 'theme', 'ways', 'words'),
             may('state', 'api', 'theme'),
             may('units', 'api'),
             { from: { element: { type: '*' } }, allow: { to: { module: { origin: 'external' } } } },

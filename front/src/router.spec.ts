@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest'
 import { router } from './router'
+import { HOW } from './words/how'
 import { GROUPS, groupOf, labelOf, samePage } from './ways/pages'
 
 const pages = GROUPS.flatMap((group) => group.pages)
@@ -11,8 +12,13 @@ it('leads to every page of a system, and each has a letter of its own', () => {
     .map((route) => String(route.name))
   expect(pages.map((page) => page.name).sort()).toEqual([...new Set(there)].sort())
   expect(new Set(pages.map((page) => page.key)).size).toBe(pages.length)
-  // `g r` is the round, `g x` the shelf, `g ,` the settings of a person.
-  for (const taken of ['r', 'x', ',', '1', '9']) expect(pages.map((page) => page.key)).not.toContain(taken)
+  // `g r` is the round, `g x` the shelf, `g z` the sheets.
+  for (const taken of ['r', 'x', 'z', '1', '9']) expect(pages.map((page) => page.key)).not.toContain(taken)
+})
+
+it('says of every page how it works', () => {
+  expect(Object.keys(HOW).sort()).toEqual(pages.map((page) => page.name).sort())
+  expect(Object.values(HOW).every((how) => how.says.length > 80 && how.says.endsWith('.'))).toBe(true)
 })
 
 it('stands in groups of at most four, so that a page is two presses away', () => {

@@ -7,6 +7,8 @@ export const router = createRouter({
     { path: '/', name: 'round', component: () => import('./views/round/RoundPage.vue') },
     { path: '/round', redirect: '/' },
     { path: '/shelf', name: 'shelf', component: () => import('./views/shelf/ShelfPage.vue') },
+    { path: '/begin', name: 'begin', component: () => import('./views/begin/BeginPage.vue') },
+    { path: '/sheets', name: 'sheets', component: () => import('./views/sheets/SheetsPage.vue') },
     { path: '/new', name: 'new', component: () => import('./views/home/NewSystemPage.vue') },
     {
       path: '/:system',

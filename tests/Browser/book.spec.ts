@@ -37,7 +37,7 @@ test('what is seen is picked and written, and a CSV is looked at before it comes
   await page.goto('/cold-store/book')
   await page.getByText('Note what you see').click()
   await page.getByLabel('foam', { exact: true }).check()
-  await page.getByLabel('Note').fill('only at the shower')
+  await page.getByLabel('Note', { exact: true }).fill('only at the shower')
   await page.getByRole('button', { name: 'Book it' }).click()
   const entries = page.getByRole('region', { name: 'Entries' })
   await expect(entries).toContainText('Foam. only at the shower')
@@ -94,6 +94,8 @@ test("a kit is put on the shelf, its colours are keys, and a limit of one's own 
   await accessible(page)
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto('/arrivals/test')
+  // Only the colours of the row one stands in are open on a phone.
+  await page.getByLabel('Nitrite', { exact: true }).focus()
   await page
     .getByRole('group', { name: 'Colours of Nitrite' })
     .getByRole('button', { name: '0.2', exact: true })

@@ -45,7 +45,7 @@ test('a test is booked, its un-ionised ammonia opened to its working, and the fi
   await page.getByRole('button', { name: /^(Surface|By surface area): .* Show the working/ }).click()
   await expect(slip).toContainText('Σ surface limits')
 
-  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('contentinfo').getByRole('button', { name: 'Undo' }).click()
   await go(page, 'Now', 'System')
   await expect(page.locator('.strip[data-parameter="tan_mg_l"]')).toContainText('good')
 })

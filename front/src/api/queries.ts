@@ -172,6 +172,14 @@ export const useDose = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<
     placeholderData: (previous) => previous,
   })
 
+/** The sheets that hang in the shed. */
+export const useReference = () =>
+  useQuery({
+    queryKey: ['reference'],
+    queryFn: () => answer(() => api.GET('/api/reference')),
+    staleTime: Infinity,
+  })
+
 /** Every system by urgency, with what is due there. */
 export const useRound = () =>
   useQuery({ queryKey: ['round'], queryFn: () => answer(() => api.GET('/api/round')) })
@@ -279,9 +287,10 @@ export const useShelf = () =>
   useQuery({ queryKey: ['shelf'], queryFn: () => answer(() => api.GET('/api/shelf')) })
 
 /** Limits, intervals and source of one system. */
-export const useLimits = (slug: MaybeRefOrGetter<string>) =>
+export const useLimits = (slug: MaybeRefOrGetter<string>, enabled: MaybeRefOrGetter<boolean> = true) =>
   useQuery({
     queryKey: ['limits', computed(() => toValue(slug))],
+    enabled: computed(() => toValue(enabled)),
     queryFn: () =>
       answer(() => api.GET('/api/systems/{system}/limits', { params: { path: { system: toValue(slug) } } })),
   })

@@ -67,6 +67,7 @@ const signOut = useMutation({
     <OpenTimers />
     <span class="right">
       <RouterLink to="/shelf">Shelf</RouterLink>
+      <RouterLink to="/sheets">Sheets</RouterLink>
       <span class="soft who">{{ person.name }}<template v-if="!person.writes">, reads only</template></span>
       <button type="button" class="link-button" @click="switchTheme">
         {{ theme === 'day' ? 'Night' : 'Day' }}

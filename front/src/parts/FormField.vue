@@ -9,7 +9,7 @@ const id = useId()
 <template>
   <div class="field">
     <label :for="id"
-      >{{ label }}<span v-if="unit" class="soft small"> {{ unit }}</span></label
+      >{{ label }}<span v-if="unit" class="soft small">{{ ` ${unit}` }}</span></label
     >
     <slot
       :id="id"

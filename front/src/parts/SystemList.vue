@@ -19,7 +19,7 @@ const shown = computed(() => {
     <p v-if="systems.isPending.value" class="soft pad">Loading the systems …</p>
     <p v-else-if="systems.isError.value" class="fault pad" role="alert">{{ systems.error.value?.message }}</p>
     <p v-else-if="!systems.data.value?.length" class="pad">
-      No system yet. <RouterLink to="/new">Describe the first one</RouterLink>.
+      No system yet. <RouterLink to="/begin">Set up the first one</RouterLink>.
     </p>
     <ul v-else>
       <li v-for="system in shown" :key="system.slug">

@@ -20,7 +20,8 @@ const rows = computed(() => round.data.value?.rows ?? [])
     <p v-if="round.isError.value" class="fault" role="alert">{{ round.error.value?.message }}</p>
     <p v-else-if="round.isPending.value" class="soft">Loading what is due …</p>
     <p v-else-if="!rows.length">
-      No system to walk round yet. <RouterLink to="/new">Describe the first one</RouterLink>.
+      The book is empty. <RouterLink to="/begin">Set up your first system</RouterLink>: source water, a
+      system, its fish and a first test. It takes about three minutes.
     </p>
     <ul>
       <RoundRow v-for="row in rows" :key="row.slug" :row="row" :writes="writes" />

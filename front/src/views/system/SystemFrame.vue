@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSystem } from '@/api/queries'
+import HowItWorks from '@/parts/HowItWorks.vue'
 import StateMark from '@/parts/StateMark.vue'
 import { GROUPS, groupOf } from '@/ways/pages'
 
@@ -53,6 +54,7 @@ watch(
         </nav>
       </div>
       <RouterView :key="slug" :system="system.data.value" />
+      <HowItWorks :key="String(route.name)" :page="String(route.name)" :slug="slug" />
     </template>
     <p v-else-if="system.isError.value" class="fault" role="alert">
       {{ system.error.value?.message }} <RouterLink to="/">To the round</RouterLink>

@@ -3,7 +3,7 @@ import { useMutation, useQuery } from '@tanstack/vue-query'
 import { useDebounce, useSessionStorage } from '@vueuse/core'
 import { NButton, NInput } from 'naive-ui'
 import { ulid } from 'ulid'
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem, useShelf, useVocabulary } from '@/api/queries'
@@ -60,7 +60,7 @@ watch(
   { immediate: true },
 )
 
-/** What is due stands first, in the order of the kit; the rest behind one press. */
+/** What is due stands first, in the order of the kit. */
 const today = useToday(() => props.system.slug, ['test'])
 const dueNow = computed(() => props.system.schedule.tests.filter((test) => test.stands !== 'done'))
 /** What will be due first, and in how many hours. */
@@ -74,17 +74,12 @@ const next = computed(
 const inTime = (hours: number) =>
   hours < 36 ? `in ${Math.round(hours)} h` : `in ${Math.round(hours / 24)} days`
 const first = computed(() => {
-  const due = parameters.value.filter(
-    (parameter) =>
-      dueNow.value.some((test) => test.parameter === parameter.id) ||
-      (draft.value.readings[parameter.id]?.typed ?? '') !== '',
+  const due = parameters.value.filter((parameter) =>
+    dueNow.value.some((test) => test.parameter === parameter.id),
   )
   return due.length ? due : parameters.value
 })
 const rest = computed(() => parameters.value.filter((parameter) => !first.value.includes(parameter)))
-const shown = ref(corrects !== null)
-const all = computed(() => shown.value || rest.value.length < 3)
-
 const filled = computed(() =>
   Object.fromEntries(Object.entries(draft.value.readings).filter(([, row]) => row.typed.trim() !== '')),
 )
@@ -210,7 +205,18 @@ function submit(): void {
   <form class="test" novalidate @submit.prevent="submit">
     <div class="rows">
       <TestRow
-        v-for="parameter in [...first, ...(all ? rest : [])]"
+        v-for="parameter in first"
+        :key="parameter.id"
+        v-model="draft.readings[parameter.id]"
+        :parameter="parameter"
+        :strip="strip(parameter.id)"
+        :ask="filled[parameter.id] ? asks[parameter.id]?.text : undefined"
+        :steps="steps(parameter.id)"
+        :error="errors[`readings.${parameter.id}`]"
+      />
+      <p v-if="rest.length" class="soft small not-due">Not due</p>
+      <TestRow
+        v-for="parameter in rest"
         :key="parameter.id"
         v-model="draft.readings[parameter.id]"
         :parameter="parameter"
@@ -220,11 +226,6 @@ function submit(): void {
         :error="errors[`readings.${parameter.id}`]"
       />
     </div>
-    <p v-if="rest.length && !all">
-      <button type="button" class="link-button" @click="shown = true">
-        Show {{ rest.map((parameter) => parameter.name).join(', ') }}
-      </button>
-    </p>
 
     <section class="meaning" aria-live="polite">
       <ReadingStrip v-for="s in derived" :key="s.parameter" :strip="s" />
@@ -289,6 +290,10 @@ function submit(): void {
 <style scoped>
 .rows {
   border-top: 1px solid var(--soft);
+}
+
+.not-due {
+  padding: 0.9rem 0 0.2rem;
 }
 
 .meaning {

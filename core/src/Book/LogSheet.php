@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Book;
+
+use Ironwort\Core\Judge\Parameter;
+
+/**
+ * The log bar on one sheet: what is typed, and what it books. Every line of it is one that the log bar understands.
+ */
+final readonly class LogSheet
+{
+    /** By the line as typed. */
+    private const DEEDS = [
+        '.5 .1 20 7.8 18.5' => 'ammonia, nitrite, nitrate, pH and temperature, in this order',
+        'am >8' => 'over the range of the kit',
+        'am 2x4' => 'a test of water diluted to four times: 8',
+        'na 4.5n' => 'nitrate as N',
+        't 64f' => 'temperature in °F',
+        'wc 10%' => 'a water change of a tenth',
+        'wc 900' => 'a water change of 900 L',
+        'feed 220' => '220 g of feed',
+        'pump off' => 'the pump is off; “pump on” when it runs again',
+        'uv alternate' => 'the UV lamp on alternate days',
+        'seed culture' => 'a bottled culture for the filter',
+        'am .1 @7:10' => 'taken today at 7:10',
+        'am .1 yesterday 19:00' => 'taken yesterday evening',
+        'ph 7.8 note flashing in bay 2' => 'a note in your own words, at the end of the line',
+    ];
+
+    /** @return list<array{line: string, books: string}> */
+    public static function rows(): array
+    {
+        $readings = array_map(
+            static fn(Parameter $one): array => [
+                'line' => "{$one->code()} …",
+                'books' => $one->inSentence() . ($one->symbol() === null ? '' : ", {$one->symbol()}"),
+            ],
+            Parameter::measured(),
+        );
+
+        return [
+            ...$readings,
+            ...array_map(
+                static fn(string $line, string $books): array => ['line' => $line, 'books' => $books],
+                self::lines(),
+                array_values(self::DEEDS),
+            ),
+        ];
+    }
+
+    /** @return list<string> the lines that stand on it whole */
+    public static function lines(): array
+    {
+        return array_map(strval(...), array_keys(self::DEEDS));
+    }
+}

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { NButton } from 'naive-ui'
+import { computed, reactive, watch } from 'vue'
+import { answer, api, Refusal } from '@/api/client'
+import { queryClient, useVocabulary } from '@/api/queries'
+import ChoiceField from '@/parts/ChoiceField.vue'
+import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
+
+const props = defineProps<{ water: string }>()
+const emit = defineEmits<{ opened: [slug: string] }>()
+const vocabulary = useVocabulary()
+const KINDS: Record<string, string> = {
+  holding: 'Holding',
+  quarantine: 'Quarantine',
+  display: 'Display pond',
+  fry: 'Fry',
+  hospital: 'Hospital',
+  start: 'A filter being started',
+}
+/** Whose limits usually hold in a system of this purpose; can be chosen otherwise. */
+const STAGES: Record<string, string> = { quarantine: 'quarantine', fry: 'fry', start: 'starting' }
+const form = reactive({
+  name: '',
+  kind: 'holding',
+  life_stage: 'adult',
+  template: 'single_tub',
+  began: '',
+  since: '',
+})
+watch(
+  () => form.kind,
+  (kind) => (form.life_stage = STAGES[kind] ?? 'adult'),
+)
+const add = useMutation({
+  mutationFn: async () => {
+    const { slug } = await answer(() => api.POST('/api/systems', { body: form }))
+    if (props.water)
+      await answer(() =>
+        api.PUT('/api/systems/{system}/source', {
+          params: { path: { system: slug } },
+          body: { water: props.water },
+        }),
+      )
+    return slug
+  },
+  onSuccess: async (slug) => {
+    await queryClient.invalidateQueries({ queryKey: ['systems'] })
+    emit('opened', slug)
+  },
+})
+const errors = computed(() => (add.error.value instanceof Refusal ? add.error.value.errors : {}))
+const trouble = computed(() =>
+  add.error.value && !Object.keys(errors.value).length ? add.error.value.message : null,
+)
+</script>
+
+<!-- One system from a common build, to be changed to one's own afterwards. -->
+<template>
+  <p class="lead">
+    Choose the build nearest to yours. You change its measures, filter and pumps afterwards on Build.
+  </p>
+  <form novalidate @submit.prevent="add.mutate()">
+    <div class="fields">
+      <TypedField v-model="form.name" label="Name of the system" words :error="errors.name" />
+      <FormField v-slot="{ id, status }" label="Purpose" :error="errors.kind"
+        ><ChoiceField
+          :id="id"
+          v-model="form.kind"
+          :status="status"
+          :choices="
+            (vocabulary.data.value?.system_kinds ?? []).map((value) => ({
+              value,
+              label: KINDS[value] ?? value,
+            }))
+          "
+      /></FormField>
+      <FormField v-slot="{ id, status }" label="Life stage" :error="errors.life_stage"
+        ><ChoiceField
+          :id="id"
+          v-model="form.life_stage"
+          :status="status"
+          :choices="
+            (vocabulary.data.value?.life_stages ?? []).map((stage) => ({
+              value: stage.id,
+              label: stage.name,
+            }))
+          "
+      /></FormField>
+    </div>
+    <div class="fields">
+      <FormField v-slot="{ id, status }" class="wide" label="Build" :error="errors.template"
+        ><ChoiceField
+          :id="id"
+          v-model="form.template"
+          :status="status"
+          :choices="
+            (vocabulary.data.value?.templates ?? []).map((template) => ({
+              value: template.id,
+              label: template.name,
+            }))
+          "
+      /></FormField>
+      <FormField v-slot="{ id, status }" label="Filter started" :error="errors.began"
+        ><ChoiceField
+          :id="id"
+          v-model="form.began"
+          :status="status"
+          :choices="[
+            { value: '', label: 'choose' },
+            { value: 'today', label: 'today' },
+            { value: 'since', label: 'on a date' },
+            { value: 'unknown', label: 'not known' },
+          ]"
+      /></FormField>
+      <TypedField
+        v-if="form.began === 'since'"
+        v-model="form.since"
+        label="Started on"
+        day
+        :error="errors.since"
+      />
+    </div>
+    <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>
+    <NButton type="primary" attr-type="submit" :loading="add.isPending.value">Add the system</NButton>
+  </form>
+</template>
+
+<style scoped>
+.fields > .wide {
+  width: 26rem;
+  max-width: 100%;
+}
+</style>
