@@ -43,7 +43,7 @@ final readonly class CapacityWhatIf
     public static function read(System $system, array $typed): self
     {
         $values = (new TypedInputs([
-            Input::number('fish_more', 'Fish more', null, -10000, 10000)->optional(),
+            Input::number('fish_more', 'More fish', null, -10000, 10000)->optional(),
             Input::number('fish_length_cm', 'Length of a fish more', 'cm', 2, 130)->optional(),
             Input::text('stage_off', 'Stage off', 26)->optional(),
             Input::text('media_stage', 'Stage', 26)->optional(),

@@ -45,9 +45,9 @@ final readonly class Room
             'length_cm' => is_numeric($length) ? (float) $length : 50.0,
             'fish_now' => $this->figure('More fish now', $fish['fish'], 'fish', 'headroom_now'),
             'fish_grown' => $this->figure('More fish in steps', $fishGrown['fish'], 'fish', 'headroom_grown'),
-            'feed_now' => $this->figure('Feed more at once', (float) $feed['feed_g_d'], 'g/d', 'headroom_now'),
+            'feed_now' => $this->figure('More feed now', (float) $feed['feed_g_d'], 'g/d', 'headroom_now'),
             'feed_grown' => $this->figure(
-                'Feed more in steps',
+                'More feed in steps',
                 (float) $feedGrown['feed_g_d'],
                 'g/d',
                 'headroom_grown',

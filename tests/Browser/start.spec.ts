@@ -12,7 +12,7 @@ test('media move from one system to another, both say so, and it is undone at bo
   await seeds.getByLabel('From', { exact: true }).selectOption('press-room')
   await seeds.getByLabel('Media').fill('2')
   await seeds.getByRole('button', { name: 'Book the seed' }).click()
-  await expect(seeds).toContainText('has the donor disease')
+  await expect(seeds).toContainText('Check the donor first')
   await seeds.getByLabel('Disease or treatment at the donor').selectOption('clean')
   await seeds.getByRole('button', { name: 'Book the seed' }).click()
   await expect(seeds.getByRole('listitem').filter({ hasText: 'from Press Room' })).toBeVisible()

@@ -55,7 +55,7 @@ const says = (event: FishEvent) =>
       :writes="writes"
     />
     <FeedLog :system="system" :fish="fish.data.value" :writes="writes" />
-    <section v-if="fish.data.value.events.length" class="part" aria-label="Came and went">
+    <section v-if="fish.data.value.events.length" class="part" aria-label="Arrivals, moves and losses">
       <h2>Arrivals, moves and losses</h2>
       <ul class="rows">
         <li v-for="event in fish.data.value.events" :key="event.id">
