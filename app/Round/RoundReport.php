@@ -184,7 +184,7 @@ final readonly class RoundReport
             ? array_map(static fn(Message $one): string => $one->text, array_slice($start->says, 0, 1))
             : [
                 Message::of($minutes <= 0 ? 'model.fish_in_change_now' : 'model.fish_in_change_later', [
-                    'litres' => Format::number((float) $start->changeL(), 3),
+                    'litres' => Format::about((float) $start->changeL(), 3),
                     'hours' => Format::number($minutes / 60, 2),
                 ])->text,
             ];

@@ -23,6 +23,16 @@ export async function go(page: Page, group: string, name: string): Promise<void>
   await ways.getByRole('link', { name, exact: true }).last().click()
 }
 
+/** What can be pressed and is less than 44 px high; a box that is ticked is pressed by its label. */
+export async function tooSmall(page: Page): Promise<string[]> {
+  return page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('a, button, select, summary, input:not([type=checkbox])')]
+      .filter((one) => one.offsetParent !== null)
+      .filter((one) => (one.closest('.n-input') ?? one).getBoundingClientRect().height < 43.5)
+      .map((one) => `${one.tagName} ${one.textContent.trim() || one.getAttribute('aria-label')}`),
+  )
+}
+
 /** No violation that keeps somebody from using the page. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()

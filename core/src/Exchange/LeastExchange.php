@@ -41,7 +41,7 @@ final readonly class LeastExchange
 
     public function says(): Message
     {
-        $litres = static fn(float $value): string => Format::number($value, 3);
+        $litres = static fn(float $value): string => Format::about($value, 3);
         $values = [
             'school' => lcfirst($this->school),
             'week' => $litres($this->weekL()),

@@ -138,7 +138,7 @@ final readonly class AmmoniaAnswer
             AnswerStep::to(
                 Cause::Ammonia,
                 Message::of($code, [
-                    'litres' => Format::about($change->share * $now->volumeL),
+                    'litres' => Format::about($change->share * $now->volumeL, 3),
                     'pct' => Format::number($change->pct(), 2),
                     'days' => $change->days,
                 ]),

@@ -40,7 +40,7 @@ final readonly class NewWaterAnswer
             AnswerStep::to(
                 $cause,
                 Message::of($conditions ? 'incident.new_water_conditioner' : 'incident.new_water_thiosulfate', [
-                    'litres' => Format::about($litres),
+                    'litres' => Format::about($litres, 3),
                 ]),
                 Message::of($tested === null ? 'incident.new_water_untested' : 'incident.new_water_before_fish', [
                     'chlorine' => Format::number($chlorine, 2),

@@ -112,7 +112,7 @@ final readonly class NitrateAnswer
             AnswerStep::to(
                 Cause::Nitrate,
                 Message::of($code, [
-                    'litres' => Format::about($change->share * $now->volumeL),
+                    'litres' => Format::about($change->share * $now->volumeL, 3),
                     'pct' => Format::number($change->pct(), 2),
                     'days' => $change->days,
                 ]),

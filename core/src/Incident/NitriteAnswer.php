@@ -107,7 +107,7 @@ final readonly class NitriteAnswer
             AnswerStep::to(
                 Cause::Nitrite,
                 Message::of('incident.nitrite_change', [
-                    'litres' => Format::about($change->share * $now->volumeL),
+                    'litres' => Format::about($change->share * $now->volumeL, 3),
                     'pct' => Format::number($change->pct(), 2),
                 ]),
                 Message::of('incident.nitrite_why_leaves', ['after' => Format::number($change->after, 2)]),

@@ -91,7 +91,7 @@ final readonly class OffLimits
                     ? AnswerStep::to(Cause::Salty, Message::of('incident.salty_change_some'), page: 'water')
                     : AnswerStep::to(
                         Cause::Salty,
-                        Message::of('incident.salty_change', ['litres' => Format::number($litres, 3)]),
+                        Message::of('incident.salty_change', ['litres' => Format::about($litres, 3)]),
                         Message::of('incident.salty_why_only_changes'),
                         'water',
                     )->changing(100 * $change->share),

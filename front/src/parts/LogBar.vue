@@ -290,7 +290,15 @@ mark {
 
 @media (max-width: 720px) {
   .for {
-    padding-left: 1rem;
+    padding: 0 0.5rem 0 1rem;
+  }
+
+  .for > .small {
+    display: none;
+  }
+
+  .for select {
+    min-height: 44px;
   }
 
   .understood {

@@ -44,7 +44,7 @@ export function overrides(theme: Theme): GlobalThemeOverrides {
       errorColor: c.rust,
       dividerColor: c.hair,
       borderColor: c.hair,
-      heightMedium: '40px',
+      heightMedium: '44px',
       heightLarge: '48px',
     },
     Input: field,

@@ -11,6 +11,11 @@ const props = defineProps<{
 }>()
 defineEmits<{ fill: [] }>()
 const named = computed(() => props.step.page && labelOf(props.step.page))
+/** What is to be changed is the number to be read at arm's length. */
+const said = computed(() => {
+  const [, before, litres, after] = /^(Change )([\d,.]+ L(?: \([\d.]+ %\))?)(.*)$/s.exec(props.step.do) ?? []
+  return before ? [before, litres, after] : [props.step.do, '', '']
+})
 const filled = computed(() => Object.keys(props.step.fill).length > 0)
 </script>
 
@@ -18,7 +23,9 @@ const filled = computed(() => Object.keys(props.step.fill).length > 0)
 <template>
   <div>
     <p class="do">
-      {{ step.do }} <b v-if="step.measure" class="amount">{{ step.measure }}</b>
+      {{ said[0] }}<b v-if="said[1]" class="amount">{{ said[1] }}</b
+      >{{ said[2] }}
+      <b v-if="step.measure" class="amount">{{ step.measure }}</b>
       <template v-if="step.page">
         <button v-if="here && filled" type="button" class="link-button small" @click="$emit('fill')">
           Fill it in

@@ -153,7 +153,7 @@ form {
 input {
   flex: 1;
   min-width: 0;
-  min-height: 40px;
+  min-height: 44px;
 }
 
 @media (max-width: 720px) {

@@ -30,8 +30,8 @@ const numbered = computed(() => {
 <template>
   <p v-if="query.isError.value && !trouble" class="fault" role="alert">{{ query.error.value?.message }}</p>
   <p v-else-if="!trouble" class="soft">Working out what to do …</p>
-  <template v-else>
-    <fieldset class="signs">
+  <div v-else class="whole">
+    <fieldset class="signs" :class="{ below: trouble.causes.length && !seen }">
       <legend>What do you see?</legend>
       <label v-for="sign in trouble.signs" :key="sign.id" :class="{ on: sign.seen }"
         ><input
@@ -94,7 +94,7 @@ const numbered = computed(() => {
         >ammonia, feed in trouble, salt</RouterLink
       >. If fish lie over or keep gasping, call a veterinarian.
     </p>
-  </template>
+  </div>
 </template>
 
 <style scoped>
@@ -106,6 +106,17 @@ const numbered = computed(() => {
   display: block;
   padding: 0.4rem 0;
   border-bottom: 1px solid var(--hair);
+}
+
+/* Where the readings say what to do, that comes before the question what one sees. */
+.whole {
+  display: flex;
+  flex-direction: column;
+}
+
+.below {
+  order: 1;
+  margin-top: 2rem !important;
 }
 
 .signs {

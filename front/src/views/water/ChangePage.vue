@@ -15,6 +15,7 @@ import ChangesBooked from './ChangesBooked.vue'
 import GoalPlan from './GoalPlan.vue'
 import SchoolsTable from './SchoolsTable.vue'
 import { openSlip } from '@/state/slip'
+import { figures } from '@/units/number'
 import { useWaterForm, whole } from './useWaterForm'
 
 const props = defineProps<{ system: System }>()
@@ -100,7 +101,7 @@ const BOUNDS: Record<string, string> = {
         {{
           typed || !page.change
             ? 'One change'
-            : `This change: ${whole(page.change.litres)} L, ${whole(page.change.pct)} %`
+            : `This change: ${figures(page.change.litres)} L (${whole(page.change.pct)} %)`
         }}
       </h2>
       <form novalidate @submit.prevent="book.send({})">
@@ -162,7 +163,7 @@ const BOUNDS: Record<string, string> = {
                 <th>&nbsp;</th>
                 <th>now</th>
                 <th>new water</th>
-                <th>after {{ whole(page.change.litres) }} L ({{ whole(page.change.pct) }} %)</th>
+                <th>after {{ figures(page.change.litres) }} L ({{ whole(page.change.pct) }} %)</th>
               </tr>
             </thead>
             <tbody>
