@@ -53,6 +53,7 @@ final class AgreementTest extends TestCase
         $this->nothingPastActLacksSteps($system, $page);
         $this->doingWhatIsOrderedHelps($system);
         $this->cleanWaterBringsNoNitrate($system);
+        $this->saysItPlainly($system);
         $before = $this->standing($system);
 
         $this->lessRuns($system);
@@ -72,6 +73,39 @@ final class AgreementTest extends TestCase
             $this->standing($system)['takes'],
             'time without ammonia never grows a filter',
         );
+    }
+
+    /** No exponent, no row of digits that nobody measures; and what is wrong is said with what to do about it. */
+    private function saysItPlainly(System $system): void
+    {
+        foreach (['', 'capacity', 'filter', 'maturing', 'fish', 'water', 'dose', 'trouble', 'plumbing'] as $of) {
+            $page = $this->page($system, $of);
+            // What is carried over into a field is exact, so that both pages come to the same amount.
+            foreach (array_keys($page['causes'] ?? []) as $i) {
+                $page['causes'][$i]['steps'] = array_map(
+                    static fn(array $step): array => array_diff_key($step, ['fill' => 0]),
+                    $page['causes'][$i]['steps'],
+                );
+            }
+            array_walk_recursive($page, static function (mixed $text, int|string $key) use ($of): void {
+                if (
+                    !is_string($text) ||
+                    in_array($key, ['id', 'visit', 'water', 'citation', 'version', 'at', 'taken_at'], true)
+                ) {
+                    return;
+                }
+                self::assertDoesNotMatchRegularExpression('/\d[eE][+-]?\d|\bNAN\b|\bINF\b/', $text, "{$of} {$key}");
+                preg_match_all('/\d[\d,]*\.\d+/', $text, $numbers);
+                foreach ($numbers[0] as $number) {
+                    $digits = strlen(ltrim((string) preg_replace('/\D/', '', $number), '0'));
+                    self::assertLessThanOrEqual(5, $digits, "{$number} in “{$text}”, {$of} {$key}");
+                }
+            });
+        }
+        $worst = $this->page($system)['water']['worst'];
+        if ($worst !== null) {
+            self::assertMatchesRegularExpression('/[.:] [A-Z0-9a-z].*[.]$/s', $worst, 'the cause, then the deed');
+        }
     }
 
     /** @param  array<string, mixed>  $page */

@@ -115,7 +115,7 @@ svg {
 }
 
 .pump {
-  stroke-dasharray: 5 2;
+  stroke-width: 2.6;
 }
 
 .bypassed {
@@ -133,7 +133,7 @@ a:hover .box {
 }
 
 text {
-  font-size: 12px;
+  font-size: 13px;
   text-anchor: middle;
   fill: var(--ink);
 }
