@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use App\Models\Reading;
 use App\Models\Site;
 use App\Models\Visit;
-use Ironwort\Core\Words\Message;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Words\Message;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
