@@ -20,7 +20,7 @@ use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Measure\Format;
-use Ironwort\Core\Measure\TypedNumber;
+use Ironwort\Core\Measure\TypedQuantity;
 use Ironwort\Core\Measure\UnreadableNumber;
 use Ironwort\Core\Words\Message;
 
@@ -289,12 +289,10 @@ final readonly class BenchReport
     private static function read(Input $input, ?Parameter $parameter, string $text): float|string|bool
     {
         return match (true) {
-            // Salt is spoken of in percent as often as in g/L.
-            $input->unit === 'g/L' && str_ends_with($text, '%') => 10 * TypedNumber::read(rtrim($text, '% '))->value,
             $input->type === InputType::Flag => $text === 'yes',
             $input->type !== InputType::Number => $text,
             $parameter !== null => TypedReading::read($parameter, $text, null)->value,
-            default => TypedNumber::read($text)->value,
+            default => TypedQuantity::read($text, $input->unit),
         };
     }
 }

@@ -7,7 +7,7 @@ namespace App\Dosing;
 use App\Forms\LocalTime;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Measure\TypedNumber;
+use Ironwort\Core\Measure\TypedQuantity;
 use Ironwort\Core\Measure\UnreadableNumber;
 
 /**
@@ -61,7 +61,7 @@ final readonly class DoseForm
             return null;
         }
         try {
-            $amount = TypedNumber::read($text)->value;
+            $amount = TypedQuantity::read($text, $this->givenUnit() ?? '');
         } catch (UnreadableNumber $fault) {
             throw BadInput::at('given_amount', $fault->getMessage());
         }

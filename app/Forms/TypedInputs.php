@@ -8,7 +8,7 @@ use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\InputType;
 use Ironwort\Core\Calc\Intake;
-use Ironwort\Core\Measure\TypedNumber;
+use Ironwort\Core\Measure\TypedQuantity;
 use Ironwort\Core\Measure\UnreadableNumber;
 
 /**
@@ -55,7 +55,7 @@ final readonly class TypedInputs
             }
             if ($input->type === InputType::Number && is_string($value)) {
                 try {
-                    $value = TypedNumber::read($value)->value;
+                    $value = TypedQuantity::read($value, $input->unit);
                 } catch (UnreadableNumber $fault) {
                     $errors[$path . $input->key] = $fault->getMessage();
                 }

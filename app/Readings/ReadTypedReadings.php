@@ -20,12 +20,16 @@ final class ReadTypedReadings
     /** @var array<string, string> by `readings.PARAMETER` */
     public array $errors = [];
 
+    /** @var array<string, array{typed?: ?string, unit?: ?string}> as they are kept, each with its unit */
+    public readonly array $rows;
+
     /**
      * @param  array<string, array{typed?: ?string, unit?: ?string}>  $rows  by parameter
      * @param  array<string, Kit>  $kits  the usual kit of each parameter
      */
-    public function __construct(public readonly array $rows, array $kits = [])
+    public function __construct(array $rows, array $kits = [])
     {
+        $read = $rows;
         foreach ($rows as $key => $row) {
             $typed = trim($row['typed'] ?? '');
             if ($typed === '') {
@@ -38,16 +42,21 @@ final class ReadTypedReadings
                 continue;
             }
             try {
+                // A unit typed behind the number goes before the one that stands beside the field.
+                [$number, $named] = TypedReading::withUnit($parameter, $typed);
+                $unit = $named ?? ($row['unit'] ?? null);
+                $read[$key] = ['typed' => $number, 'unit' => $unit];
                 $this->readings[$key] = TypedReading::read(
                     $parameter,
-                    $typed,
-                    $row['unit'] ?? null,
-                    self::kit($kits[$key] ?? null, $row['unit'] ?? null),
+                    $number,
+                    $unit,
+                    self::kit($kits[$key] ?? null, $unit),
                 );
             } catch (UnreadableReading $fault) {
                 $this->errors["readings.{$key}"] = $fault->getMessage();
             }
         }
+        $this->rows = $read;
     }
 
     /** A kit speaks for what is typed in the unit it is marked in, and for nothing else. */

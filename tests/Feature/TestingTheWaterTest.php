@@ -51,6 +51,19 @@ final class TestingTheWaterTest extends TestCase
             ->assertJsonPath('visits.0.by', 'Owner');
     }
 
+    public function test_a_unit_typed_behind_a_number_goes_before_the_one_beside_the_field(): void
+    {
+        $this->book([
+            'temp_c' => ['typed' => '64.4 °F', 'unit' => 'c'],
+            'no3_n_mg_l' => ['typed' => '5n', 'unit' => 'mg_l_no3'],
+        ])->assertCreated();
+        $kept = Reading::query()->get()->keyBy('parameter');
+        self::assertSame(['64.4', 'f'], [$kept['temp_c']->typed, $kept['temp_c']->unit]);
+        self::assertEqualsWithDelta(18.0, $kept['temp_c']->value, 1e-9);
+        self::assertSame(['5', 'mg_l_n'], [$kept['no3_n_mg_l']->typed, $kept['no3_n_mg_l']->unit]);
+        self::assertEqualsWithDelta(5.0, $kept['no3_n_mg_l']->value, 1e-9);
+    }
+
     public function test_the_same_visit_sent_twice_is_booked_once(): void
     {
         $this->book($this->typed(['ph' => '7.8']))->assertCreated();

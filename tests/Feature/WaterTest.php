@@ -207,6 +207,8 @@ final class WaterTest extends TestCase
         $this->source();
         // 2 × 1 m of bay: 20 L to the centimetre.
         self::assertEqualsWithDelta(200, $this->water('?level_cm=10')['change']['litres'], 1e-6);
+        self::assertEqualsWithDelta(100 * 3.785411784, $this->water('?change_l=100%20gal')['change']['litres'], 1e-6);
+        self::assertStringContainsString('L', $this->water('?change_l=100%20kg')['errors']['change_l']);
         self::assertEqualsWithDelta(350, $this->water('?meter_before=1200&meter_after=1550')['change']['litres'], 1e-9);
         self::assertStringContainsString(
             'backwards',

@@ -11,6 +11,7 @@ use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Measure\TypedNumber;
+use Ironwort\Core\Measure\TypedQuantity;
 use Ironwort\Core\Measure\UnreadableNumber;
 use Ironwort\Core\Water\Oxygen;
 
@@ -44,19 +45,6 @@ final readonly class LogLine
     ];
 
     /** Suffix behind a number to unit id. */
-    private const SUFFIXES = [
-        'n' => 'mg_l_n',
-        'no3' => 'mg_l_no3',
-        'no2' => 'mg_l_no2',
-        'nh4' => 'mg_l_nh4',
-        'nh3' => 'mg_l_nh3',
-        'dkh' => 'dkh',
-        'caco3' => 'mg_l_caco3',
-        'meq' => 'meq_l',
-        'c' => 'c',
-        'f' => 'f',
-    ];
-
     /**
      * @param  list<LogEntry>  $entries
      * @param  list<LogFault>  $faults
@@ -384,14 +372,7 @@ final readonly class LogLine
     /** @param  ?array{?string, Kit}  $kit */
     private static function entry(Parameter $parameter, string $text, ?array $kit): LogEntry
     {
-        $typed = $text;
-        $unit = null;
-        if (preg_match('/^([<>]?[\d.,]+(?:x\d+)?)([a-wyz%][a-z0-9]*)$/i', $text, $parts) === 1) {
-            $typed = $parts[1];
-            $unit =
-                self::suffix($parameter, strtolower($parts[2])) ??
-                throw new UnreadableReading("“{$parts[2]}” is not a unit known here.");
-        }
+        [$typed, $unit] = TypedReading::withUnit($parameter, $text);
 
         $speaks =
             $kit !== null &&
@@ -403,15 +384,6 @@ final readonly class LogLine
             $typed,
             $unit ?? ($parameter->units()[0] ?? null)?->value,
         );
-    }
-
-    private static function suffix(Parameter $parameter, string $suffix): ?string
-    {
-        return $parameter === Parameter::Hardness && $suffix === 'dgh'
-            ? 'dgh'
-            : ($suffix === '%' && $parameter === Parameter::Salinity
-                ? 'pct'
-                : self::SUFFIXES[$suffix] ?? null);
     }
 
     /** Whether a word begins something of its own: a code, a number, a time, a bay, feed, a change or a note. */
@@ -433,7 +405,9 @@ final readonly class LogLine
             return null;
         }
         try {
-            $value = TypedNumber::read(rtrim(mb_strtolower($said->text), 'l%'))->value;
+            $value = str_ends_with($said->text, '%')
+                ? TypedNumber::read(rtrim($said->text, '%'))->value
+                : TypedQuantity::read($said->text, 'L');
         } catch (UnreadableNumber) {
             return null;
         }

@@ -20,6 +20,7 @@ final readonly class LogSheet
         't 64f' => 'temperature in °F',
         'wc 10%' => 'a water change of a tenth',
         'wc 900' => 'a water change of 900 L',
+        'wc 240gal' => 'a water change of 240 US gallons; impgal for imperial ones',
         'feed 220' => '220 g of feed',
         'pump off' => 'the pump is off; “pump on” when it runs again',
         'uv alternate' => 'the UV lamp on alternate days',

@@ -19,6 +19,21 @@ use Ironwort\Core\Measure\UnreadableNumber;
  */
 final readonly class TypedReading
 {
+    /** Units as they are typed behind a number. */
+    private const SUFFIXES = [
+        'n' => 'mg_l_n',
+        'no3' => 'mg_l_no3',
+        'no2' => 'mg_l_no2',
+        'nh4' => 'mg_l_nh4',
+        'nh3' => 'mg_l_nh3',
+        'dkh' => 'dkh',
+        'caco3' => 'mg_l_caco3',
+        'meq' => 'meq_l',
+        'c' => 'c',
+        'f' => 'f',
+        'g/l' => 'g_l',
+    ];
+
     /**
      * @param  ?string  $unit  id of a unit; the keeper's usual one when null
      *
@@ -26,7 +41,8 @@ final readonly class TypedReading
      */
     public static function read(Parameter $parameter, string $typed, ?string $unit, ?Kit $kit = null): Reading
     {
-        $chosen = self::unit($parameter, $unit);
+        [$typed, $named] = self::withUnit($parameter, trim($typed));
+        $chosen = self::unit($parameter, $named ?? $unit);
         [$typed, $bound, $thinned] = self::apart($parameter, trim($typed));
         try {
             $number = TypedNumber::read($typed);
@@ -63,6 +79,28 @@ final readonly class TypedReading
                 $kit?->atItsEnd($number->value) === true ? $most : max($value, $high),
             ),
         );
+    }
+
+    /**
+     * What is typed apart from the unit that is typed with it, as `64f` or `4.5n`.
+     *
+     * @return array{string, ?string} the number, and the id of the unit; null where none was typed
+     *
+     * @throws UnreadableReading for a unit that is not known
+     */
+    public static function withUnit(Parameter $parameter, string $text): array
+    {
+        if (preg_match('/^([<>]?\s*[\d.,]+(?:\s*[x×]\s*\d+)?)\s*([a-wyz°%][a-z0-9\/ °]*)$/iu', $text, $parts) !== 1) {
+            return [$text, null];
+        }
+        $suffix = str_replace([' ', '°'], '', mb_strtolower($parts[2]));
+        $unit = match (true) {
+            $parameter === Parameter::Hardness && $suffix === 'dgh' => Unit::HardnessDegree->value,
+            $parameter === Parameter::Salinity && $suffix === '%' => Unit::Percent->value,
+            default => self::SUFFIXES[$suffix] ?? null,
+        };
+
+        return [trim($parts[1]), $unit ?? throw new UnreadableReading("“{$parts[2]}” is not a unit known here.")];
     }
 
     /** @return array{string, ?string, float} the number, “>” or “<”, and how far the sample was thinned */

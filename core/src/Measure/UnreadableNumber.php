@@ -17,6 +17,12 @@ final class UnreadableNumber extends \RuntimeException
         return new self('“' . mb_substr($typed, 0, 20) . '” is not a number.');
     }
 
+    /** @param  string  $unit  of the field */
+    public static function otherUnit(string $typed, string $unit): self
+    {
+        return new self('“' . mb_substr($typed, 0, 20) . "” is not a unit of this field. It is in {$unit}.");
+    }
+
     public static function ambiguous(string $typed): self
     {
         return new self(

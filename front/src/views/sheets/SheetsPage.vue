@@ -77,6 +77,10 @@ const print = () => window.print()
           <dd>{{ row.books }}</dd></template
         >
       </dl>
+      <p class="soft">
+        Every field takes another unit behind the number: 2600 gal, 2200 imp gal, 64f, 5 lb, 8 oz, 6 ft, 4 in,
+        2.5 gpm, 107 caco3, 0.3%.
+      </p>
     </section>
     <section v-else aria-label="Chemicals">
       <h2>Order of work with chemicals</h2>
