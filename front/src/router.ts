@@ -9,6 +9,7 @@ export const router = createRouter({
     { path: '/shelf', name: 'shelf', component: () => import('./views/shelf/ShelfPage.vue') },
     { path: '/begin', name: 'begin', component: () => import('./views/begin/BeginPage.vue') },
     { path: '/sheets', name: 'sheets', component: () => import('./views/sheets/SheetsPage.vue') },
+    { path: '/you', name: 'you', component: () => import('./views/you/YouPage.vue') },
     { path: '/new', name: 'new', component: () => import('./views/home/NewSystemPage.vue') },
     {
       path: '/:system',

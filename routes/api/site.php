@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Writing;
+use App\Site\PasswordController;
 use App\Site\SessionController;
 use App\Site\SystemController;
 use Illuminate\Support\Facades\Route;
@@ -12,6 +13,7 @@ Route::post('session', [SessionController::class, 'store']);
 
 Route::middleware('auth')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
+    Route::put('session/password', [PasswordController::class, '__invoke']);
     Route::get('systems', [SystemController::class, 'index']);
     Route::get('systems/{system}', [SystemController::class, 'show']);
 

@@ -73,7 +73,7 @@ final class MaturingTest extends TestCase
         $this->log('am 2');
         self::assertStringContainsString('KH not tested', $this->start()['says']);
         $this->log('kh 8');
-        self::assertStringContainsString('three more readings', $this->start()['says']);
+        self::assertStringContainsString('four readings', $this->start()['says']);
     }
 
     public function test_a_start_fed_from_a_bottle_is_followed_to_its_day(): void

@@ -8,6 +8,7 @@ use App\Models\Role;
 use App\Models\Site;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Tests\TestCase;
 
@@ -42,6 +43,40 @@ final class SignInTest extends TestCase
         $this->postJson('/api/session', ['email' => 'owner@yard.example', 'password' => 'a long password'])
             ->assertStatus(429)
             ->assertJsonStructure(['errors' => ['password']]);
+    }
+
+    public function test_a_person_gives_themselves_a_new_password_and_every_other_session_ends(): void
+    {
+        $reader = $this->person('reads@yard.example', Role::Reader);
+        $this->putJson('/api/session/password', [])->assertUnauthorized();
+        $this->actingAs($reader);
+        DB::table('sessions')->insert([
+            'id' => 'elsewhere',
+            'user_id' => $reader->id,
+            'payload' => '',
+            'last_activity' => 0,
+        ]);
+        $change = fn(string $now, string $new) => $this->putJson('/api/session/password', [
+            'password_now' => $now,
+            'password_new' => $new,
+        ]);
+        $change('a guess', 'a newer password')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['password_now']]);
+        $change('a long password', 'short')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['password_new']]);
+        $change('a long password', 'a long password')->assertUnprocessable();
+        self::assertTrue(DB::table('sessions')->where('id', 'elsewhere')->exists());
+
+        $change('a long password', 'a newer password')->assertNoContent();
+        self::assertFalse(DB::table('sessions')->where('id', 'elsewhere')->exists());
+        self::assertTrue(Hash::check('a newer password', (string) $reader->fresh()?->getAuthPassword()));
+        $this->getJson('/api/systems')->assertOk();
+        for ($try = 0; $try < 6; $try++) {
+            $change('a guess', 'another password');
+        }
+        $change('a newer password', 'another password')->assertStatus(429);
     }
 
     public function test_each_empty_field_is_named(): void

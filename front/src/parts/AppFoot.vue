@@ -68,7 +68,9 @@ const signOut = useMutation({
     <span class="right">
       <RouterLink to="/shelf">Shelf</RouterLink>
       <RouterLink to="/sheets">Sheets</RouterLink>
-      <span class="soft who">{{ person.name }}<template v-if="!person.writes">, reads only</template></span>
+      <RouterLink to="/you" class="who"
+        >{{ person.name }}<template v-if="!person.writes">, reads only</template></RouterLink
+      >
       <button type="button" class="link-button" @click="switchTheme">
         {{ theme === 'day' ? 'Night' : 'Day' }}
       </button>
