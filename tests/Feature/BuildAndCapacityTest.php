@@ -99,12 +99,12 @@ final class BuildAndCapacityTest extends TestCase
             'length_m' => '3',
             'width_a_m' => '0',
             'width_b_m' => '',
-            'depth_m' => '1 m',
+            'depth_m' => '1 kg',
         ];
         $this->putJson('/api/systems/long-vat/vessels/' . self::A, $wedge)
             ->assertUnprocessable()
             ->assertJsonPath('errors.width_a_m', 'Width at one end is 0 m; it must be 0.01 to 100 m.')
-            ->assertJsonPath('errors.depth_m', '“1 m” is not a number.');
+            ->assertJsonPath('errors.depth_m', '“kg” is not a unit of this field. It is in m.');
         $this->putJson('/api/systems/long-vat/vessels/' . self::A, [...$wedge, 'width_a_m' => '2', 'depth_m' => '1'])
             ->assertUnprocessable()
             ->assertJsonPath('errors.width_b_m', 'Width at the other end is needed for this shape.');
