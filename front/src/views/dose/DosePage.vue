@@ -41,10 +41,14 @@ const scale = useLocalStorage('scale-g', '')
 const typed = ref<Record<string, string>>(
   Object.fromEntries(Object.entries(filled).map(([key, text]) => [key, String(text ?? '')])),
 )
+function fillOf(step: Step | undefined): Record<string, string> {
+  return Object.fromEntries(Object.entries(step?.fill ?? {}).filter(([key]) => key !== 'thing'))
+}
 const met = ref<string[]>([])
 const reason = ref('')
-watch(thing, () => {
-  typed.value = {}
+watch(thing, (chosen) => {
+  // What Trouble asks for of it today is filled in: the amount is the same on both pages.
+  typed.value = fillOf(today.steps.value.find((step) => step.fill.thing === chosen))
   met.value = []
   reason.value = ''
   stock.value = ''
@@ -78,10 +82,9 @@ const groups = computed(() => {
 })
 const untested = computed(() => page.value?.state.filter((row) => row.stale) ?? [])
 async function fill(step: Step): Promise<void> {
-  const { thing: wanted, ...rest } = step.fill
-  thing.value = wanted ?? ''
+  thing.value = step.fill.thing ?? ''
   await nextTick()
-  typed.value = { ...rest }
+  typed.value = fillOf(step)
 }
 const unmet = computed(() => found.value?.conditions.filter(({ code }) => !met.value.includes(code)) ?? [])
 const already = ref({ amount: '', at: '' })
