@@ -1,4 +1,4 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { type DOMWrapper, flushPromises, mount } from '@vue/test-utils'
 import { ref } from 'vue'
 import { expect, it, vi } from 'vitest'
 import ReadingFields from './ReadingFields.vue'
@@ -20,7 +20,7 @@ vi.mock('@/api/queries', () => ({
   }),
 }))
 
-it('keeps each reading with the unit it is typed in, forgets what is rubbed out, and tells faults at their field', async () => {
+it('keeps readings with their unit, forgets what is rubbed out, tells faults at their field', async () => {
   const fields = mount(ReadingFields, {
     props: {
       keys: ['no3_n_mg_l', 'ph'],
@@ -29,7 +29,10 @@ it('keeps each reading with the unit it is typed in, forgets what is rubbed out,
       'onUpdate:modelValue': (value) => fields.setProps({ modelValue: value }),
     },
   })
-  const [nitrate, ph] = fields.findAll('input')
+  const [nitrate, ph] = fields.findAll('input') as [
+    DOMWrapper<HTMLInputElement>,
+    DOMWrapper<HTMLInputElement>,
+  ]
   await nitrate.setValue('30')
   await ph.setValue('7.9')
   await flushPromises()

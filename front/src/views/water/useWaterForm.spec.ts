@@ -28,7 +28,7 @@ async function form(query = '') {
     defineComponent(() => {
       made = useWaterForm(
         () => 'vat',
-        (page) => (page ? { change_l: '900' } : {}),
+        (page): Record<string, string> => (page ? { change_l: '900' } : {}),
       )
       return () => h('div')
     }),
