@@ -96,7 +96,7 @@ function toTheLine() {
   <form class="log" role="search" aria-label="Log bar" @submit.prevent="submit">
     <div class="entry">
       <label class="for small soft">
-        Log for
+        <span class="word">Log for</span>
         <select
           :value="slug"
           aria-label="System to log for"
@@ -293,7 +293,7 @@ mark {
     padding: 0 0.5rem 0 1rem;
   }
 
-  .for > .small {
+  .for > .word {
     display: none;
   }
 

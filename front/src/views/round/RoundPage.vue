@@ -7,6 +7,9 @@ const round = useRound()
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 const rows = computed(() => round.data.value?.rows ?? [])
+/** What cannot wait until one comes to it in walking order. */
+const urgent = computed(() => rows.value.filter((row) => row.state === 'act' || row.state === 'emergency'))
+const due = computed(() => rows.value.filter((row) => row.due.length || row.doses.length || row.water.length))
 </script>
 
 <template>
@@ -17,6 +20,12 @@ const rows = computed(() => round.data.value?.rows ?? [])
         {{ round.data.value?.walked }} of {{ rows.length }} looked at; worst first, then in walking order
       </p>
     </div>
+    <p v-if="rows.length" class="first">
+      <template v-if="urgent.length"
+        ><b>{{ urgent.map((row) => row.name).join(', ') }}</b> first: act now.</template
+      ><template v-else>No system needs action now.</template>
+      {{ due.length ? `Something is due at ${due.length} of ${rows.length}.` : 'Nothing is due.' }}
+    </p>
     <p v-if="round.isError.value" class="fault" role="alert">{{ round.error.value?.message }}</p>
     <p v-else-if="round.isPending.value" class="soft">Loading what is due …</p>
     <p v-else-if="!rows.length">
@@ -28,3 +37,10 @@ const rows = computed(() => round.data.value?.rows ?? [])
     </ul>
   </div>
 </template>
+
+<style scoped>
+.first {
+  margin-bottom: 0.6rem;
+  font-size: 1.35rem;
+}
+</style>
