@@ -47,7 +47,7 @@ export default ts.config(
           default: 'disallow',
           policies: [
             may('start', 'view', 'parts', 'state', 'api', 'theme', 'ways', 'words'),
-            may('view', 'parts', 'state', 'api', 'units', 'theme', 'ways'),
+            may('view', 'parts', 'state', 'api', 'units', 'theme', 'ways', 'words'),
             may('parts', 'state', 'api', 'units', 'theme', 'ways', 'words'),
             may('state', 'api', 'theme'),
             may('units', 'api'),

@@ -54,7 +54,7 @@ enum Cause: string
             self::Cloudy => 'Cloudy water',
             self::Shock => 'Water too different',
             self::Nitrate => 'Nitrate',
-            self::Overloaded => 'More than the filter can take',
+            self::Overloaded => 'An overloaded filter',
             self::Sickness => 'Sickness',
             self::Bloom => 'Green water',
         };

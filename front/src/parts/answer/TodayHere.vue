@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '@/words/inSentence'
 import StepLine from './StepLine.vue'
 import type { Step } from './useToday'
 
@@ -11,7 +12,7 @@ defineEmits<{ fill: [step: Step] }>()
   <section class="today" aria-label="Today">
     <template v-if="steps.length">
       <p class="soft small">
-        For {{ causes.join(', ').toLowerCase() }}, in this order.
+        For {{ causes.map(inSentence).join(', ') }}, in this order.
         <RouterLink :to="{ name: 'trouble', params: { system: slug } }">All steps</RouterLink>
       </p>
       <ol>

@@ -15,6 +15,7 @@ import FormField from '@/parts/FormField.vue'
 import ReadingStrip from '@/parts/ReadingStrip.vue'
 import { lastBooked } from '@/state/booked'
 import { date } from '@/units/time'
+import { inSentence } from '@/words/inSentence'
 import TestRow from './TestRow.vue'
 
 const props = defineProps<{ system: System }>()
@@ -192,7 +193,7 @@ function submit(): void {
       >.
     </p>
     <p v-else class="deed">
-      No test is due{{ next ? `. Next: ${next.name.toLowerCase()} ${inTime(next.hours)}` : '' }}. Whatever you
+      No test is due{{ next ? `. Next: ${inSentence(next.name)} ${inTime(next.hours)}` : '' }}. Whatever you
       test counts.
     </p>
     <template #besides>
