@@ -10,9 +10,7 @@ use App\Models\Photo;
 use App\Models\System;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
-use Ironwort\Core\Calc\BadInput;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The book of a system: its entries, its score, words beside numbers, and CSV out and in. */
@@ -30,28 +28,9 @@ final class BookController extends Controller
         return new JsonResponse($score->of($system, $from, $to, $request->pixels()));
     }
 
-    public function note(NoteRequest $request, System $system, string $id): JsonResponse
+    public function note(NoteRequest $request, System $system, string $id, KeepNote $notes): JsonResponse
     {
-        $words = $request->words();
-        $photo = $request->photo();
-        $kept = Note::query()->firstOrCreate(
-            ['id' => strtoupper($id)],
-            [
-                'words' => $words,
-                'seen' => $request->seen(),
-                'taken_at' => Carbon::now(),
-                'site_id' => $system->site_id,
-                'system_id' => $system->id,
-                'user_id' => $this->person($request)->id,
-            ],
-        );
-
-        if (!$kept->wasRecentlyCreated && $kept->words !== $words) {
-            throw BadInput::at('id', 'This note was saved with other words, and those are kept.');
-        }
-        if ($photo !== null) {
-            Photo::query()->firstOrCreate(['id' => strtoupper($id)], [...$photo, 'site_id' => $system->site_id]);
-        }
+        $notes->keep($id, $system, $this->person($request), $request->words(), $request->seen(), $request->photo());
 
         return new JsonResponse(['id' => strtoupper($id)]);
     }

@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace App\Water;
 
 use App\Http\Controller;
-use App\Models\System;
-use App\Models\Trickle;
-use App\Models\WaterChange;
 use App\Models\WaterSource;
 use App\Models\WaterTest;
 use App\Shelf\ShelfReport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Judge\Reading;
 
 /** The waters systems are filled from, and their tests. */
@@ -61,26 +57,11 @@ final class SourceWaterController extends Controller
         return new JsonResponse($this->shelf->of($this->person($request)->site));
     }
 
-    public function remove(Request $request, string $id): JsonResponse
+    public function remove(Request $request, string $id, RemoveSourceWater $waters): JsonResponse
     {
-        $site = $this->person($request)->site_id;
-        $water = WaterSource::query()->where('site_id', $site)->whereKey(strtoupper($id))->first();
-        if ($water !== null) {
-            $filled = System::query()->where('water_id', $water->id)->orderBy('name')->pluck('name');
-            $used =
-                WaterChange::query()->where('water_id', $water->id)->exists() ||
-                Trickle::query()->where('water_id', $water->id)->exists();
-            if ($filled->isNotEmpty() || $used) {
-                throw BadInput::at(
-                    'id',
-                    $filled->isNotEmpty()
-                        ? $filled->implode(', ') . ' filled from it. Choose another source water there first.'
-                        : 'Changes or trickles in the book used it, so it stays.',
-                );
-            }
-            $water->delete();
-        }
+        $site = $this->person($request)->site;
+        $waters->remove($id, $site);
 
-        return new JsonResponse($this->shelf->of($this->person($request)->site));
+        return new JsonResponse($this->shelf->of($site));
     }
 }
