@@ -140,6 +140,7 @@ final readonly class WaterReport
             'due_l' => $least->dueL(),
             'week_l' => $least->weekL(),
             'done_l' => $least->doneL,
+            'trickle_l_h' => $least->trickleLH(),
         ];
     }
 

@@ -39,6 +39,12 @@ final readonly class LeastExchange
         return max(0.0, $this->weekL() - $this->doneL);
     }
 
+    /** The same as a trickle day and night, L/h; null where the school asks for none. */
+    public function trickleLH(): ?float
+    {
+        return $this->shareWeek > 0 ? $this->weekL() / 168 : null;
+    }
+
     public function says(): Message
     {
         $litres = static fn(float $value): string => Format::about($value, 3);

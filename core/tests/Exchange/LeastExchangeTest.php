@@ -20,6 +20,11 @@ final class LeastExchangeTest extends TestCase
         $least = new LeastExchange('Weekly', $share, 10000.0, $done);
         self::assertEqualsWithDelta($due, $least->dueL(), 1e-9);
         self::assertSame($code, $least->says()->code);
+        // A fifth of 10,000 L in the 168 hours of a week; nothing is proposed where nothing is asked for.
+        self::assertSame(
+            $share > 0 ? 11.905 : null,
+            $share > 0 ? round((float) $least->trickleLH(), 3) : $least->trickleLH(),
+        );
     }
 
     public function test_it_says_litres_and_share(): void

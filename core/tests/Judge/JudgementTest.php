@@ -116,7 +116,7 @@ final class JudgementTest extends TestCase
         self::assertSame('may be over 0.5', Sentence::passed($doubtful, $verdict));
     }
 
-    /** Every line of the table, watched and acted on, with fish and without: what to do is said and ends as a sentence. */
+    /** Every line of the table, watched and acted on, with fish and without, says what to do, as a sentence. */
     public function test_whatever_line_is_passed_a_deed_of_its_own_is_said(): void
     {
         $general = ['judge.deed_watch', 'judge.deed_act'];

@@ -7,7 +7,7 @@ defineProps<{ slug: string; steps: Step[]; causes: string[] }>()
 defineEmits<{ fill: [step: Step] }>()
 </script>
 
-<!-- What is to be done here today, before any field; what stands in the slot where the readings ask for nothing here. -->
+<!-- What is to be done here today, before any field; the slot stands where the readings ask for nothing. -->
 <template>
   <section class="today" aria-label="Today">
     <template v-if="steps.length">

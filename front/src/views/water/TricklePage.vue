@@ -11,7 +11,6 @@ import FigureButton from '@/parts/FigureButton.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { openSlip } from '@/state/slip'
-import { figures } from '@/units/number'
 import MeterReadings from './MeterReadings.vue'
 import { useWaterForm, whole } from './useWaterForm'
 
@@ -20,12 +19,10 @@ const props = defineProps<{ system: System }>()
 const TRICKLES = ['pct_per_week', 'flow_l_h', 'jug_s', 'trickle_meter_before'] as const
 const { form, water, page, writes, errors, chosen, clear } = useWaterForm(
   () => props.system.slug,
-  // What the school asks for in a week, day and night; a tenth where it asks for none (common practice, no source).
+  // What the school asks for in a week, day and night.
   (page, typed): Record<string, string> => {
-    const share = page?.minimum && page.volume.value > 0 ? page.minimum.week_l / page.volume.value : 0
-    return TRICKLES.some((key) => typed[key])
-      ? {}
-      : { pct_per_week: share > 0 ? figures(100 * share, 3).replace(',', '') : '10' }
+    const flow = page?.minimum?.trickle_l_h
+    return flow && !TRICKLES.some((key) => typed[key]) ? { flow_l_h: flow.toFixed(6) } : {}
   },
 )
 const KEYS = [
@@ -106,12 +103,15 @@ const HEAT_HINT =
             v-model="form.pct_per_week"
             label="Share"
             unit="% a week"
-            :placeholder="
-              proposing && page.trickle ? whole((100 * 7 * page.trickle.litres) / page.volume.value) : ''
-            "
             :error="fault('pct_per_week')"
           />
-          <TypedField v-model="form.flow_l_h" label="or flow" unit="L/h" :error="fault('flow_l_h')" />
+          <TypedField
+            v-model="form.flow_l_h"
+            label="or flow"
+            unit="L/h"
+            :placeholder="proposing && page.trickle ? whole(page.trickle.flow_l_h) : ''"
+            :error="fault('flow_l_h')"
+          />
           <TypedField
             v-model="form.jug_l"
             label="Your jug"
