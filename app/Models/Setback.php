@@ -43,6 +43,9 @@ final class Setback extends Part
      */
     public static function open(System $system): array
     {
+        if ($system->setbacks->isEmpty()) {
+            return [];
+        }
         $from = Carbon::today($system->site->timezone)->subDays(AfterSetback::DAYS)->toDateString();
 
         return array_values(

@@ -245,12 +245,13 @@ final class System extends Model
     /** Whose limits hold here: fish are judged by the fish, whatever its filter is about. */
     public function judgedAs(): string
     {
-        return $this->life_stage === 'starting'
-            ? LimitTable::inForce(
-                $this->life_stage,
-                $this->loadMissing('fish')->fish->contains(static fn(FishGroup $group): bool => $group->count > 0),
-            )
-            : $this->life_stage;
+        // Asked for every reading of every system of a page: the column itself, without a cast.
+        /** @var string $stage */
+        $stage = $this->attributes['life_stage'];
+
+        return $stage === 'starting'
+            ? LimitTable::inForce($stage, $this->fish->contains(static fn(FishGroup $group): bool => $group->count > 0))
+            : $stage;
     }
 
     /**

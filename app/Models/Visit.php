@@ -51,9 +51,15 @@ final class Visit extends Model
      */
     public static function bookedAt(System $system): Builder
     {
-        $query = self::query()
+        return self::standing()
             ->where('system_id', $system->id)
             ->with(['readings', 'user', 'vessel']);
+    }
+
+    /** @return Builder<self> those that were not withdrawn, the newest first */
+    public static function standing(): Builder
+    {
+        $query = self::query();
         $query->whereNull('withdrawn_at')->orderByDesc('taken_at')->orderByDesc('id');
 
         return $query;

@@ -61,7 +61,7 @@ final readonly class LatestWater
             ->load('visit.user');
         $found = [];
         foreach ($rows as $row) {
-            $found[$row->system_id][$row->parameter->value] = $row;
+            $found[$row->system_id][$row->measured()->value] = $row;
         }
 
         return array_combine($ids, array_map(static fn(string $id): self => new self($found[$id] ?? []), $ids));

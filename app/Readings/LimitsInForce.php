@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Readings;
 
 use App\Models\OwnLimit;
+use App\Models\SchoolChoice;
 use App\Models\System;
+use Illuminate\Database\Eloquent\Collection;
 use Ironwort\Core\Judge\Following;
 use Ironwort\Core\Judge\Limits;
 use Ironwort\Core\Judge\LimitTable;
@@ -20,9 +22,36 @@ final readonly class LimitsInForce
 {
     private const LEAST_MG_L = 0.001;
 
-    public function __construct(private LimitTable $limits, private SchoolTable $schools) {}
+    /** @var \WeakMap<Collection<int, OwnLimit>, array<string, Limits>> by the choices they were worked out from */
+    private \WeakMap $known;
+
+    /** @var \WeakMap<Collection<int, SchoolChoice>, Following> */
+    private \WeakMap $followed;
+
+    public function __construct(private LimitTable $limits, private SchoolTable $schools)
+    {
+        /** @var \WeakMap<Collection<int, OwnLimit>, array<string, Limits>> $known */
+        $known = new \WeakMap();
+        $this->known = $known;
+        /** @var \WeakMap<Collection<int, SchoolChoice>, Following> $followed */
+        $followed = new \WeakMap();
+        $this->followed = $followed;
+    }
 
     public function for(System $system, Parameter $parameter): Limits
+    {
+        $choices = $system->ownLimits;
+        $known = $this->known[$choices] ?? [];
+        $key = "{$system->judgedAs()} {$parameter->value}";
+        if (!isset($known[$key])) {
+            $known[$key] = $this->judgedBy($system, $parameter);
+            $this->known[$choices] = $known;
+        }
+
+        return $known[$key];
+    }
+
+    private function judgedBy(System $system, Parameter $parameter): Limits
     {
         $shipped = $this->usual($system, $parameter);
         $own = $system->ownLimits->firstWhere('parameter', $parameter->value);
@@ -53,6 +82,11 @@ final readonly class LimitsInForce
     }
 
     public function following(System $system): Following
+    {
+        return $this->followed[$system->schools] ??= $this->chosen($system);
+    }
+
+    private function chosen(System $system): Following
     {
         $chosen = [];
         foreach ([...$system->site->schools, ...$system->schools] as $choice) {

@@ -16,12 +16,13 @@ use Ironwort\Core\Measure\Format;
 /** One reading on the scale of its limits: what it is, how it stands, who read it, or what it was worked out from. */
 final readonly class Strip
 {
+    /** @param  ?\Closure(): Figure  $figure  what it was worked out from, made where a page shows it */
     public function __construct(
         public Reading $reading,
         public Verdict $verdict,
         private Limits $limits,
         private ?Entry $entry,
-        private ?Figure $figure,
+        private ?\Closure $figure,
         public bool $fish,
     ) {}
 
@@ -53,7 +54,7 @@ final readonly class Strip
             'taken_at' => $this->entry?->taken_at->toIso8601ZuluString(),
             'age' => $this->entry === null ? null : Age::of($this->entry->taken_at),
             'by' => $this->entry?->visit->user?->name,
-            'figure' => $this->figure?->toArray(),
+            'figure' => $this->figure === null ? null : ($this->figure)()->toArray(),
         ];
     }
 }

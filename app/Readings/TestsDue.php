@@ -48,11 +48,12 @@ final readonly class TestsDue
             ->mapWithKeys(static fn(TestPlan $plan): array => [$plan->parameter => $plan->every_h])
             ->all();
         $tests = [];
+        $now = Carbon::now();
         foreach ($this->schedule->hours($context, $season, $own) as $key => $every) {
             $parameter = Parameter::from($key);
             $dawn = $season?->atDawn($key, $every) ?? false;
             $last = $dawn ? $seen['dawn'][$key] ?? null : $water->get($parameter)?->taken_at;
-            $hours = $last?->diffInHours(Carbon::now());
+            $hours = $last?->diffInHours($now);
             $tests[] = [
                 'parameter' => $key,
                 'name' => $parameter->name() . ($dawn ? ' at dawn' : ''),

@@ -76,7 +76,7 @@ final readonly class WaterMeaning
 
     /**
      * @param  array<string, Reading>  $typed
-     * @return list<array{Reading, Figure}>
+     * @return list<array{Reading, \Closure(): Figure}>
      */
     private function derived(System $system, LatestWater $booked, array $typed): array
     {
@@ -89,17 +89,16 @@ final readonly class WaterMeaning
         ]);
         $salt = $this->saltReading($booked, $typed);
         $salinity = $salt->value ?? 0.0;
-        $ofSalt =
-            $salt === null
-                ? new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water')
-                : $this->origin($salt, $booked, $typed);
+        $ofSalt = fn(): Origin => $salt === null
+            ? new Origin('salinity_g_l', 'Salinity', '0 g/L', 'assumed', 'assumed: fresh water')
+            : $this->origin($salt, $booked, $typed);
         $derived = [];
         if ($ammonia !== null && $ph !== null && $temperature !== null) {
             $derived[] = [
-                ($reading = Derived::unionisedAmmonia($ammonia, $ph, $temperature, $salinity)),
-                new Figure(
+                ($unionised = Derived::unionisedAmmonia($ammonia, $ph, $temperature, $salinity)),
+                fn(): Figure => new Figure(
                     'Un-ionised ammonia',
-                    $reading->value,
+                    $unionised->value,
                     'mg/L as N',
                     'ammonia.unionised',
                     'nh3_n_mg_l',
@@ -115,7 +114,7 @@ final readonly class WaterMeaning
                             $ph,
                             $temperature,
                         ]),
-                        $ofSalt,
+                        $ofSalt(),
                     ],
                 ),
             ];
@@ -123,10 +122,10 @@ final readonly class WaterMeaning
         if ($oxygen !== null && $temperature !== null) {
             $altitude = $system->site->altitude_m;
             $derived[] = [
-                ($reading = Derived::oxygenSaturation($oxygen, $temperature, $salinity, $altitude)),
-                new Figure(
+                ($saturation = Derived::oxygenSaturation($oxygen, $temperature, $salinity, $altitude)),
+                fn(): Figure => new Figure(
                     'Oxygen saturation',
-                    $reading->value,
+                    $saturation->value,
                     '%',
                     'oxygen.percent',
                     'sat_pct',
@@ -141,7 +140,7 @@ final readonly class WaterMeaning
                             $oxygen,
                             $temperature,
                         ]),
-                        $ofSalt,
+                        $ofSalt(),
                         new Origin(
                             'altitude_m',
                             'Altitude',
@@ -157,10 +156,10 @@ final readonly class WaterMeaning
         $alkalinity = $pick(Parameter::Alkalinity);
         if ($ph !== null && $alkalinity !== null && $temperature !== null) {
             $derived[] = [
-                ($reading = Derived::carbonDioxide($ph, $alkalinity, $temperature, $salinity)),
-                new Figure(
+                ($dioxide = Derived::carbonDioxide($ph, $alkalinity, $temperature, $salinity)),
+                fn(): Figure => new Figure(
                     'CO₂',
-                    $reading->value,
+                    $dioxide->value,
                     'mg/L',
                     'carbonate.co2',
                     'co2_mg_l',
@@ -176,7 +175,7 @@ final readonly class WaterMeaning
                             $alkalinity,
                             $temperature,
                         ]),
-                        $ofSalt,
+                        $ofSalt(),
                     ],
                 ),
             ];
@@ -185,8 +184,14 @@ final readonly class WaterMeaning
         return $derived;
     }
 
-    private function strip(System $system, Reading $reading, ?Entry $entry, float $salt, ?Figure $figure = null): Strip
-    {
+    /** @param  ?\Closure(): Figure  $figure */
+    private function strip(
+        System $system,
+        Reading $reading,
+        ?Entry $entry,
+        float $salt,
+        ?\Closure $figure = null,
+    ): Strip {
         $limits = $this->limits->for($system, $reading->parameter)->shielded($salt);
 
         return new Strip(

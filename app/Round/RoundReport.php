@@ -9,6 +9,7 @@ use App\Dosing\CourseReport;
 use App\Maturing\FishIn;
 use App\Models\Age;
 use App\Models\Course;
+use App\Models\NewestOfEach;
 use App\Models\Note;
 use App\Models\Reading;
 use App\Models\Site;
@@ -35,6 +36,10 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class RoundReport
 {
+    private const NOTES = 10;
+
+    private const COURSES = 20;
+
     public function __construct(
         private SystemState $states,
         private TestsDue $tests,
@@ -72,6 +77,8 @@ final readonly class RoundReport
         $versions = Carried::versions($systems);
         $this->states->ahead($systems, $water, $versions);
         $visits = self::lastVisits($systems);
+        $notes = self::notes($systems);
+        $courses = self::courses($systems);
         $rows = [];
         foreach ($systems as $system) {
             $rows[] = $this->row(
@@ -81,6 +88,8 @@ final readonly class RoundReport
                 $dosed,
                 $versions[$system->id] ?? '',
                 $visits[$system->id],
+                $notes[$system->id],
+                $courses[$system->id],
             );
         }
         $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
@@ -98,23 +107,38 @@ final readonly class RoundReport
      */
     private static function lastVisits(Collection $systems): array
     {
-        $visits = [];
-        $all = new Collection();
-        foreach ($systems as $system) {
-            /** @var Collection<int, Visit> $two */
-            $two = Visit::bookedAt($system)->setEagerLoads([])->limit(2)->get();
-            $visits[$system->id] = $two;
-            $all->push(...$two->all());
-        }
-        $all->load('readings');
+        return NewestOfEach::of($systems, Visit::standing()->with('readings'), 2);
+    }
 
-        return $visits;
+    /**
+     * @param  Collection<int, System>  $systems
+     * @return array<string, Collection<int, Note>> what was seen of late, the newest first
+     */
+    private static function notes(Collection $systems): array
+    {
+        $seen = Note::query()->where('taken_at', '>', Carbon::now()->subDays(Rounds::LOOK_AGAIN_D));
+        $seen->whereNull('withdrawn_at')->orderByDesc('taken_at')->orderByDesc('id');
+
+        return NewestOfEach::of($systems, $seen, self::NOTES);
+    }
+
+    /**
+     * @param  Collection<int, System>  $systems
+     * @return array<string, Collection<int, Course>> those that are not ended, the newest first
+     */
+    private static function courses(Collection $systems): array
+    {
+        $open = Course::query()->with('doses')->whereNull('ended_at')->orderByDesc('id');
+
+        return NewestOfEach::of($systems, $open, self::COURSES);
     }
 
     /**
      * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
      * @param  list<string>  $dosed  ids of systems with anything in their water
      * @param  Collection<int, Visit>  $visits  the last two
+     * @param  Collection<int, Note>  $notes
+     * @param  Collection<int, Course>  $courses
      * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
      *     due: list<array{name: string,
      *     stands: string}>, doses: list<string>, fish: list<string>, changed: list<string>}
@@ -126,6 +150,8 @@ final readonly class RoundReport
         array $dosed,
         string $version,
         Collection $visits,
+        Collection $notes,
+        Collection $courses,
     ): array {
         $standing = $this->states->of($system, $water, $dosed, $version);
         $state = $standing->state?->value;
@@ -135,14 +161,6 @@ final readonly class RoundReport
                 static fn(array $test): bool => $test['stands'] !== 'done',
             ),
         );
-        /** @var Collection<int, Note> $notes */
-        $notes = Note::query()
-            ->where('system_id', $system->id)
-            ->whereNull('withdrawn_at')
-            ->where('taken_at', '>', Carbon::now()->subDays(Rounds::LOOK_AGAIN_D))
-            ->orderByDesc('taken_at')
-            ->limit(10)
-            ->get();
         $looked = collect([$visits->first()?->taken_at, $notes->first()?->taken_at])
             ->filter()
             ->max();
@@ -161,7 +179,7 @@ final readonly class RoundReport
                 static fn(array $test): array => ['name' => $test['name'], 'stands' => $test['stands']],
                 $due,
             ),
-            'doses' => $this->doses($system, $water),
+            'doses' => $this->doses($courses, $water),
             'water' => $this->fishIn($system, $water),
             'service' => RunningReport::due($system),
             'fish' => $this->fish($notes),
@@ -190,16 +208,12 @@ final readonly class RoundReport
             ];
     }
 
-    /** @return list<string> courses with a dose to give now */
-    private function doses(System $system, LatestWater $water): array
+    /**
+     * @param  Collection<int, Course>  $courses
+     * @return list<string> courses with a dose to give now
+     */
+    private function doses(Collection $courses, LatestWater $water): array
     {
-        /** @var Collection<int, Course> $courses */
-        $courses = Course::query()
-            ->with('doses')
-            ->where('system_id', $system->id)
-            ->whereNull('ended_at')
-            ->limit(20)
-            ->get();
         $texts = [];
         foreach ($courses as $course) {
             $plan = $this->courses->plan($course, $water->valueOrAssumed(Parameter::Temperature));
@@ -231,6 +245,13 @@ final readonly class RoundReport
         return $texts;
     }
 
+    private function word(System $system, Reading $reading): string
+    {
+        $judged = $reading->judged();
+
+        return $this->limits->for($system, $judged->parameter)->judge($judged->heard())->state->value;
+    }
+
     /**
      * @param  Collection<int, Visit>  $visits  the last two
      * @return list<string> readings whose word is another than the time before
@@ -242,14 +263,16 @@ final readonly class RoundReport
         if ($now === null || $before === null) {
             return [];
         }
+        $was = [];
+        foreach ($before->readings as $reading) {
+            $was[$reading->measured()->value] = $this->word($system, $reading);
+        }
         foreach ($now->readings as $reading) {
-            /** @var ?Reading $was */
-            $was = $before->readings->firstWhere('parameter', $reading->parameter);
-            $word = fn(Reading $of): string => $this->limits
-                ->for($system, $of->parameter)
-                ->judge($of->judged()->heard())->state->value;
-            if ($was !== null && $word($was) !== $word($reading)) {
-                $texts[] = "{$reading->parameter->name()} was {$word($was)}, is {$word($reading)}";
+            $parameter = $reading->measured();
+            $word = $this->word($system, $reading);
+            $old = $was[$parameter->value] ?? $word;
+            if ($old !== $word) {
+                $texts[] = "{$parameter->name()} was {$old}, is {$word}";
             }
         }
 

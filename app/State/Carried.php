@@ -78,7 +78,7 @@ final readonly class Carried
 
     private static function key(string $version, LatestWater $water): string
     {
-        $read = array_map(static fn($reading): string => "{$reading->id}:{$reading->value}", $water->readings);
+        $read = array_map(static fn($reading): string => $reading->mark(), $water->readings);
 
         return 'carried:' . hash('sha256', $version . '|' . implode(',', $read));
     }
