@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Book\LogCommand;
 use App\Dosing\DoseCommand;
+use App\Http\AnswersInUnits;
 use App\Http\ErrorAnswers;
 use App\Http\PlainHeaders;
 use App\Http\ReadableText;
@@ -54,7 +55,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->append(PlainHeaders::class);
         $middleware->append(ReadsOnce::class);
         $middleware->append(ReadableText::class);
-        $middleware->web(append: AsksAhead::class);
+        $middleware->web(append: [AnswersInUnits::class, AsksAhead::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

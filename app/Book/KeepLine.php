@@ -34,6 +34,7 @@ use Ironwort\Core\Book\LogTime;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Filter\SeedKind;
 use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Measure\UnitChoice;
 
 /** One line of the log bar, from a page or a shell: read, and kept whole or not at all. */
 final readonly class KeepLine
@@ -49,7 +50,7 @@ final readonly class KeepLine
     ) {}
 
     /** The line as the system's bays and the site's kits give it meaning. */
-    public function read(System $system, string $text): LogLine
+    public function read(System $system, string $text, UnitChoice $units): LogLine
     {
         $kits = array_map(static fn(Kit $kit): array => [$kit->unit, $kit->judge()], Kit::inUse($system->site));
 
@@ -58,6 +59,7 @@ final readonly class KeepLine
             array_values($system->vessels->map(static fn(Vessel $vessel): string => $vessel->name)->all()),
             kits: $kits,
             altitudeM: $system->site->altitude_m,
+            units: $units,
             systems: preg_match('/\bseed\b/i', $text) === 1 ? self::others($system) : [],
         );
     }

@@ -46,7 +46,7 @@ final class LogCommand extends Command
         }
         $words = $this->argument('line');
         $text = implode(' ', is_array($words) ? array_filter($words, is_string(...)) : []);
-        $line = $keep->read($system, $text);
+        $line = $keep->read($system, $text, $user->unitChoice());
         foreach ($line->faults as $fault) {
             $this->line($text);
             $this->line(str_repeat(' ', $fault->at) . str_repeat('^', $fault->length));

@@ -172,6 +172,6 @@ final class LogController extends Controller
     {
         $system->unsetRelations();
 
-        return $this->lines->read($system, $request->line());
+        return $this->lines->read($system, $request->line(), $this->person($request)->unitChoice());
     }
 }

@@ -129,9 +129,9 @@ final readonly class FilterReport
         ];
         $rows = [
             'tan_g_d' => ['Ammonia', 'g N/d'],
-            'o2_g_d' => ['Oxygen the fish breathe', 'g/d'],
-            'nitrification_o2_g_d' => ['Oxygen to nitrify it', 'g/d'],
-            'co2_g_d' => ['CO₂', 'g/d'],
+            'o2_g_d' => ['Oxygen the fish breathe', 'g O₂/d'],
+            'nitrification_o2_g_d' => ['Oxygen to nitrify it', 'g O₂/d'],
+            'co2_g_d' => ['CO₂', 'g CO₂/d'],
             'solids_g_d' => ['Dirt, dry', 'g/d'],
             'net_alkalinity_g_d' => ['Alkalinity eaten', 'g CaCO₃/d'],
         ];
@@ -211,7 +211,7 @@ final readonly class FilterReport
                     $figure('At dawn', 'do_dawn_mg_l', 'mg/L'),
                     $figure('After a meal', 'do_fed_mg_l', 'mg/L'),
                     $figure('Used', 'demand_g_h', 'g/h'),
-                    $figure('More air for 6 mg/L at dawn', 'air_needed_l_min', 'L/min'),
+                    $figure('More air for 6 mg/L at dawn', 'air_needed_l_min', 'L/min of air'),
                     $figure('All air off at dawn: time to 3 mg/L', 'minutes_to_danger', 'min'),
                     $out('CO₂', 'co2_mg_l', 'mg/L'),
                     $out('pH with this KH', 'ph', null),

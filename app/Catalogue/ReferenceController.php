@@ -6,6 +6,7 @@ namespace App\Catalogue;
 
 use App\Http\Controller;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Ironwort\Core\Book\LogSheet;
 use Ironwort\Core\Dose\Agent;
 use Ironwort\Core\Dose\AgentTable;
@@ -22,8 +23,12 @@ use Ironwort\Core\Measure\Format;
 /** The sheets that hang in the shed: limits, the log bar, the order of work with chemicals. From the tables in force. */
 final class ReferenceController extends Controller
 {
-    public function __invoke(LimitTable $limits, SchoolTable $schools, AgentTable $agents): JsonResponse
-    {
+    public function __invoke(
+        Request $request,
+        LimitTable $limits,
+        SchoolTable $schools,
+        AgentTable $agents,
+    ): JsonResponse {
         $conflicts = new Conflicts($agents);
 
         return new JsonResponse([
@@ -33,7 +38,7 @@ final class ReferenceController extends Controller
                 static fn(School $school): array => ['name' => $school->name, 'says' => $school->says],
                 array_values($schools->topics['nitrate']->schools),
             ),
-            'log' => LogSheet::rows(),
+            'log' => LogSheet::rows($this->person($request)->unitChoice()),
             'chemicals' => array_map(
                 static fn(Agent $agent): array => [
                     'name' => $agent->name,

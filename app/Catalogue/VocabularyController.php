@@ -10,15 +10,18 @@ use App\Models\Pump;
 use App\Models\System;
 use App\Models\Vessel;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\Medium;
 use Ironwort\Core\Filter\StageKind;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Flow\FittingTable;
+use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Rounds;
 use Ironwort\Core\Measure\Unit;
+use Ironwort\Core\Measure\UnitChoice;
 use Ironwort\Core\Vessel\Dimension;
 use Ironwort\Core\Vessel\Shape;
 
@@ -26,11 +29,14 @@ use Ironwort\Core\Vessel\Shape;
 final class VocabularyController extends Controller
 {
     public function __invoke(
+        Request $request,
         MediaTable $media,
         StageKinds $kinds,
         LimitTable $limits,
         FittingTable $fittings,
     ): JsonResponse {
+        $units = $this->person($request)->unitChoice();
+
         return new JsonResponse([
             'parameters' => array_map(
                 static fn(Parameter $p): array => [
@@ -40,7 +46,7 @@ final class VocabularyController extends Controller
                     'symbol' => $p->symbol(),
                     'units' => array_map(
                         static fn(Unit $u): array => ['id' => $u->value, 'symbol' => $u->symbol()],
-                        $p->units(),
+                        self::usualFirst($p, $units),
                     ),
                 ],
                 Parameter::measured(),
@@ -88,8 +94,29 @@ final class VocabularyController extends Controller
                 array_keys(BuildTemplates::names()),
                 array_values(BuildTemplates::names()),
             ),
-            'system_kinds' => System::KINDS,
+            'system_kinds' => array_map(
+                static fn(string $kind, string $name): array => [
+                    'id' => $kind,
+                    'name' => $name,
+                    'life_stage' => LimitTable::usualFor($kind),
+                ],
+                array_keys(System::KIND_NAMES),
+                array_values(System::KIND_NAMES),
+            ),
+            'usual_protein_pct' => 100 * DailyLoad::USUAL_PROTEIN,
             'vessel_kinds' => Vessel::KINDS,
         ]);
+    }
+
+    /** @return list<Unit> those a parameter may be typed in, that of whoever types first */
+    private static function usualFirst(Parameter $parameter, UnitChoice $choice): array
+    {
+        $quantity = $parameter->quantity();
+        $usual = $quantity === null ? null : $choice->ofReading($quantity);
+        $units = $parameter->units();
+
+        return $usual === null || !in_array($usual, $units, true)
+            ? $units
+            : [$usual, ...array_values(array_filter($units, static fn(Unit $one): bool => $one !== $usual))];
     }
 }

@@ -39,6 +39,7 @@ final readonly class Figure
             'value' => $this->value,
             'text' => Format::number($this->value, 3),
             'unit' => $this->unit,
+            'value_unit' => $this->unit,
             'calc' => $this->calc,
             'key' => $this->key,
             'input' => (object) $this->input,

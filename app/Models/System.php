@@ -47,7 +47,15 @@ final class System extends Model
 
     private const FEED = 'feedInForce';
 
-    public const KINDS = ['holding', 'quarantine', 'start', 'display', 'fry', 'hospital'];
+    /** What a system is for. */
+    public const KIND_NAMES = [
+        'holding' => 'Holding',
+        'quarantine' => 'Quarantine',
+        'display' => 'Display pond',
+        'fry' => 'Fry',
+        'hospital' => 'Hospital',
+        'start' => 'A filter being started',
+    ];
 
     protected $guarded = [];
 

@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Measure\UnitChoice;
 
 /**
  * A person who signs in.
@@ -17,6 +18,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $email
  * @property string $password
  * @property Role $role
+ * @property ?array<string, string> $units that it reads in; null where nothing was chosen
  * @property Site $site
  */
 final class User extends Authenticatable
@@ -40,7 +42,12 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'units' => 'array'];
+    }
+
+    public function unitChoice(): UnitChoice
+    {
+        return UnitChoice::from($this->units ?? []);
     }
 
     /** @return BelongsTo<Site, $this> */

@@ -37,6 +37,7 @@ final readonly class Strip
             'name' => $parameter->name(),
             'unit' => $parameter->symbol(),
             'text' => Format::number($shown($this->reading->value), 3),
+            'value' => $shown($this->reading->value),
             'low' => $shown($this->reading->interval->low),
             'high' => $shown($this->reading->interval->high),
             'scale' => ['from' => $shown($this->limits->scaleFrom), 'to' => $shown($this->limits->scaleTo)],

@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Judge\TestSchedule;
+use Ironwort\Core\Measure\Format;
 
 /**
  * Which tests are due, by what a system is for, how it stands, the season its water shows and what the keeper has
@@ -30,7 +31,7 @@ final readonly class TestsDue
      * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
      * @return array{context: string, name: string, season: ?array{id: string, name: string, says: string},
      *     tests: list<array{parameter: string,
-     *     name: string, every_h: float, last_h: ?float, dawn: bool, stands: string, own: bool}>}
+     *     name: string, every_h: float, last_h: ?float, dawn: bool, stands: string, own: bool}>, next: ?string}
      */
     public function of(System $system, LatestWater $water, ?string $state, array $seen): array
     {
@@ -71,7 +72,29 @@ final readonly class TestsDue
             'season' =>
                 $season === null ? null : ['id' => $season->id, 'name' => $season->name, 'says' => $season->says],
             'tests' => $tests,
+            'next' => self::next($tests),
         ];
+    }
+
+    /**
+     * @param  list<array{parameter: string, name: string, every_h: float, last_h: ?float, dawn: bool, stands: string,
+     *     own: bool}>  $tests
+     * @return ?string which will be due first, and when
+     */
+    private static function next(array $tests): ?string
+    {
+        $first = $name = null;
+        foreach ($tests as $test) {
+            $left = TestSchedule::left($test['last_h'], $test['every_h']);
+            if ($left !== null && ($first === null || $left < $first)) {
+                [$first, $name] = [
+                    $left,
+                    Parameter::from($test['parameter'])->inSentence() . ($test['dawn'] ? ' at dawn' : ''),
+                ];
+            }
+        }
+
+        return $first === null ? null : "{$name} in " . Format::days($first / 24);
     }
 
     /** Fish in a filter all of whose media went in within the weeks a start takes. */

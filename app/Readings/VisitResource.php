@@ -32,6 +32,7 @@ final readonly class VisitResource
                             $reading->unit === null
                                 ? $reading->parameter->symbol()
                                 : Unit::from($reading->unit)->symbol(),
+                        'reads' => $reading->parameter->reads($reading->value, $reading->typed),
                         'value' => $reading->value,
                     ],
                 )

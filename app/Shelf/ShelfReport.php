@@ -131,6 +131,10 @@ final readonly class ShelfReport
                                                     'name' => Parameter::from($parameter)->name(),
                                                     'typed' => $reading['typed'],
                                                     'unit' => Parameter::from($parameter)->symbol(),
+                                                    'reads' => Parameter::from($parameter)->reads(
+                                                        $reading['value'],
+                                                        $reading['typed'],
+                                                    ),
                                                     'value' => $reading['value'],
                                                 ],
                                                 array_keys($test->readings),

@@ -99,6 +99,7 @@ final class SessionController extends Controller
             'name' => $user->name,
             'role' => $user->role->value,
             'writes' => $user->role->writes(),
+            'units' => (new UnitsOfPerson($user))->toArray(),
             'site' => ['name' => $user->site->name, 'timezone' => $user->site->timezone],
         ];
     }

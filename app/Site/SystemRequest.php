@@ -28,7 +28,7 @@ final class SystemRequest extends FormRequest
                 'max:60',
                 Rule::unique('systems', 'name')->where('site_id', $user instanceof User ? $user->site_id : null),
             ],
-            'kind' => ['required', Rule::in(System::KINDS)],
+            'kind' => ['required', Rule::in(array_keys(System::KIND_NAMES))],
             'life_stage' => ['required', Rule::in(array_keys($limits->stages))],
             'template' => ['nullable', Rule::in(array_keys(BuildTemplates::names()))],
             'began' => ['sometimes', 'nullable', Rule::in(Began::ANSWERS)],

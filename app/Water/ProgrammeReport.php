@@ -86,8 +86,8 @@ final readonly class ProgrammeReport
             return null;
         }
         $say = static fn(float $value): string => $goal === null
-            ? Format::number($value, 3)
-            : TwoWaters::number($goal, $value);
+            ? Format::number($value, 3) . ' % left'
+            : trim(TwoWaters::number($goal, $value) . ' ' . $goal->symbol());
         $bucket = ($way['delivery'] ?? '') === 'bucket' ? $number('bucket_l') : null;
         $steps = [];
         foreach ($result->rows('steps') as $step) {
@@ -118,7 +118,6 @@ final readonly class ProgrammeReport
         return [
             'reachable' => $result->figures['reachable'],
             'name' => $goal === null ? 'what was dosed' : $goal->name(),
-            'unit' => $goal === null ? '% left' : $goal->symbol(),
             'reason' =>
                 $bound !== null && $goal !== null
                     ? $this->never(

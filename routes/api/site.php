@@ -6,6 +6,7 @@ use App\Http\Writing;
 use App\Site\PasswordController;
 use App\Site\SessionController;
 use App\Site\SystemController;
+use App\Site\UnitsController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -14,6 +15,7 @@ Route::post('session', [SessionController::class, 'store']);
 Route::middleware('auth')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::put('session/password', [PasswordController::class, '__invoke']);
+    Route::put('session/units', [UnitsController::class, '__invoke']);
     Route::get('systems', [SystemController::class, 'index']);
     Route::get('systems/{system}', [SystemController::class, 'show']);
 

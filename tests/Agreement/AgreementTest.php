@@ -54,6 +54,7 @@ final class AgreementTest extends TestCase
         $this->doingWhatIsOrderedHelps($system);
         $this->cleanWaterBringsNoNitrate($system);
         $this->saysItPlainly($system);
+        $this->speaksTheUnitsChosen($system);
         $before = $this->standing($system);
 
         $this->lessRuns($system);
@@ -106,6 +107,81 @@ final class AgreementTest extends TestCase
         if ($worst !== null) {
             self::assertMatchesRegularExpression('/[.:] [A-Z0-9a-z].*[.]$/s', $worst, 'the cause, then the deed');
         }
+    }
+
+    /** Every page reads in the units of whoever looks, and hands on the same numbers whoever looks. */
+    private function speaksTheUnitsChosen(System $system): void
+    {
+        $pages = ['', 'capacity', 'filter', 'maturing', 'fish', 'water', 'dose', 'trouble', 'plumbing', 'courses'];
+        $ours = array_map(fn(string $of): array => $this->page($system, $of), $pages);
+        $this->owner->update([
+            'units' => [
+                'volume' => 'imp_gal',
+                'temperature' => 'f',
+                'hardness' => 'mg_l_caco3',
+                'nitrate' => 'mg_l_n',
+                'mass' => 'oz',
+            ],
+        ]);
+        foreach ($pages as $i => $of) {
+            $theirs = $this->page($system, $of);
+            array_walk_recursive($theirs, static function (mixed $text, int|string $key) use ($of): void {
+                if (is_string($text) && $key !== 'name') {
+                    self::assertDoesNotMatchRegularExpression(
+                        '/\d (?:L|L\/h|L\/d|°C|dKH|dGH|kg|g|mg\/L as NO₃)(?![\w²³\/·]| N| of N)/u',
+                        $text,
+                        "{$of} {$key}",
+                    );
+                }
+            });
+            $this->figuresAreIn($theirs, $of);
+            [$before, $after] = [self::handedOn($ours[$i]), self::handedOn($theirs)];
+            self::assertSame(array_keys($before), array_keys($after), $of);
+            foreach ($after as $path => $value) {
+                // A moment has gone by.
+                self::assertEqualsWithDelta($before[$path], $value, 1e-3 * abs($value) + 1e-4, "{$of}{$path}");
+            }
+        }
+        $this->owner->update(['units' => null]);
+    }
+
+    /**
+     * The text of a figure is its value in the unit beside it.
+     *
+     * @param  array<array-key, mixed>  $page
+     */
+    private function figuresAreIn(array $page, string $of): void
+    {
+        if (isset($page['text'], $page['value'], $page['value_unit']) && is_numeric($page['value'])) {
+            [$value, $unit] = $this->owner->unitChoice()->shown((float) $page['value'], $page['value_unit']);
+            self::assertSame($unit, $page['unit'], "{$of} {$page['label']}");
+            $text = (float) str_replace(',', '', (string) $page['text']);
+            self::assertEqualsWithDelta($value, $text, 0.02 * abs($value) + 1e-4, "{$of} {$page['label']}");
+        }
+        foreach ($page as $part) {
+            if (is_array($part)) {
+                $this->figuresAreIn($part, $of);
+            }
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $page
+     * @return array<string, float> by path: the numbers that go into forms and calculations
+     */
+    private static function handedOn(array $page, string $path = ''): array
+    {
+        $numbers = [];
+        foreach ($page as $key => $value) {
+            $at = "{$path}.{$key}";
+            if (is_array($value) && !in_array($key, ['scale', 'bands', 'points', 'expected'], true)) {
+                $numbers = [...$numbers, ...self::handedOn($value, $at)];
+            } elseif (is_numeric($value) && !is_string($value) && !(isset($page['bands']) && $key !== 'figure')) {
+                $numbers[$at] = (float) $value;
+            }
+        }
+
+        return $numbers;
     }
 
     /** @param  array<string, mixed>  $page */

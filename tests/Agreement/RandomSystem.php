@@ -35,7 +35,9 @@ final class RandomSystem
     public static function make(Site $site, User $user, int $seed): System
     {
         mt_srand($seed);
-        $kind = System::KINDS[mt_rand(0, count(System::KINDS) - 1)];
+        // In this order, so that a seed stays the system it was.
+        $kinds = ['holding', 'quarantine', 'start', 'display', 'fry', 'hospital'];
+        $kind = $kinds[mt_rand(0, count($kinds) - 1)];
         $system = System::query()->create([
             'site_id' => $site->id,
             'name' => "System {$seed}",

@@ -35,6 +35,8 @@ test('an empty book leads from source water to the first verdict in three minute
   }
   entries++
   await page.getByRole('link', { name: 'Set up your first system' }).click()
+  await expect(page.getByText('Which units do you read in?')).toBeVisible()
+  await press('Go on in these units')
   await expect(page.getByText('Where does your water come from?')).toBeVisible()
   await accessible(page)
   await type(/^Nitrate/, 'lots')

@@ -41,7 +41,7 @@ test('a test is booked, its un-ionised ammonia opened to its working, and the fi
     page.getByText(/Filter capacity today .* g N\/day .* load .* Surface area is the limit/),
   ).toBeVisible()
   await page.getByRole('textbox', { name: /^Feed/ }).fill('2000')
-  await expect(page.getByText(/g too little/)).toBeVisible()
+  await expect(page.getByText(/g N too little/)).toBeVisible()
   await page.getByRole('button', { name: /^(Surface|By surface area): .* Show the working/ }).click()
   await expect(slip).toContainText('Σ surface limits')
 

@@ -181,7 +181,7 @@ final class BuildAndCapacityTest extends TestCase
         self::assertEqualsWithDelta(3.68, $capacity->json('load.value'), 1e-9);
         self::assertSame('surface', $capacity->json('shortest'));
         self::assertSame('act', $capacity->json('state'));
-        self::assertStringContainsString('g too little', $capacity->json('sentence'));
+        self::assertStringContainsString('g N too little', $capacity->json('sentence'));
         $from = collect($capacity->json('conditions'))->pluck('kind', 'key');
         self::assertSame(
             ['measured', 'assumed', 'limit', 'plan'],

@@ -89,7 +89,7 @@ final class RealInstallationsTest extends TestCase
         $this->travel(1)->hours();
         $this->getJson('/api/timers')
             ->assertOk()
-            ->assertJsonPath('0.name', 'Bay 2')
+            ->assertJsonPath('0.says', 'Bay 2')
             ->assertJsonPath('0.system', 'long-vat');
         $this->shut('Bay 2', false)->assertOk()->assertJsonPath('shut_off', []);
         self::assertSame(

@@ -193,7 +193,7 @@ final class ShelfTest extends TestCase
             ->assertJsonPath('water_id', self::WATER);
         $this->log('na 45');
         $advice = implode(' ', array_column($this->getJson('/api/systems/long-vat')->json('advice'), 'text'));
-        self::assertStringContainsString('36 mg/L of nitrate', $advice);
+        self::assertStringContainsString('36 mg/L as NO₃', $advice);
         $this->putJson('/api/systems/long-vat/source', ['water' => 'none'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['water']]);

@@ -54,7 +54,7 @@ final class SignInTest extends TestCase
             'id' => 'elsewhere',
             'user_id' => $reader->id,
             'payload' => '',
-            'last_activity' => 0,
+            'last_activity' => now()->timestamp,
         ]);
         $change = fn(string $now, string $new) => $this->putJson('/api/session/password', [
             'password_now' => $now,

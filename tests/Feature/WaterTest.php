@@ -146,7 +146,7 @@ final class WaterTest extends TestCase
         self::assertTrue($plan['reachable']);
         self::assertGreaterThan(2, count($plan['steps']), 'no more than 2 °C a day: a quarter of the water at first');
         self::assertLessThanOrEqual(25.01, $plan['steps'][0]['pct']);
-        self::assertSame('30', end($plan['steps'])['after']);
+        self::assertSame('30 mg/L as NO₃', end($plan['steps'])['after']);
         self::assertEqualsWithDelta($plan['steps'][0]['litres'] / 10, $plan['steps'][0]['minutes'], 1e-6);
         $never = $this->water('?goal=no3_n_mg_l&target=15')['plan'];
         self::assertFalse($never['reachable']);
@@ -338,7 +338,7 @@ final class WaterTest extends TestCase
         self::assertStringNotContainsString('NO₃', $plan['limits']);
         self::assertStringContainsString('NO₃', $this->water('?goal=no3_n_mg_l&target=100')['plan']['limits']);
         $dosed = $this->water('?goal=dosed&target=10&max_change_pct=40&delivery=bucket&bucket_l=15')['plan'];
-        self::assertSame(['what was dosed', '10'], [$dosed['name'], end($dosed['steps'])['after']]);
+        self::assertSame(['what was dosed', '10 % left'], [$dosed['name'], end($dosed['steps'])['after']]);
         self::assertSame((int) ceil($dosed['steps'][0]['litres'] / 15), $dosed['steps'][0]['buckets']);
     }
 

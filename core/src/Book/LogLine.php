@@ -12,6 +12,7 @@ use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Measure\TypedNumber;
 use Ironwort\Core\Measure\TypedQuantity;
+use Ironwort\Core\Measure\UnitChoice;
 use Ironwort\Core\Measure\UnreadableNumber;
 use Ironwort\Core\Water\Oxygen;
 
@@ -44,7 +45,6 @@ final readonly class LogLine
         Parameter::Hardness,
     ];
 
-    /** Suffix behind a number to unit id. */
     /**
      * @param  list<LogEntry>  $entries
      * @param  list<LogFault>  $faults
@@ -68,6 +68,7 @@ final readonly class LogLine
      * @param  list<Parameter>  $order  in which numbers alone are read
      * @param  list<string>  $systems  names and addresses of the systems that media may be moved from
      * @param  array<string, array{?string, Kit}>  $kits  the usual kit of each parameter, and the unit it is marked in
+     * @param  ?UnitChoice  $units  that numbers without a unit are in
      */
     public static function read(
         string $line,
@@ -76,7 +77,9 @@ final readonly class LogLine
         array $kits = [],
         float $altitudeM = 0.0,
         array $systems = [],
+        ?UnitChoice $units = null,
     ): self {
+        $units ??= UnitChoice::from([]);
         preg_match_all('/\S+/u', $line, $found, PREG_OFFSET_CAPTURE);
         $words = array_map(
             static fn(array $word): Word => new Word($word[0], mb_strlen(substr($line, 0, $word[1]))),
@@ -139,10 +142,7 @@ final readonly class LogLine
             }
             if (mb_strtolower($word->text) === 'feed') {
                 try {
-                    $feed =
-                        $next === null
-                            ? throw UnreadableNumber::empty()
-                            : TypedNumber::read(rtrim($next->text, 'g'))->value;
+                    $feed = $next === null ? throw UnreadableNumber::empty() : self::inChosen($next->text, 'g', $units);
                 } catch (UnreadableNumber) {
                     $faults[] = new LogFault($word->at, 4, 'Feed has no grams behind it, as feed 220.');
                 }
@@ -151,7 +151,7 @@ final readonly class LogLine
                 continue;
             }
             if (mb_strtolower($word->text) === 'wc') {
-                [$litres, $percent] = self::change($next) ?? [null, null];
+                [$litres, $percent] = self::change($next, $units) ?? [null, null];
                 if ($litres === null && $percent === null) {
                     $faults[] = new LogFault($word->at, 2, 'A change is written wc 10% or wc 900, in litres.');
                 }
@@ -219,7 +219,7 @@ final readonly class LogLine
                         'More numbers than the round has: ' . count($order) . '.',
                     );
                 } elseif ($word->text !== '-') {
-                    self::take($meant, $word, $word, $entries, $faults, $kits[$meant->value] ?? null);
+                    self::take($meant, $word, $word, $entries, $faults, $kits[$meant->value] ?? null, $units);
                 }
 
                 continue;
@@ -255,7 +255,7 @@ final readonly class LogLine
 
                 continue;
             }
-            self::take($parameter, $word, $next, $entries, $faults, $kits[$parameter->value] ?? null);
+            self::take($parameter, $word, $next, $entries, $faults, $kits[$parameter->value] ?? null, $units);
         }
 
         if ($share !== null) {
@@ -289,6 +289,7 @@ final readonly class LogLine
         array &$entries,
         array &$faults,
         ?array $kit,
+        UnitChoice $units,
     ): void {
         if (isset($entries[$parameter->value])) {
             $faults[] = new LogFault(
@@ -300,7 +301,7 @@ final readonly class LogLine
             return;
         }
         try {
-            $entries[$parameter->value] = self::entry($parameter, $number->text, $kit);
+            $entries[$parameter->value] = self::entry($parameter, $number->text, $kit, $units);
         } catch (UnreadableReading $fault) {
             $faults[] = new LogFault($number->at, mb_strlen($number->text), $fault->getMessage());
         }
@@ -370,20 +371,25 @@ final readonly class LogLine
     }
 
     /** @param  ?array{?string, Kit}  $kit */
-    private static function entry(Parameter $parameter, string $text, ?array $kit): LogEntry
+    private static function entry(Parameter $parameter, string $text, ?array $kit, UnitChoice $units): LogEntry
     {
-        [$typed, $unit] = TypedReading::withUnit($parameter, $text);
+        [$typed, $named] = TypedReading::withUnit($parameter, $text);
+        $usual = ($parameter->units()[0] ?? null)?->value;
+        $quantity = $parameter->quantity();
+        $unit = $named ?? (($quantity === null ? null : $units->ofReading($quantity)?->value) ?? $usual);
+        $speaks = $kit !== null && $unit === ($kit[0] ?? $usual);
 
-        $speaks =
-            $kit !== null &&
-            ($unit ?? ($parameter->units()[0] ?? null)?->value) ===
-                ($kit[0] ?? ($parameter->units()[0] ?? null)?->value);
+        return new LogEntry(TypedReading::read($parameter, $typed, $unit, $speaks ? $kit[1] : null), $typed, $unit);
+    }
 
-        return new LogEntry(
-            TypedReading::read($parameter, $typed, $unit, $speaks ? $kit[1] : null),
-            $typed,
-            $unit ?? ($parameter->units()[0] ?? null)?->value,
-        );
+    /** What was typed, in our unit: with its own unit behind it, or in the one that was chosen. */
+    private static function inChosen(string $typed, string $unit, UnitChoice $units): float
+    {
+        $bare = preg_match('/^[\d.,]+$/', $typed) === 1;
+        $chosen = $bare ? $units->unit($unit) : null;
+        $value = TypedQuantity::read($typed, $unit);
+
+        return $chosen === null ? $value : $value / $chosen->factor;
     }
 
     /** Whether a word begins something of its own: a code, a number, a time, a bay, feed, a change or a note. */
@@ -399,7 +405,7 @@ final readonly class LogLine
     }
 
     /** @return ?array{?float, ?float} litres or percent */
-    private static function change(?Word $said): ?array
+    private static function change(?Word $said, UnitChoice $units): ?array
     {
         if ($said === null) {
             return null;
@@ -407,7 +413,7 @@ final readonly class LogLine
         try {
             $value = str_ends_with($said->text, '%')
                 ? TypedNumber::read(rtrim($said->text, '%'))->value
-                : TypedQuantity::read($said->text, 'L');
+                : self::inChosen($said->text, 'L', $units);
         } catch (UnreadableNumber) {
             return null;
         }

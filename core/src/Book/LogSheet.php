@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Book;
 
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\UnitChoice;
 
 /**
  * The log bar on one sheet: what is typed, and what it books. Every line of it is one that the log bar understands.
@@ -19,9 +20,9 @@ final readonly class LogSheet
         'na 4.5n' => 'nitrate as N',
         't 64f' => 'temperature in °F',
         'wc 10%' => 'a water change of a tenth',
-        'wc 900' => 'a water change of 900 L',
+        'wc 900' => 'a water change of 900 {volume}',
         'wc 240gal' => 'a water change of 240 US gallons; impgal for imperial ones',
-        'feed 220' => '220 g of feed',
+        'feed 220' => '220 {weight} of feed',
         'pump off' => 'the pump is off; “pump on” when it runs again',
         'uv alternate' => 'the UV lamp on alternate days',
         'seed culture' => 'a bottled culture for the filter',
@@ -30,13 +31,14 @@ final readonly class LogSheet
         'ph 7.8 note flashing in bay 2' => 'a note in your own words, at the end of the line',
     ];
 
-    /** @return list<array{line: string, books: string}> */
-    public static function rows(): array
+    /** @return list<array{line: string, books: string}> as they are understood by whoever reads in these units */
+    public static function rows(UnitChoice $units): array
     {
+        $symbol = static fn(string $unit): string => $units->shown(1, $unit)[1];
         $readings = array_map(
             static fn(Parameter $one): array => [
                 'line' => "{$one->code()} …",
-                'books' => $one->inSentence() . ($one->symbol() === null ? '' : ", {$one->symbol()}"),
+                'books' => $one->inSentence() . ($one->symbol() === null ? '' : ", {$symbol($one->symbol())}"),
             ],
             Parameter::measured(),
         );
@@ -44,7 +46,11 @@ final readonly class LogSheet
         return [
             ...$readings,
             ...array_map(
-                static fn(string $line, string $books): array => ['line' => $line, 'books' => $books],
+                static fn(string $line, string $books): array => [
+                    'line' => $line,
+                    // A number without a unit is in the one that was chosen.
+                    'books' => strtr($books, ['{volume}' => $symbol('L'), '{weight}' => $symbol('g')]),
+                ],
                 self::lines(),
                 array_values(self::DEEDS),
             ),

@@ -125,7 +125,7 @@ final readonly class ShelfList
                     $heaviest['name'] .
                     ' give in a day, ' .
                     Format::number($heaviest['tan_g_d'], 2) .
-                    ' g.',
+                    ' g N.',
             );
         }
         if ($quarantine !== null) {

@@ -66,7 +66,7 @@ final readonly class Carrying
                 $spare === null => 'it carries none of it',
                 $spare >= 0 => Format::number(floor($spare), 3) . ' % to spare',
                 default => Format::number(self::written($this->load) - self::written($this->capacity), 2) .
-                    ' g too little, so ammonia settles higher',
+                    ' g N too little, so ammonia settles higher',
             } .
             '. ' .
             match ($this->shortest) {

@@ -20,6 +20,16 @@ final readonly class LimitTable
      */
     private function __construct(private array $limits, public array $stages) {}
 
+    /** The life stage that goes with what a system is for, until its keeper says another. */
+    public static function usualFor(string $kind): string
+    {
+        return match ($kind) {
+            'quarantine', 'fry' => $kind,
+            'start' => 'starting',
+            default => 'adult',
+        };
+    }
+
     /**
      * Whose limits hold: a filter that is being started has its own only as long as no fish are in it.
      */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Judge;
 
+use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Quantity;
 use Ironwort\Core\Measure\Unit;
 
@@ -165,6 +166,18 @@ enum Parameter: string
         $quantity = $this->quantity();
 
         return $quantity === null ? $canonical : $this->units()[0]->fromCanonical($canonical, $quantity);
+    }
+
+    /**
+     * A reading as it is shown among others of its kind, whatever unit it was typed in.
+     *
+     * @param  string  $typed  what stands before it, “<” or “>”, is kept
+     */
+    public function reads(float $canonical, string $typed = ''): string
+    {
+        $mark = preg_match('/^[<>]/', $typed, $found) === 1 ? $found[0] : '';
+
+        return trim($mark . Format::number($this->shown($canonical), 3) . ' ' . $this->symbol());
     }
 
     /** @return array{float, float} what water with a fish house round it can be, in canonical units */

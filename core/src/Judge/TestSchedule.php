@@ -141,6 +141,12 @@ final readonly class TestSchedule
         };
     }
 
+    /** Hours until a test is due again; an hour where it is due by the minute, null where it was never done. */
+    public static function left(?float $hoursAgo, float $every): ?float
+    {
+        return $hoursAgo === null ? null : max(1.0, $every - $hoursAgo);
+    }
+
     /** @return array<string, float> */
     private static function numbers(Row $row): array
     {

@@ -48,6 +48,15 @@ final readonly class TypedQuantity
             'gpm' => 60 * self::US_GALLON_L,
             'gal/h' => self::US_GALLON_L,
             'gal/min' => 60 * self::US_GALLON_L,
+            'usgal/h' => self::US_GALLON_L,
+            'usgal/min' => 60 * self::US_GALLON_L,
+            'l/day' => 1 / 24,
+            'usgal/day' => self::US_GALLON_L / 24,
+            'impgal/day' => self::IMPERIAL_GALLON_L / 24,
+            'usgal/d' => self::US_GALLON_L / 24,
+            'impgal/h' => self::IMPERIAL_GALLON_L,
+            'impgal/min' => 60 * self::IMPERIAL_GALLON_L,
+            'impgal/d' => self::IMPERIAL_GALLON_L / 24,
         ],
         'mass' => [
             'g' => 1.0,
@@ -57,6 +66,7 @@ final readonly class TypedQuantity
             'lb' => self::POUND_G,
             'lbs' => self::POUND_G,
         ],
+        'mass a day' => ['g/d' => 1.0, 'g/day' => 1.0, 'oz/d' => self::POUND_G / 16, 'oz/day' => self::POUND_G / 16],
         'length' => [
             'm' => 1.0,
             'cm' => 0.01,
@@ -65,6 +75,7 @@ final readonly class TypedQuantity
             '"' => self::INCH_M,
             'ft' => 12 * self::INCH_M,
         ],
+        'mass a week' => ['gaweek' => 1.0, 'ozaweek' => self::POUND_G / 16],
         'salt' => ['g/l' => 1.0, 'ppt' => 1.0, '%' => 10.0],
     ];
 
@@ -89,6 +100,7 @@ final readonly class TypedQuantity
                 'meq/l' => $of(Unit::Milliequivalent, Quantity::Alkalinity),
             ],
             'nitrate' => [
+                'mg/lasn' => 1.0,
                 'mg/lasno3' => $of(Unit::AsNitrate, Quantity::Nitrate),
                 'no3' => $of(Unit::AsNitrate, Quantity::Nitrate),
                 'n' => 1.0,

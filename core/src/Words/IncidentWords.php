@@ -341,7 +341,7 @@ final readonly class IncidentWords
             'Ammonia shows within a day, nitrite one to three weeks later.',
         'ammonia_why_fed_made' => 'Less feed means less ammonia.',
         'ammonia_why_fed_made_weighed' =>
-            'Less feed means less ammonia. At this feed rate the fish produce {tan} g a day.',
+            'Less feed means less ammonia. At this feed rate the fish produce {tan} g N a day.',
         'ammonia_why_leaves' => 'This brings ammonia to {after} mg/L.',
         'ammonia_why_swamped' =>
             'Binder and resin are swamped until the water is changed. This brings ammonia to {after} mg/L.',

@@ -22,10 +22,10 @@ final readonly class JudgeWords
             'un-ionised.',
         'advice_oxygen_at_dawn' => 'Oxygen was tested by day. In water this warm test at dawn, when it is lowest.',
         'advice_nitrate_of_the_source' =>
-            'The source water has {tap} mg/L of nitrate: changes cannot bring it lower. Blend with water that ' .
+            'The source water has {tap} mg/L as NO₃: changes cannot bring it lower. Blend with water that ' .
             'has less.',
         'advice_nitrate_by_changes' =>
-            'Nitrate is up. The source water has {tap} mg/L, so changes bring it down towards that, in steps.',
+            'Nitrate is up. The source water has {tap} mg/L as NO₃, so changes bring it down towards that, in steps.',
         'advice_absurd_carbon_dioxide' =>
             'By pH and KH, CO₂ would be {co2} mg/L. Either the surface is hardly broken, or one of the two was ' .
             'misread: test both again.',

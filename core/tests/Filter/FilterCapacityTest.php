@@ -187,7 +187,10 @@ final class FilterCapacityTest extends TestCase
                 'area is the limit.',
             $carrying->sentence(0.25),
         );
-        self::assertStringContainsString(': 3 g too little', (new Carrying(12.1, 9.1, Limit::Oxygen))->sentence(0.25));
+        self::assertStringContainsString(
+            ': 3 g N too little',
+            (new Carrying(12.1, 9.1, Limit::Oxygen))->sentence(0.25),
+        );
         self::assertSame(State::Act, (new Carrying(1, 0, Limit::Transport))->state, 'reckoned, not read');
     }
 

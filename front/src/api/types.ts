@@ -33,6 +33,7 @@ export type FishGroup = Schemas['FishGroup']
 export type Visit = Schemas['Visit']
 export type Vocabulary = Schemas['Vocabulary']
 export type Session = Schemas['Session']
+export type ShownUnit = Schemas['UnitsOfPerson']['shown'][string]
 export type Source = Schemas['Source']
 export type Calculation = Schemas['Calculation']
 export type FieldErrors = Record<string, string>

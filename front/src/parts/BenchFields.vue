@@ -4,6 +4,8 @@ import type { Bench } from '@/api/types'
 import ChoiceField from './ChoiceField.vue'
 import FormField from './FormField.vue'
 import TypedField from './TypedField.vue'
+import { symbolOf } from '@/units/chosen'
+import { shownText } from '@/units/entry'
 
 const props = defineProps<{ bench: Bench }>()
 const typed = defineModel<Record<string, string>>({ required: true })
@@ -13,13 +15,13 @@ const known = computed(() => props.bench.fields.filter((field) => field.filled))
 const type = (key: string, value: string | null | undefined) =>
   (typed.value = { ...typed.value, [key]: value ?? '' })
 const said = (field: Bench['fields'][number]) =>
-  typed.value[field.key] ||
-  (field.choices.find((row) => row.value === field.value)?.label ?? field.value ?? '')
+  field.choices.find((row) => row.value === (typed.value[field.key] || field.value))?.label ??
+  shownText(typed.value[field.key] || (field.value ?? ''), field.unit)
 const withThese = computed(
   () =>
     'With ' +
     known.value
-      .map((field) => `${field.label} ${said(field)}${field.unit ? ` ${field.unit}` : ''}`)
+      .map((field) => `${field.label} ${said(field)}${field.unit ? ` ${symbolOf(field.unit)}` : ''}`)
       .join(', '),
 )
 const homeless = computed(() =>

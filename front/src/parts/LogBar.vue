@@ -11,6 +11,7 @@ import { clock } from '@/units/time'
 import FigureButton from './FigureButton.vue'
 import LogKeypad from './LogKeypad.vue'
 import StateMark from './StateMark.vue'
+import { quantity } from '@/units/chosen'
 
 defineProps<{ writes: boolean }>()
 
@@ -162,13 +163,13 @@ function toTheLine() {
           <StateMark :state="strip.state" />
         </li>
         <li v-if="understood.data.value.feed_g !== null">
-          Feed <b>{{ understood.data.value.feed_g }}</b> g
+          Feed <b>{{ quantity(understood.data.value.feed_g, 'g', 4) }}</b>
         </li>
         <li v-if="understood.data.value.change_pct !== null">
           Change <b>{{ understood.data.value.change_pct }}</b> % of the water
         </li>
         <li v-if="understood.data.value.change_l !== null">
-          Change <b>{{ understood.data.value.change_l }}</b> L of water
+          Change <b>{{ quantity(understood.data.value.change_l, 'L', 4) }}</b> of water
         </li>
         <li v-if="understood.data.value.note">
           Note <b>{{ understood.data.value.note }}</b>

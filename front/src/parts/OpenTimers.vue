@@ -114,13 +114,13 @@ function duration(minutes: number): string {
         ><template v-if="timer.kind === 'pump_off'"
           ><b>Pump off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'bath'"
-          ><b>{{ timer.name }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template
+          ><b>{{ timer.says }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'stands'"
-          ><b>{{ timer.name }} off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
+          ><b>{{ timer.says }} off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'fish_in'"
-          ><b>{{ timer.name }}</b> at {{ timer.system_name }}</template
+          ><b>{{ timer.says }}</b> at {{ timer.system_name }}</template
         ><template v-else
-          ><b>{{ timer.name }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template
+          ><b>{{ timer.says }}</b> of {{ timer.system_name }} shut off for {{ timer.gone }}</template
         ></RouterLink
       >
       <span v-if="says(timer)">· {{ says(timer) }}</span>

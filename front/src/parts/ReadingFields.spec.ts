@@ -4,6 +4,7 @@ import { expect, it, vi } from 'vitest'
 import ReadingFields from './ReadingFields.vue'
 
 vi.mock('@/api/queries', () => ({
+  queryClient: { getQueryData: () => undefined },
   useVocabulary: () => ({
     data: ref({
       parameters: [

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { NInput } from 'naive-ui'
+import { symbolOf } from '@/units/chosen'
+import { sentText, shownText } from '@/units/entry'
 import FormField from './FormField.vue'
 
 defineProps<{
@@ -11,25 +13,26 @@ defineProps<{
   day?: boolean
   placeholder?: string
   disabled?: boolean
+  longest?: number
 }>()
 const text = defineModel<string>({ required: true })
 </script>
 
-<!-- One thing to be typed, with its label, unit and what is wrong with it. -->
+<!-- One thing to be typed, in the unit of whoever types it, with its label and what is wrong with it. -->
 <template>
   <FormField
     v-slot="{ id, status, described }"
     :label="label"
-    :unit="unit ?? undefined"
+    :unit="symbolOf(unit)"
     :hint="hint"
     :error="error"
   >
     <NInput
-      v-model:value="text"
+      :value="shownText(text, unit)"
       :status="status"
       :disabled="disabled"
-      :placeholder="placeholder ?? ''"
-      :maxlength="words ? 200 : 20"
+      :placeholder="shownText(placeholder ?? '', unit)"
+      :maxlength="longest ?? (words ? 200 : 20)"
       :input-props="{
         id,
         type: day ? 'date' : 'text',
@@ -37,6 +40,7 @@ const text = defineModel<string>({ required: true })
         autocomplete: 'off',
         'aria-describedby': described,
       }"
+      @update:value="text = sentText($event, unit)"
     />
   </FormField>
 </template>

@@ -4,6 +4,7 @@ import { computed, nextTick, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useCalculators, useSources, useWorking } from '@/api/queries'
 import type { Figure } from '@/api/types'
 import { closeSlip, openFigure, openSlip } from '@/state/slip'
+import { quantity, shownUnit } from '@/units/chosen'
 
 const props = defineProps<{ figure: Figure }>()
 
@@ -48,7 +49,9 @@ const changed = computed(() => {
   const key = props.figure.key
   const value =
     key === null || Object.keys(replaced.value).length === 0 ? undefined : working.data.value?.figures[key]
-  return typeof value === 'number' && !working.isError.value ? Number(value.toPrecision(3)) : null
+  return typeof value === 'number' && !working.isError.value
+    ? quantity(value, props.figure.value_unit ?? props.figure.unit ?? '').trim()
+    : null
 })
 
 /** Assumptions may be replaced here and now, in the unit the calculation takes. */
@@ -78,7 +81,10 @@ function back(): void {
       {{ figure.text }} <span class="soft unit">{{ figure.unit }}</span>
     </p>
     <p v-if="changed !== null" class="changed" role="status">
-      With what you typed: <b>{{ changed }}</b> {{ figure.unit }}
+      With what you typed: <b>{{ changed }}</b>
+    </p>
+    <p v-if="shownUnit(figure.value_unit)" class="soft small">
+      Worked out in litres, °C and grams; the answer is in the units you chose.
     </p>
     <p v-if="figure.say" class="say">{{ figure.say }}</p>
 

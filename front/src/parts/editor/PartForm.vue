@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { NButton, NInput } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
 import type { EditedPart } from './usePart'
 
 export interface PartField {
@@ -53,39 +54,35 @@ const theirsAt = (field: PartField) => {
     >
       <summary v-if="group.more">More about it</summary>
       <div class="fields">
-        <FormField
-          v-for="field in group.fields"
-          :key="field.key"
-          v-slot="{ id, status, described }"
-          :label="field.label"
-          :unit="field.unit"
-          :hint="theirsAt(field) ?? field.hint"
-          :error="errors[field.key]"
-        >
-          <ChoiceField
+        <template v-for="field in group.fields" :key="field.key">
+          <FormField
             v-if="field.choices"
-            :id="id"
-            v-model="form[field.key]"
-            :status="status"
-            :aria-describedby="described"
-            :choices="field.choices"
-          />
-          <NInput
+            v-slot="{ id, status, described }"
+            :label="field.label"
+            :hint="theirsAt(field) ?? field.hint"
+            :error="errors[field.key]"
+          >
+            <ChoiceField
+              :id="id"
+              v-model="form[field.key]"
+              :status="status"
+              :aria-describedby="described"
+              :choices="field.choices"
+            />
+          </FormField>
+          <TypedField
             v-else
-            :value="form[field.key] ?? ''"
-            :status="status"
-            placeholder=""
-            :maxlength="field.words ? 60 : 20"
-            :input-props="{
-              id,
-              type: field.day ? 'date' : 'text',
-              inputmode: field.words || field.day ? undefined : 'decimal',
-              autocomplete: 'off',
-              'aria-describedby': described,
-            }"
-            @update:value="form[field.key] = $event"
+            :model-value="form[field.key] ?? ''"
+            :label="field.label"
+            :unit="field.unit"
+            :hint="theirsAt(field) ?? field.hint"
+            :error="errors[field.key]"
+            :words="field.words"
+            :day="field.day"
+            :longest="field.words ? 60 : 20"
+            @update:model-value="form[field.key] = $event"
           />
-        </FormField>
+        </template>
       </div>
     </component>
     <slot />

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
-import { reactive } from 'vue'
+import { reactive, watch } from 'vue'
 import { answer, api } from '@/api/client'
+import { useVocabulary } from '@/api/queries'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
@@ -12,7 +13,11 @@ import TypedField from '@/parts/TypedField.vue'
 const props = defineProps<{ system: System }>()
 defineEmits<{ none: [] }>()
 const fish = reactive({ name: 'Koi', count: '', length_cm: '', came: 'here' })
-const feed = reactive({ feed_g_d: '', protein_pct: '38' })
+const vocabulary = useVocabulary()
+const feed = reactive({ feed_g_d: '', protein_pct: '' })
+watch(vocabulary.data, (words) => (feed.protein_pct ||= String(words?.usual_protein_pct ?? '')), {
+  immediate: true,
+})
 const keep = useSend(
   () => props.system.slug,
   async (_: undefined, key) => {

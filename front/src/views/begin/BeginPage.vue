@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useShelf, useSystem, useSystems } from '@/api/queries'
+import { useSession, useShelf, useSystem, useSystems } from '@/api/queries'
 import BeginFish from './BeginFish.vue'
 import BeginSystem from './BeginSystem.vue'
 import BeginTest from './BeginTest.vue'
+import BeginUnits from './BeginUnits.vue'
 import BeginVerdict from './BeginVerdict.vue'
 import BeginWater from './BeginWater.vue'
 
-const STEPS = ['Source water', 'System', 'Fish and feed', 'First test', 'Verdict'] as const
+const STEPS = ['Units', 'Source water', 'System', 'Fish and feed', 'First test', 'Verdict'] as const
 
 const route = useRoute()
 const router = useRouter()
+const session = useSession()
 const shelf = useShelf()
 const systems = useSystems()
 /** The system that is begun with: named in the address, so that a reload goes on where one was. */
@@ -21,11 +23,11 @@ const noFish = ref(false)
 
 const step = computed(() => {
   if (!shelf.data.value || !systems.data.value) return -1
-  if (!shelf.data.value.waters.length) return 0
-  if (slug.value === '') return 1
+  if (!shelf.data.value.waters.length) return session.data.value?.person?.units.asked ? 1 : 0
+  if (slug.value === '') return 2
   if (!system.data.value) return -1
-  if (!system.data.value.fish_count && !noFish.value && !system.data.value.visits.length) return 2
-  return system.data.value.visits.length ? 4 : 3
+  if (!system.data.value.fish_count && !noFish.value && !system.data.value.visits.length) return 3
+  return system.data.value.visits.length ? 5 : 4
 })
 const opened = (to: string) => void router.replace({ query: { system: to } })
 </script>
@@ -40,11 +42,12 @@ const opened = (to: string) => void router.replace({ query: { system: to } })
       </li>
     </ol>
     <p v-if="step < 0" class="soft">Opening …</p>
-    <BeginWater v-else-if="step === 0" />
-    <BeginSystem v-else-if="step === 1" :water="shelf.data.value?.waters[0]?.id ?? ''" @opened="opened" />
+    <BeginUnits v-else-if="step === 0" />
+    <BeginWater v-else-if="step === 1" />
+    <BeginSystem v-else-if="step === 2" :water="shelf.data.value?.waters[0]?.id ?? ''" @opened="opened" />
     <template v-else-if="system.data.value">
-      <BeginFish v-if="step === 2" :system="system.data.value" @none="noFish = true" />
-      <BeginTest v-else-if="step === 3" :system="system.data.value" />
+      <BeginFish v-if="step === 3" :system="system.data.value" @none="noFish = true" />
+      <BeginTest v-else-if="step === 4" :system="system.data.value" />
       <BeginVerdict v-else :system="system.data.value" />
     </template>
   </div>

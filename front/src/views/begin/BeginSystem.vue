@@ -11,16 +11,6 @@ import TypedField from '@/parts/TypedField.vue'
 const props = defineProps<{ water: string }>()
 const emit = defineEmits<{ opened: [slug: string] }>()
 const vocabulary = useVocabulary()
-const KINDS: Record<string, string> = {
-  holding: 'Holding',
-  quarantine: 'Quarantine',
-  display: 'Display pond',
-  fry: 'Fry',
-  hospital: 'Hospital',
-  start: 'A filter being started',
-}
-/** Whose limits usually hold in a system of this purpose; can be chosen otherwise. */
-const STAGES: Record<string, string> = { quarantine: 'quarantine', fry: 'fry', start: 'starting' }
 const form = reactive({
   name: '',
   kind: 'holding',
@@ -31,7 +21,9 @@ const form = reactive({
 })
 watch(
   () => form.kind,
-  (kind) => (form.life_stage = STAGES[kind] ?? 'adult'),
+  (kind) =>
+    (form.life_stage =
+      vocabulary.data.value?.system_kinds.find((row) => row.id === kind)?.life_stage ?? form.life_stage),
 )
 const add = useMutation({
   mutationFn: async () => {
@@ -70,10 +62,7 @@ const trouble = computed(() =>
           v-model="form.kind"
           :status="status"
           :choices="
-            (vocabulary.data.value?.system_kinds ?? []).map((value) => ({
-              value,
-              label: KINDS[value] ?? value,
-            }))
+            (vocabulary.data.value?.system_kinds ?? []).map((kind) => ({ value: kind.id, label: kind.name }))
           "
       /></FormField>
       <FormField v-slot="{ id, status }" label="Life stage" :error="errors.life_stage"

@@ -29,10 +29,7 @@ const book = useBook(
   () => props.system.slug,
   () => ({ kinds: kinds.value, before: before.value[before.value.length - 1] ?? '' }),
 )
-const said = (visit: Visit) =>
-  visit.readings
-    .map((reading) => `${reading.name} ${reading.typed}${reading.unit ? ` ${reading.unit}` : ''}`)
-    .join(', ')
+const said = (visit: Visit) => visit.readings.map((reading) => `${reading.name} ${reading.reads}`).join(', ')
 const takeBack = useSend(
   () => props.system.slug,
   (entry: Book['entries'][number]) => {

@@ -5,6 +5,7 @@ import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
 import PartList from '@/parts/editor/PartList.vue'
 import RowsField from '@/parts/editor/RowsField.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
+import { whole } from '@/units/chosen'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const curveOf = (pump: Pump) =>
@@ -137,8 +138,8 @@ const line = (pump: Pump) => {
       : pump.kind === 'air' || pump.kind === 'airlift'
         ? `${number(pump.air_l_min)} L/min of air`
         : pump.kind === 'circulator'
-          ? `${number(pump.rated_l_h)} L/h`
-          : `up to ${number(Math.max(...(pump.curve ?? []).map((p) => p.flow_l_h)))} L/h`
+          ? whole(pump.rated_l_h, 'L/h')
+          : `up to ${whole(Math.max(...(pump.curve ?? []).map((p) => p.flow_l_h)), 'L/h')}`
   return `${most}, ${number(pump.power_w)} W${pump.circuit ? `, on ${pump.circuit}` : ''}${pump.running ? '' : ', off'}`
 }
 </script>

@@ -4,6 +4,7 @@ import type { Stage, System, Vocabulary } from '@/api/types'
 import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
 import PartList from '@/parts/editor/PartList.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
+import { whole } from '@/units/chosen'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
@@ -197,15 +198,14 @@ function save(): void {
   })
 }
 
-const litres = (value: number) => new Intl.NumberFormat('en-GB').format(value)
 const line = (stage: Stage) => {
   const name = props.words.media.find((m) => m.id === stage.medium)?.name
   const filled =
     stage.media_l > 0
-      ? `${litres(stage.media_l)} L ${name ? name.toLowerCase() : `of ${stage.area_m2_m3} m²/m³`}, `
+      ? `${whole(stage.media_l, 'L')} ${name ? name.toLowerCase() : `of ${stage.area_m2_m3} m²/m³`}, `
       : ''
   const kind = props.words.stage_kinds.find((k) => k.id === stage.kind)?.name.toLowerCase()
-  return `${kind}, ${filled}${litres(stage.flow_l_h)} L/h`
+  return `${kind}, ${filled}${whole(stage.flow_l_h, 'L/h')}`
 }
 </script>
 

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useMutation } from '@tanstack/vue-query'
-import { NButton, NInput } from 'naive-ui'
+import { NButton } from 'naive-ui'
 import { ulid } from 'ulid'
 import { computed, reactive, ref } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem, useVolumes } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
-import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
+import { whole, wholeNumber } from '@/units/chosen'
 
 const props = defineProps<{ system: System; writes: boolean }>()
 const volumes = useVolumes(() => props.system.slug)
@@ -77,8 +78,6 @@ function start(which: keyof typeof METHODS): void {
   save.reset()
   method.value = which
 }
-
-const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value)
 </script>
 
 <template>
@@ -99,7 +98,7 @@ const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFracti
         <FigureButton :figure="way.figure" />
         <span class="soft small">
           <template v-if="way.low_l !== null && way.high_l !== null"
-            >{{ litres(way.low_l) }} to {{ litres(way.high_l) }} L · </template
+            >{{ wholeNumber(way.low_l, 'L') }} to {{ whole(way.high_l, 'L') }} · </template
           >{{ way.in_gallons
           }}<template v-if="way.age">
             · {{ way.age }}<template v-if="way.by">, {{ way.by }}</template></template
@@ -130,23 +129,16 @@ const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFracti
     <form v-if="method" novalidate class="measure" @submit.prevent="save.mutate()">
       <h3>{{ METHODS[method].title }}</h3>
       <div class="fields">
-        <FormField
+        <TypedField
           v-for="field in METHODS[method].fields"
           :key="field.key"
-          v-slot="{ id, status, described }"
+          :model-value="typed[field.key] ?? ''"
           :label="field.label"
           :unit="field.unit"
           :hint="'hint' in field ? field.hint : undefined"
           :error="errors[field.key]"
-        >
-          <NInput
-            v-model:value="typed[field.key]"
-            :status="status"
-            placeholder=""
-            :maxlength="20"
-            :input-props="{ id, inputmode: 'decimal', 'aria-describedby': described }"
-          />
-        </FormField>
+          @update:model-value="typed[field.key] = $event"
+        />
       </div>
       <p v-if="method === 'salt'" class="soft small">
         Only without zeolite in the system, and without plants that suffer: salt makes zeolite release its

@@ -6,6 +6,7 @@ import { figures } from '@/units/number'
 import DirtTable from './DirtTable.vue'
 import FilterMeasured from './FilterMeasured.vue'
 import SetbackList from './SetbackList.vue'
+import { symbolOf, valueOf } from '@/units/chosen'
 
 const props = defineProps<{
   system: System
@@ -60,7 +61,7 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
         <thead>
           <tr>
             <th>Source of oxygen</th>
-            <th class="num">Supply at dawn, g O₂/h/th></th>
+            <th class="num">Supply at dawn, g O₂/h</th>
             <th class="num">At dawn without it, mg/L</th>
           </tr>
         </thead>
@@ -99,8 +100,8 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
         <thead>
           <tr>
             <th>Type of medium</th>
-            <th class="num">Medium, L</th>
-            <th class="num">Flow, L/h</th>
+            <th class="num">Medium, {{ symbolOf('L') }}</th>
+            <th class="num">Flow, {{ symbolOf('L/h') }}</th>
             <th class="num">Air in it, L/min</th>
           </tr>
         </thead>
@@ -109,8 +110,10 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
             <td>
               <b>{{ kind(row.kind) }}</b> <span class="soft">of {{ medium(row.medium).toLowerCase() }}</span>
             </td>
-            <td class="num">{{ row.media_l === null ? 'none would do' : number(row.media_l, 2) }}</td>
-            <td class="num">{{ number(row.flow_l_h, 2) }}</td>
+            <td class="num">
+              {{ row.media_l === null ? 'none would do' : number(valueOf(row.media_l, 'L'), 2) }}
+            </td>
+            <td class="num">{{ number(valueOf(row.flow_l_h, 'L/h'), 2) }}</td>
             <td class="num">{{ number(row.air_l_min, 2) }}</td>
           </tr>
         </tbody>

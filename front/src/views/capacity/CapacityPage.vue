@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { useDebounce } from '@vueuse/core'
-import { NInput } from 'naive-ui'
+import TypedField from '@/parts/TypedField.vue'
 import { computed, reactive } from 'vue'
 import { Refusal } from '@/api/client'
 import { useCapacity, useFilter, useSession, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
-import FormField from '@/parts/FormField.vue'
 import StateMark from '@/parts/StateMark.vue'
 import FigureButton from '@/parts/FigureButton.vue'
 import { figures } from '@/units/number'
@@ -85,24 +84,18 @@ function reset(): void {
       </button>
     </div>
     <div class="fields">
-      <FormField
+      <TypedField
         v-for="condition in shown.conditions"
         :key="condition.key"
-        v-slot="{ id, status, described }"
+        :model-value="typed[condition.key] ?? ''"
+        :class="condition.kind"
         :label="condition.label"
         :unit="condition.unit"
         :error="errors[condition.key]"
         :hint="condition.from"
-      >
-        <NInput
-          v-model:value="typed[condition.key]"
-          :status="status"
-          :class="condition.kind"
-          :placeholder="plain(condition.text, condition.unit)"
-          :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }"
-          :maxlength="20"
-        />
-      </FormField>
+        :placeholder="plain(condition.text, condition.unit)"
+        @update:model-value="typed[condition.key] = $event"
+      />
     </div>
     <WhatIfFields v-model:typed="typed" :system="system" :errors="errors" />
   </section>

@@ -7,6 +7,7 @@ import { useSend } from '@/api/useSend'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { figures } from '@/units/number'
+import { symbolOf, valueOf } from '@/units/chosen'
 
 const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
 const form = reactive({ at: '', seen_pct: '' })
@@ -52,8 +53,8 @@ const blocks = (row: Row) => {
         <thead>
           <tr>
             <th>Stage</th>
-            <th class="num">Catches, g/d</th>
-            <th class="num">Holds now, g</th>
+            <th class="num">Catches, {{ symbolOf('g/d') }}</th>
+            <th class="num">Holds now, {{ symbolOf('g') }}</th>
             <th class="num">Fouled, %</th>
             <th class="num">Blocks in, days</th>
             <th class="num">Ammonia from dirt, g N/day</th>
@@ -66,8 +67,8 @@ const blocks = (row: Row) => {
             <td>
               <b>{{ row.name }}</b>
             </td>
-            <td class="num">{{ number(row.caught_g_d) }}</td>
-            <td class="num">{{ held(row, row.stored_g) }}</td>
+            <td class="num">{{ number(valueOf(row.caught_g_d, 'g/d')) }}</td>
+            <td class="num">{{ held(row, row.stored_g === null ? null : valueOf(row.stored_g, 'g')) }}</td>
             <td class="num">{{ held(row, row.fouling_pct) }}</td>
             <td class="num">{{ blocks(row) }}</td>
             <td class="num">{{ held(row, row.tan_back_g_d) }}</td>

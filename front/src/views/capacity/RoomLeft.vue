@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Capacity, Room } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import { figures } from '@/units/number'
+import { quantity, symbolOf, whole, wholeNumber } from '@/units/chosen'
 
 const props = defineProps<{ room: Room; steps: Capacity['steps']; fishNow: number }>()
 
@@ -10,11 +11,13 @@ const number = (value: number) => figures(Math.abs(value) < 0.5 ? 0 : Math.round
 /** What is far beyond any keeping is said as such. */
 const much = (value: number | null, most: number) =>
   value === null ? '—' : value > most ? 'plenty' : number(value)
+const feed = (value: number | null) =>
+  value === null ? '—' : value > 20000 ? 'plenty' : wholeNumber(Math.abs(value) < 0.5 ? 0 : value, 'g/day')
 const short = computed(() => props.room.fish_now.value < 0)
 const sentence = computed(() => {
   const { room } = props
   const fish = `${number(Math.abs(room.fish_now.value))} koi of ${number(room.length_cm)} cm`
-  const feed = `${number(Math.abs(room.feed_now.value))} g of feed a day`
+  const feed = `${whole(Math.abs(room.feed_now.value), 'g')} of feed a day`
   if (room.change_more)
     return `Change more water, or feed ${feed} less: at today’s changes nitrate settles past its limit.`
   if (short.value)
@@ -40,9 +43,9 @@ const sentence = computed(() => {
       <thead>
         <tr>
           <th>Limit</th>
-          <th class="num">More feed now, g/day</th>
+          <th class="num">More feed now, {{ symbolOf('g/day') }}</th>
           <th class="num">More fish now</th>
-          <th class="num">More feed in steps, g/day</th>
+          <th class="num">More feed in steps, {{ symbolOf('g/day') }}</th>
           <th class="num">More fish in steps</th>
         </tr>
       </thead>
@@ -51,9 +54,9 @@ const sentence = computed(() => {
           <td>
             <b>{{ row.name }}</b><span v-if="row.name === room.first" class="soft small"> first</span>
           </td>
-          <td class="num">{{ much(row.feed_now, 20000) }}</td>
+          <td class="num">{{ feed(row.feed_now) }}</td>
           <td class="num">{{ much(row.fish_now, 2000) }}</td>
-          <td class="num">{{ much(row.feed_grown, 20000) }}</td>
+          <td class="num">{{ feed(row.feed_grown) }}</td>
           <td class="num">{{ much(row.fish_grown, 2000) }}</td>
         </tr>
       </tbody>
@@ -69,7 +72,7 @@ const sentence = computed(() => {
     <p v-if="steps.length > 1" class="steps">
       In steps:
       <template v-for="(step, i) in steps" :key="step.day"
-        ><template v-if="i">, then </template><b>{{ number(step.feed_g_d) }} g/d</b>
+        ><template v-if="i">, then </template><b>{{ quantity(step.feed_g_d, 'g/d') }}</b>
         {{ step.day === 0 ? 'now' : `after ${number(step.day)} days` }}</template
       >. Test ammonia and nitrite before each.
     </p>

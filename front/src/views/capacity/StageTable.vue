@@ -38,7 +38,7 @@ const columns = [
             <th>Stage</th>
             <th v-for="column in columns" :key="column.key" class="num">{{ column.head }}</th>
             <th>Limited by</th>
-            <th class="num">Ammonia if it is off/th></th>
+            <th class="num">Ammonia if it is off</th>
           </tr>
         </thead>
         <tbody>

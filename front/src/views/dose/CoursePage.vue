@@ -11,6 +11,7 @@ import { date } from '@/units/time'
 import { figures } from '@/units/number'
 import ChargeList from './ChargeList.vue'
 import ResidualCurve from './ResidualCurve.vue'
+import { quantity } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 const session = useSession()
@@ -109,9 +110,8 @@ const day = (value: number) => figures(value, 2)
         </li>
       </ul>
       <p v-if="!course.ended" class="soft small">
-        Every {{ day(course.every_d) }} days at {{ day(page.temp_c) }} °C{{
-          page.temp_assumed ? ', assumed' : ''
-        }}: the days move with the temperature.
+        Every {{ day(course.every_d) }} days at {{ quantity(page.temp_c, '°C')
+        }}{{ page.temp_assumed ? ', assumed' : '' }}: the days move with the temperature.
       </p>
       <ResidualCurve v-if="course.curve.length" :course="course" />
       <template v-if="!course.ended">

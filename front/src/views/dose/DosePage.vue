@@ -17,6 +17,7 @@ import TypedField from '@/parts/TypedField.vue'
 import { figures } from '@/units/number'
 import DoseSheet from './DoseSheet.vue'
 import DosesGiven from './DosesGiven.vue'
+import { whole } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 /** What the readings ask for of doses, and what courses have due. */
@@ -171,7 +172,7 @@ const print = () => window.print()
       <FormField v-if="page.bodies.length > 1" v-slot="{ id }" label="Into" :error="give.errors.value.body"
         ><select :id="id" v-model="body" class="choice">
           <option v-for="row in page.bodies" :key="row.id" :value="row.id">
-            {{ row.name }}, {{ Math.round(row.litres).toLocaleString('en-GB') }} L
+            {{ row.name }}, {{ whole(row.litres, 'L') }}
           </option>
         </select></FormField
       >

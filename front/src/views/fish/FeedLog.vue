@@ -8,6 +8,7 @@ import { useSend } from '@/api/useSend'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
+import { quantity } from '@/units/chosen'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
 const form = reactive({ feed_g: '', came_up: '', left_some: 'no' })
@@ -31,7 +32,7 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
 <template>
   <section class="part" aria-label="Fed">
     <h2>Feeds</h2>
-    <p v-if="fish.feeds.length" class="soft small">{{ fish.week_g }} g in the last 7 days.</p>
+    <p v-if="fish.feeds.length" class="soft small">{{ quantity(fish.week_g, 'g') }} in the last 7 days.</p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="give.send(undefined)">
       <TypedField v-model="form.feed_g" label="Amount fed" unit="g" :error="give.errors.value.feed_g" />
       <FormField v-slot="{ id: field, status }" label="Did they come up to feed?"
@@ -61,7 +62,7 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
     </p>
     <ul class="rows acts">
       <li v-for="feed in fish.feeds" :key="feed.id">
-        <b>{{ feed.feed_g }} g</b>
+        <b>{{ quantity(feed.feed_g, 'g') }}</b>
         <span class="soft"
           >{{ feed.age }}<template v-if="feed.by">, {{ feed.by }}</template
           ><template v-if="feed.came_up">, {{ CAME[feed.came_up] }}</template

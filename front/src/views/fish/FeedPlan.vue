@@ -8,7 +8,7 @@ import ChoiceField from '@/parts/ChoiceField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
-import { figures } from '@/units/number'
+import { quantity } from '@/units/chosen'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
 const text = (value: number | string | null | undefined) =>
@@ -36,7 +36,6 @@ const set = useSend(
       }),
     ),
 )
-const grams = (value: number) => figures(value)
 </script>
 
 <template>
@@ -44,7 +43,7 @@ const grams = (value: number) => figures(value)
     <h2>Feed plan</h2>
     <p class="soft small">
       <template v-if="fish.plan"
-        >{{ grams(fish.plan.mean_g_d) }} g a day on the mean of the week; this plan holds since
+        >{{ quantity(fish.plan.mean_g_d, 'g') }} a day on the mean of the week; this plan holds since
         {{ fish.plan.since }}. A new one holds from today.</template
       >
       <template v-else>No feed plan yet: the load is worked out as if nothing were fed. Enter one.</template>
@@ -60,7 +59,7 @@ const grams = (value: number) => figures(value)
           v-model="form.by_ration"
           :status="status"
           :choices="[
-            { value: 'no', label: 'so many grams' },
+            { value: 'no', label: 'a weight a day' },
             { value: 'yes', label: 'by the ration table' },
           ]"
       /></FormField>

@@ -7,6 +7,7 @@ import { figures } from '@/units/number'
 import FeedLog from './FeedLog.vue'
 import FeedPlan from './FeedPlan.vue'
 import FishGroups from './FishGroups.vue'
+import { quantity } from '@/units/chosen'
 
 type FishEvent = FishPage['events'][number]
 const props = defineProps<{ system: System }>()
@@ -43,7 +44,8 @@ const says = (event: FishEvent) =>
       <div v-for="bay in fish.data.value.bays" :key="bay.name">
         <dt>{{ bay.name }}</dt>
         <dd>
-          <b>{{ number(bay.kg_m3) }}</b> <span class="soft small">kg/m³, {{ number(bay.kg) }} kg</span>
+          <b>{{ number(bay.kg_m3) }}</b>
+          <span class="soft small">kg/m³, {{ quantity(bay.kg, 'kg', 2) }}</span>
         </dd>
       </div>
     </dl>

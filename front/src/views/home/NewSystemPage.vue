@@ -12,15 +12,6 @@ import TypedField from '@/parts/TypedField.vue'
 const router = useRouter()
 const vocabulary = useVocabulary()
 const form = reactive({ name: '', kind: '', life_stage: '', template: '', began: '', since: '' })
-const kinds: Record<string, string> = {
-  holding: 'Holding',
-  quarantine: 'Quarantine',
-  start: 'A filter being started',
-  display: 'Display pond',
-  fry: 'Fry',
-  hospital: 'Hospital',
-}
-
 const add = useMutation({
   mutationFn: () => answer(() => api.POST('/api/systems', { body: form })),
   onSuccess: async ({ slug }) => {
@@ -55,10 +46,7 @@ const trouble = computed(() =>
           :status="status"
           :aria-describedby="described"
           :choices="
-            (vocabulary.data.value?.system_kinds ?? []).map((value) => ({
-              value,
-              label: kinds[value] ?? value,
-            }))
+            (vocabulary.data.value?.system_kinds ?? []).map((kind) => ({ value: kind.id, label: kind.name }))
           "
         />
       </FormField>

@@ -6,6 +6,7 @@ import { useLimits, useSession, useShelf } from '@/api/queries'
 import type { LimitsPage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import TypedField from '@/parts/TypedField.vue'
+import { symbolOf, valueOf } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 type Row = LimitsPage['limits'][number]
@@ -18,12 +19,13 @@ const open = ref<string>()
 const side = () => reactive({ watch: '', act: '', emergency: '' })
 const form = reactive({ below: side(), above: side(), reason: '' })
 const number = (value: number) => Number(value.toPrecision(3))
+const read = (value: number, row: Row) => number(valueOf(value, row.unit ?? ''))
 const words = (row: Row) => {
   const use = { below: row.own?.below ?? row.shipped.below, above: row.own?.above ?? row.shipped.above }
   return (
     [
-      use.below && `watch below ${number(use.below.watch)}, act below ${number(use.below.act)}`,
-      use.above && `watch above ${number(use.above.watch)}, act above ${number(use.above.act)}`,
+      use.below && `watch below ${read(use.below.watch, row)}, act below ${read(use.below.act, row)}`,
+      use.above && `watch above ${read(use.above.watch, row)}, act above ${read(use.above.act, row)}`,
     ]
       .filter(Boolean)
       .join('; ') || 'never judged'
@@ -232,7 +234,7 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
         <div class="line">
           <b>{{ row.name }}</b>
           <span :class="{ soft: !row.own }"
-            >{{ words(row) }}<span v-if="row.unit" class="soft">{{ ` ${row.unit}` }}</span
+            >{{ words(row) }}<span v-if="row.unit" class="soft">{{ ` ${symbolOf(row.unit)}` }}</span
             ><template v-if="row.own"
               ><br /><span class="small">yours: {{ row.own.reason }}</span></template
             ></span

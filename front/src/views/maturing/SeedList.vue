@@ -9,6 +9,7 @@ import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
 import { figures } from '@/units/number'
+import { quantity } from '@/units/chosen'
 
 const props = defineProps<{
   system: System
@@ -177,7 +178,7 @@ const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'd
       <li v-for="one in start.given" :key="`${one.on} ${one.to}`">
         <span class="soft">{{ day(one.on) }}</span>
         <span
-          >{{ number(one.litres) }} L of media went from here to {{ one.to
+          >{{ quantity(one.litres, 'L', 2) }} of media went from here to {{ one.to
           }}<template v-if="one.made_up">; replaced by new medium</template></span
         >
       </li>

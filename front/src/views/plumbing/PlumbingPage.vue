@@ -11,12 +11,14 @@ import { figures } from '@/units/number'
 import PlumbingWhatIf from './PlumbingWhatIf.vue'
 import { proof } from './proof'
 import ShutOffs from './ShutOffs.vue'
+import { quantity, symbolOf, wholeNumber } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 const plumbing = usePlumbing(() => props.system.slug)
 
 const number = (value: number | null | undefined, digits = 3) =>
   value === null || value === undefined ? '' : figures(value, digits)
+const flow = (value: number | null) => (value === null ? '' : wholeNumber(value, 'L/h'))
 const litres = (value: number | null | undefined) =>
   value === null || value === undefined
     ? ''
@@ -73,7 +75,8 @@ const worse = computed(() =>
       <div v-if="plumbing.data.value.flow_l_h !== null">
         <dt>Flow through the filter</dt>
         <dd>
-          <b>{{ litres(plumbing.data.value.flow_l_h) }}</b> <span class="soft small">L/h</span>
+          <b>{{ wholeNumber(plumbing.data.value.flow_l_h, 'L/h') }}</b>
+          <span class="soft small">{{ symbolOf('L/h') }}</span>
         </dd>
       </div>
       <div v-if="plumbing.data.value.turnover">
@@ -83,7 +86,8 @@ const worse = computed(() =>
       <div v-if="plumbing.data.value.circulation_l_h">
         <dt>Circulation pumps</dt>
         <dd>
-          <b>{{ litres(plumbing.data.value.circulation_l_h) }}</b> <span class="soft small">L/h</span>
+          <b>{{ wholeNumber(plumbing.data.value.circulation_l_h, 'L/h') }}</b>
+          <span class="soft small">{{ symbolOf('L/h') }}</span>
         </dd>
       </div>
       <div>
@@ -101,11 +105,9 @@ const worse = computed(() =>
 
     <LoopStrip :plumbing="plumbing.data.value" :slug="system.slug" />
     <p class="soft small">
-      Solved together for water at {{ number(plumbing.data.value.temp_c) }} °C<template
-        v-if="plumbing.data.value.temp_assumed"
-      >
-        (assumed)</template
-      >, levels against the water in the vessels.
+      Solved together for water at {{ quantity(plumbing.data.value.temp_c, '°C')
+      }}<template v-if="plumbing.data.value.temp_assumed"> (assumed)</template>, levels against the water in
+      the vessels.
     </p>
 
     <ul v-if="worse.length" class="cautions">
@@ -119,8 +121,8 @@ const worse = computed(() =>
           <thead>
             <tr>
               <th>Stage</th>
-              <th class="num">Flow, L/h</th>
-              <th class="num">Flow used by Capacity/th></th>
+              <th class="num">Flow, {{ symbolOf('L/h') }}</th>
+              <th class="num">Flow used by Capacity</th>
               <th class="num">Level drop, mm</th>
               <th class="num">Spare before air, mm</th>
               <th v-if="stays" class="num">Contact time, min</th>
@@ -144,10 +146,10 @@ const worse = computed(() =>
                       stage.flow_l_h,
                     )
                   "
-                  :text="litres(stage.flow_l_h)"
+                  :text="flow(stage.flow_l_h)"
                 />
               </td>
-              <td class="num soft">{{ litres(stage.reckoned_l_h) }}</td>
+              <td class="num soft">{{ flow(stage.reckoned_l_h) }}</td>
               <td class="num">
                 <ProofOf
                   :figure="
@@ -196,7 +198,7 @@ const worse = computed(() =>
               <th>Line</th>
               <th>From, to</th>
               <th class="num">Bore, mm</th>
-              <th class="num">Flow, L/h</th>
+              <th class="num">Flow, {{ symbolOf('L/h') }}</th>
               <th class="num">Speed, m/s</th>
               <th class="num">Drop, mm</th>
               <th class="num">Valve</th>
@@ -214,7 +216,7 @@ const worse = computed(() =>
                   :figure="
                     proof(plumbing.data.value, `Flow along ${line.name}`, line.ask, 'flow_l_h', line.flow_l_h)
                   "
-                  :text="litres(line.flow_l_h)"
+                  :text="flow(line.flow_l_h)"
                 />
               </td>
               <td class="num">{{ number(line.velocity_m_s, 2) }}</td>
@@ -263,9 +265,9 @@ const worse = computed(() =>
                     :figure="
                       proof(plumbing.data.value, `Flow of ${pump.name}`, pump.ask, 'flow_l_h', pump.flow_l_h)
                     "
-                    :text="litres(pump.flow_l_h)"
+                    :text="flow(pump.flow_l_h)"
                   />
-                  L/h</template
+                  {{ symbolOf('L/h') }}</template
                 >
               </td>
               <td class="num">{{ number(pump.head_m) }}</td>

@@ -7,6 +7,7 @@ import { answer, api, Refusal } from '@/api/client'
 import type { Plumbing } from '@/api/types'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
+import { whole as volume } from '@/units/chosen'
 
 const props = defineProps<{ plumbing: Plumbing; slug: string }>()
 const form = reactive({ line: '', bore_mm: '', valve_open_pct: '', second: 'no', pump: '' })
@@ -56,9 +57,9 @@ const rows = computed(() => {
   if (!after || asked.value === '') return []
   return [
     {
-      name: 'Flow through the filter, L/h',
-      now: whole(props.plumbing.flow_l_h),
-      then: whole(after.flow_l_h),
+      name: 'Flow through the filter',
+      now: volume(props.plumbing.flow_l_h, 'L/h'),
+      then: volume(after.flow_l_h, 'L/h'),
     },
     {
       name: 'Turnover, times an hour',

@@ -6,13 +6,15 @@ import { queryClient, refreshSystem } from '@/api/queries'
 import type { Plumbing } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import StateMark from '@/parts/StateMark.vue'
+import { symbolOf, whole, wholeNumber } from '@/units/chosen'
 
 const props = defineProps<{ plumbing: Plumbing; slug: string; writes: boolean }>()
 const homes = computed(() =>
   props.plumbing.vessels.filter((vessel) => !['sump', 'chamber'].includes(vessel.kind)),
 )
 const off = (id: string) => props.plumbing.shut_off.find((row) => row.vessel_id === id)
-const litres = (value: number) => new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value)
+const millimetres = (value: number) =>
+  new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value)
 const turn = useMutation({
   mutationFn: ({ id, shut }: { id: string; shut: boolean }) =>
     answer(() =>
@@ -41,7 +43,7 @@ const trouble = computed(() =>
         <thead>
           <tr>
             <th>Vessel</th>
-            <th class="num">Holds, L</th>
+            <th class="num">Holds, {{ symbolOf('L') }}</th>
             <th class="num">Level, mm</th>
             <th class="num">Over its lip, mm</th>
             <th class="num">May fall, mm</th>
@@ -53,13 +55,13 @@ const trouble = computed(() =>
             <td>
               <b>{{ vessel.name }}</b>
             </td>
-            <td class="num">{{ litres(vessel.volume_l) }}</td>
-            <td class="num">{{ vessel.level_mm ? litres(vessel.level_mm) : '' }}</td>
+            <td class="num">{{ wholeNumber(vessel.volume_l, 'L') }}</td>
+            <td class="num">{{ vessel.level_mm ? millimetres(vessel.level_mm) : '' }}</td>
             <td class="num">{{ vessel.rise_mm === null ? '' : vessel.rise_mm.toFixed(1) }}</td>
             <td class="num">
               {{ vessel.may_fall_mm ?? ''
               }}<span v-if="vessel.may_lose_l !== null" class="soft small"
-                >, {{ litres(vessel.may_lose_l) }} L</span
+                >, {{ whole(vessel.may_lose_l, 'L') }}</span
               >
             </td>
             <td>
@@ -96,7 +98,7 @@ const trouble = computed(() =>
     <p v-if="plumbing.bodies.length > 1">
       Doses and changes now apply to each separately:
       <template v-for="(body, i) in plumbing.bodies" :key="body.name"
-        ><template v-if="i">, </template>{{ body.name }} <b>{{ litres(body.volume_l) }} L</b></template
+        ><template v-if="i">, </template>{{ body.name }} <b>{{ whole(body.volume_l, 'L') }}</b></template
       >.
     </p>
     <p v-if="trouble" class="fault" role="alert">{{ trouble }}</p>

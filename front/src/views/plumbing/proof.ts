@@ -1,4 +1,6 @@
 import type { Figure, Plumbing } from '@/api/types'
+import { symbolOf, wholeNumber } from '@/units/chosen'
+import { figures } from '@/units/number'
 
 /**
  * A flow or level of the solved loop as a figure that opens to its proof: the whole network, and the
@@ -12,14 +14,13 @@ export function proof(
   value: number | null,
 ): Figure | null {
   if (!plumbing.network || ask === null || value === null) return null
+  const unit = { flow_l_h: 'L/h', loss_m: 'm', level_mm: 'mm' }[key]
   return {
     label,
     value,
-    text: new Intl.NumberFormat(
-      'en-GB',
-      key === 'loss_m' ? { maximumSignificantDigits: 3 } : { maximumFractionDigits: 0 },
-    ).format(value),
-    unit: { flow_l_h: 'L/h', loss_m: 'm', level_mm: 'mm' }[key],
+    text: key === 'loss_m' ? figures(value) : wholeNumber(value, unit),
+    unit: symbolOf(unit) ?? unit,
+    value_unit: unit,
     calc: 'flow.network',
     key,
     input: { ...plumbing.network, ask },

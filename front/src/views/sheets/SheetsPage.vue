@@ -2,6 +2,8 @@
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useReference } from '@/api/queries'
+import { figures } from '@/units/number'
+import { shownUnit, symbolOf, valueOf } from '@/units/chosen'
 
 const SHEETS = [
   ['limits', 'Limits'],
@@ -13,6 +15,11 @@ const shown = ref<Sheet>('limits')
 const reference = useReference()
 const page = computed(() => reference.data.value)
 const print = () => window.print()
+/** The lines of a limit, each in the unit one reads in. */
+const limits = (line: string | null, unit: string | null) =>
+  line === null || !shownUnit(unit)
+    ? (line ?? '–')
+    : line.replace(/[\d.,]+/g, (one) => figures(valueOf(Number(one.replace(',', '')), unit ?? '')))
 </script>
 
 <!-- Sheets to hang in the shed, from the same tables the product works by. One is shown, and that one is printed. -->
@@ -49,9 +56,9 @@ const print = () => window.print()
           <tbody>
             <tr v-for="row in page.limits" :key="`${row.name} ${row.side}`">
               <th>
-                {{ row.name }} {{ row.side }} <span class="soft small">{{ row.unit }}</span>
+                {{ row.name }} {{ row.side }} <span class="soft small">{{ symbolOf(row.unit) }}</span>
               </th>
-              <td v-for="(line, i) in row.lines" :key="i">{{ line ?? '–' }}</td>
+              <td v-for="(line, i) in row.lines" :key="i">{{ limits(line, row.unit) }}</td>
             </tr>
           </tbody>
         </table>

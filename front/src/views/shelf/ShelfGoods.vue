@@ -9,6 +9,7 @@ import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
+import { quantity } from '@/units/chosen'
 
 const props = defineProps<{ shelf: Shelf; writes: boolean }>()
 const EMPTY = {
@@ -61,7 +62,7 @@ function says(good: Good): string {
     good.strength_pct === null ? '' : `${good.strength_pct} %`,
     label.label_ml
       ? [
-          `${label.label_ml} ${good.unit} for ${label.label_treats_l} L`,
+          `${label.label_ml} ${good.unit} for ${quantity(label.label_treats_l ?? 0, 'L')}`,
           label.label_binds_mg_l ? `, binding ${label.label_binds_mg_l} mg/L of ammonia` : '',
           label.label_chlorine_mg_l ? `, against ${label.label_chlorine_mg_l} mg/L of chlorine` : '',
         ].join('')

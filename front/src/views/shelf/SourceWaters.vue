@@ -104,9 +104,7 @@ const book = useSend(
             >{{ day(done.on) }}, {{ done.side === 'treated' ? 'treated' : 'as it comes' }}:</span
           >
           <template v-for="(reading, i) in done.readings" :key="reading.parameter"
-            ><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.typed }}</b>{{
-              reading.unit ? ` ${reading.unit}` : ''
-            }}</template
+            ><template v-if="i">, </template>{{ reading.name }} <b>{{ reading.reads }}</b></template
           ><template v-if="done.chloramine">, chloramine</template>
         </p>
         <form v-if="testing === row.id" class="editor" novalidate @submit.prevent="book.send(undefined)">

@@ -36,9 +36,10 @@ const strips = computed(() => {
   ])
 })
 const columns = computed(() => {
-  const seen = new Map<string, string>()
+  const seen = new Map<string, { name: string; unit: string }>()
   for (const visit of props.system.visits)
-    for (const reading of visit.readings) seen.set(reading.parameter, reading.name)
+    for (const { parameter, name, reads } of visit.readings)
+      seen.set(parameter, { name, unit: reads.split(' ').slice(1).join(' ') })
   return [...seen]
 })
 </script>
@@ -135,7 +136,9 @@ const columns = computed(() => {
           <tr>
             <th>Taken</th>
             <th>By</th>
-            <th v-for="[key, name] in columns" :key="key" class="num">{{ name }}</th>
+            <th v-for="[key, { name, unit }] in columns" :key="key" class="num">
+              {{ name }} <span class="soft small">{{ unit }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -143,7 +146,7 @@ const columns = computed(() => {
             <td>{{ clock(visit.taken_at) }}</td>
             <td>{{ visit.by }}</td>
             <td v-for="[key] in columns" :key="key" class="num">
-              {{ visit.readings.find((reading) => reading.parameter === key)?.typed ?? '' }}
+              {{ visit.readings.find((reading) => reading.parameter === key)?.reads.split(' ')[0] ?? '' }}
             </td>
           </tr>
         </tbody>

@@ -15,7 +15,6 @@ import FormField from '@/parts/FormField.vue'
 import ReadingStrip from '@/parts/ReadingStrip.vue'
 import { lastBooked } from '@/state/booked'
 import { date } from '@/units/time'
-import { inSentence } from '@/words/inSentence'
 import TestRow from './TestRow.vue'
 
 const props = defineProps<{ system: System }>()
@@ -64,16 +63,6 @@ watch(
 /** What is due stands first, in the order of the kit. */
 const today = useToday(() => props.system.slug, ['test'])
 const dueNow = computed(() => props.system.schedule.tests.filter((test) => test.stands !== 'done'))
-/** What will be due first, and in how many hours. */
-const next = computed(
-  () =>
-    props.system.schedule.tests
-      .filter((test) => test.last_h !== null)
-      .map((test) => ({ name: test.name, hours: Math.max(1, test.every_h - (test.last_h ?? 0)) }))
-      .sort((a, b) => a.hours - b.hours)[0] ?? null,
-)
-const inTime = (hours: number) =>
-  hours < 36 ? `in ${Math.round(hours)} h` : `in ${Math.round(hours / 24)} days`
 const first = computed(() => {
   const due = parameters.value.filter((parameter) =>
     dueNow.value.some((test) => test.parameter === parameter.id),
@@ -193,8 +182,8 @@ function submit(): void {
       >.
     </p>
     <p v-else class="deed">
-      No test is due{{ next ? `. Next: ${inSentence(next.name)} ${inTime(next.hours)}` : '' }}. Whatever you
-      test counts.
+      No test is due{{ system.schedule.next ? `. Next: ${system.schedule.next}` : '' }}. Whatever you test
+      counts.
     </p>
     <template #besides>
       <p v-if="today.steps.value.length && dueNow.length">

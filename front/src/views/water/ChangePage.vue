@@ -15,8 +15,8 @@ import ChangesBooked from './ChangesBooked.vue'
 import GoalPlan from './GoalPlan.vue'
 import SchoolsTable from './SchoolsTable.vue'
 import { openSlip } from '@/state/slip'
-import { figures } from '@/units/number'
 import { useWaterForm, whole } from './useWaterForm'
+import { quantity } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 /** What Trouble asks for of water today, and the least that the school followed here asks for in a week. */
@@ -101,7 +101,7 @@ const BOUNDS: Record<string, string> = {
         {{
           typed || !page.change
             ? 'One change'
-            : `This change: ${figures(page.change.litres)} L (${whole(page.change.pct)} %)`
+            : `This change: ${quantity(page.change.litres, 'L')} (${whole(page.change.pct)} %)`
         }}
       </h2>
       <form novalidate @submit.prevent="book.send({})">
@@ -163,7 +163,7 @@ const BOUNDS: Record<string, string> = {
                 <th>&nbsp;</th>
                 <th>now</th>
                 <th>new water</th>
-                <th>after {{ figures(page.change.litres) }} L ({{ whole(page.change.pct) }} %)</th>
+                <th>after {{ quantity(page.change.litres, 'L') }} ({{ whole(page.change.pct) }} %)</th>
               </tr>
             </thead>
             <tbody>

@@ -6,6 +6,7 @@ import FigureButton from '@/parts/FigureButton.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { whole } from './useWaterForm'
+import { whole as volume } from '@/units/chosen'
 
 const props = defineProps<{ page: WaterPage; errors: Record<string, string> }>()
 const form = defineModel<
@@ -96,13 +97,13 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
           <li v-for="step in plan.steps.slice(0, 14)" :key="`${step.day} ${step.of_day}`">
             <span class="soft">Day {{ step.day }}{{ perDay ? `, change ${step.of_day}` : '' }}</span>
             <span
-              ><b>{{ whole(step.litres) }} L</b> ({{ whole(step.pct) }} %)<template
+              ><b>{{ volume(step.litres, 'L') }}</b> ({{ whole(step.pct) }} %)<template
                 v-if="step.buckets !== null"
                 >, {{ step.buckets }} buckets</template
               ><template v-if="step.minutes !== null">, {{ whole(step.minutes) }} min to fill</template></span
             >
             <span
-              >then {{ plan.name }} <b>{{ step.after }}</b> {{ plan.unit }}</span
+              >then {{ plan.name }} <b>{{ step.after }}</b></span
             >
             <button
               v-if="step === plan.steps[0]"
@@ -120,7 +121,7 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
         <p v-if="plan.trickle">
           As a trickle over the same days, the same water,
           <FigureButton v-if="plan.trickle.flow" :figure="plan.trickle.flow" />, brings it to
-          <b>{{ plan.trickle.after }}</b> {{ plan.unit }}: a little less far, but without a jump.
+          <b>{{ plan.trickle.after }}</b>: a little less far, but without a jump.
         </p>
         <p class="soft small">
           {{ plan.limits }} Waste from the fish in the meantime is counted. Test before each change.

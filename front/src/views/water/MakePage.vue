@@ -8,6 +8,7 @@ import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { whole } from './useWaterForm'
+import { whole as volume } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 const typed = reactive({
@@ -78,7 +79,7 @@ const WAYS = ['water_1', 'water_2', 'water_3'] as const
         <p class="sum">
           <template v-for="(part, i) in blend.parts" :key="part.name"
             ><template v-if="i"> + </template><b>{{ whole(part.share_pct) }} %</b> {{ part.name
-            }}<template v-if="part.litres !== null"> ({{ whole(part.litres) }} L)</template></template
+            }}<template v-if="part.litres !== null"> ({{ volume(part.litres, 'L') }})</template></template
           >
         </p>
         <p>

@@ -5,7 +5,7 @@ import { answer, api } from '@/api/client'
 import type { System, WaterPage } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import TypedField from '@/parts/TypedField.vue'
-import { whole } from './useWaterForm'
+import { whole } from '@/units/chosen'
 
 const props = defineProps<{ system: System; meter: WaterPage['meter']; writes: boolean }>()
 const form = reactive({ meter_l: '' })
@@ -34,7 +34,7 @@ const remove = useSend(
     <p v-if="read.trouble.value" class="fault" role="alert">{{ read.trouble.value }}</p>
     <ul class="rows">
       <li v-for="one in meter.readings" :key="one.id">
-        <span>{{ whole(one.litres) }} L</span>
+        <span>{{ whole(one.litres, 'L') }}</span>
         <span class="soft"
           >{{ one.age }}<template v-if="one.by">, {{ one.by }}</template></span
         >
@@ -42,7 +42,7 @@ const remove = useSend(
           v-if="writes"
           type="button"
           class="link-button small"
-          :aria-label="`Undo ${whole(one.litres)} L, ${one.age}`"
+          :aria-label="`Undo ${whole(one.litres, 'L')}, ${one.age}`"
           @click="remove.send(one.id)"
         >
           Undo

@@ -3,10 +3,13 @@ import type { WaterPage } from '@/api/types'
 import TypedField from '@/parts/TypedField.vue'
 import { figures } from '@/units/number'
 import { whole } from './useWaterForm'
+import { differenceOf, shownUnit, symbolOf, valueOf, wholeNumber } from '@/units/chosen'
 
 defineProps<{ page: WaterPage; slug: string; error?: string }>()
 const price = defineModel<string>({ required: true })
 const one = (value: number | null) => (value === null ? '–' : figures(value, 2))
+const cell = (text: string | null, unit: string) =>
+  text === null ? '–' : shownUnit(unit) ? figures(valueOf(Number(text.replace(',', '')), unit)) : text
 </script>
 
 <!-- What each school of changing water would come to in sixty days, side by side. -->
@@ -19,12 +22,12 @@ const one = (value: number | null) => (value === null ? '–' : figures(value, 2
           <tr>
             <th>School</th>
             <th class="num">a week, %</th>
-            <th class="num">Nitrate, mg/L</th>
+            <th class="num">Nitrate, {{ symbolOf('mg/L as NO₃') }}</th>
             <th class="num">jumps by</th>
-            <th class="num">KH, dKH</th>
-            <th class="num">GH, dGH</th>
-            <th class="num">colder by, °C</th>
-            <th class="num">Water, L</th>
+            <th class="num">KH, {{ symbolOf('dKH') }}</th>
+            <th class="num">GH, {{ symbolOf('dGH') }}</th>
+            <th class="num">colder by, {{ symbolOf('°C') }}</th>
+            <th class="num">Water, {{ symbolOf('L') }}</th>
             <th v-if="price" class="num">costs</th>
           </tr>
         </thead>
@@ -33,13 +36,13 @@ const one = (value: number | null) => (value === null ? '–' : figures(value, 2
             <th>{{ row.name }}<span v-if="row.followed" class="small"> followed here</span></th>
             <td class="num">{{ whole(row.pct_week) }}</td>
             <td class="num">
-              <b>{{ row.nitrate ?? '–' }}</b>
+              <b>{{ cell(row.nitrate, 'mg/L as NO₃') }}</b>
             </td>
-            <td class="num">{{ row.nitrate_jump ?? '–' }}</td>
-            <td class="num">{{ row.kh ?? '–' }}</td>
-            <td class="num">{{ row.gh ?? '–' }}</td>
-            <td class="num">{{ row.temp_drop_c ? one(row.temp_drop_c) : '–' }}</td>
-            <td class="num">{{ whole(row.water_l) }}</td>
+            <td class="num">{{ cell(row.nitrate_jump, 'mg/L as NO₃') }}</td>
+            <td class="num">{{ cell(row.kh, 'dKH') }}</td>
+            <td class="num">{{ cell(row.gh, 'dGH') }}</td>
+            <td class="num">{{ row.temp_drop_c ? one(differenceOf(row.temp_drop_c, '°C')) : '–' }}</td>
+            <td class="num">{{ wholeNumber(row.water_l, 'L') }}</td>
             <td v-if="price" class="num">{{ one(row.cost) }}</td>
           </tr>
         </tbody>

@@ -13,6 +13,7 @@ import TypedField from '@/parts/TypedField.vue'
 import { openSlip } from '@/state/slip'
 import MeterReadings from './MeterReadings.vue'
 import { useWaterForm, whole } from './useWaterForm'
+import { whole as volume } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 /** Any of these says how much trickles. */
@@ -89,7 +90,7 @@ const HEAT_HINT =
         <p v-if="page.minimum">{{ page.minimum.says.text }}</p>
         <p v-if="page.trickle && proposing">
           Instead, <FigureButton :figure="page.trickle.l_min" /> day and night would do it:
-          {{ whole(page.trickle.litres) }} L a day<template v-if="page.trickle.jug"
+          {{ volume(page.trickle.litres, 'L') }} a day<template v-if="page.trickle.jug"
             >, a jug in <FigureButton :figure="page.trickle.jug" /></template
           >.
         </p>
@@ -157,7 +158,7 @@ const HEAT_HINT =
         </details>
         <template v-if="page.trickle">
           <p class="runs">
-            Open it to <FigureButton :figure="page.trickle.l_min" />, {{ whole(page.trickle.litres) }} L a
+            Open it to <FigureButton :figure="page.trickle.l_min" />, {{ volume(page.trickle.litres, 'L') }} a
             day<template v-if="page.trickle.jug"
               >: the jug fills in <FigureButton :figure="page.trickle.jug" /></template
             >.

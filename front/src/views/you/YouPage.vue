@@ -5,6 +5,7 @@ import { answer, api } from '@/api/client'
 import { useSession } from '@/api/queries'
 import { useSend } from '@/api/useSend'
 import FormField from '@/parts/FormField.vue'
+import UnitsForm from '@/parts/UnitsForm.vue'
 
 const session = useSession()
 const FIELDS = [
@@ -13,6 +14,7 @@ const FIELDS = [
 ] as const
 const form = reactive({ password_now: '', password_new: '' })
 const changed = ref(false)
+const units = ref(false)
 const set = useSend(
   () => '',
   () => answer(() => api.PUT('/api/session/password', { body: { ...form } })),
@@ -23,7 +25,7 @@ const set = useSend(
 )
 </script>
 
-<!-- Who is signed in, and their password. -->
+<!-- Who is signed in, the units they read in, and their password. -->
 <template>
   <div v-if="session.data.value?.person" class="page">
     <div class="page-head">
@@ -32,6 +34,16 @@ const set = useSend(
         >{{ session.data.value.person.role }} of {{ session.data.value.person.site.name }}</span
       >
     </div>
+    <section class="part" aria-label="Units">
+      <h2>Units</h2>
+      <p class="soft small">
+        For you alone, on every page. What is kept does not change, and any number can be typed in another
+        unit with the unit behind it: 240 gal, 64 f, 5 lb. The working of a figure stays in litres, °C and
+        grams.
+      </p>
+      <UnitsForm press="Read in these units" @chosen="units = true" />
+      <p v-if="units" role="status">Numbers are in these units now.</p>
+    </section>
     <section class="part" aria-label="Password">
       <h2>Password</h2>
       <form novalidate @submit.prevent="set.send(undefined)">
@@ -58,7 +70,7 @@ const set = useSend(
 </template>
 
 <style scoped>
-form {
+[aria-label='Password'] form {
   display: grid;
   gap: 1rem;
   max-width: 22rem;
