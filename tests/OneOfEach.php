@@ -15,6 +15,7 @@ use App\Models\FishGroup;
 use App\Models\FishMeasure;
 use App\Models\Flush;
 use App\Models\Good;
+use App\Models\Junction;
 use App\Models\Kit;
 use App\Models\Line;
 use App\Models\MeterReading;
@@ -73,6 +74,7 @@ trait OneOfEach
         'stages' => Stage::class,
         'pumps' => Pump::class,
         'lines' => Line::class,
+        'junctions' => Junction::class,
         'volumes' => VolumeMeasure::class,
         'notes' => Note::class,
         'log' => Note::class,
@@ -139,6 +141,7 @@ trait OneOfEach
                 ],
             ],
             'pumps' => [['name' => 'Air', 'kind' => 'air', 'air_l_min' => 20, 'power_w' => 10]],
+            'junctions' => [['name' => 'Collector']],
             'lines' => [['Fall', 'v:Bay', 's:Mat', 100, 1, ['bend_90' => 1]]],
         ]);
         $vessel = $system->vessels()->firstOrFail();
@@ -166,6 +169,7 @@ trait OneOfEach
             $system->stages()->firstOrFail(),
             $system->pumps()->firstOrFail(),
             $system->lines()->firstOrFail(),
+            $system->junctions()->firstOrFail(),
             $group,
             $water,
             Dose::query()->create([...$own, ...$given]),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Build;
 
 use App\Http\Controller;
+use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
@@ -36,7 +37,12 @@ final class BuildController extends Controller
         SavePart $parts,
     ): JsonResponse {
         $columns = [...$request->validated(), ...$vessels->read($request->all())];
-        $parts->save(Vessel::class, $system, $id, $columns, $request->seen());
+        $count = Several::count($request->all());
+        if ($count === 1) {
+            $parts->save(Vessel::class, $system, $id, $columns, $request->seen());
+        } else {
+            $parts->saveAll(Vessel::class, $system, $vessels->alike($id, $columns, $count, $request->all()));
+        }
 
         return $this->build($system);
     }
@@ -74,9 +80,28 @@ final class BuildController extends Controller
         LineInputs $lines,
         SavePart $parts,
     ): JsonResponse {
-        $columns = $lines->read($system, strtoupper($id), $request->except(['name']));
-        $parts->save(Line::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
-        $lines->settleThreeWay($system, strtoupper($id));
+        $typed = $request->except(['name']);
+        $each = $lines->ofEach($system, $typed);
+        if ($each === []) {
+            $columns = $lines->read($system, strtoupper($id), $typed);
+            $parts->save(Line::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+            $lines->settleThreeWay($system, strtoupper($id));
+
+            return $this->build($system);
+        }
+        $names = Several::names($request->string('name')->toString(), count($each));
+        $rows = [];
+        foreach (Several::keys($id, count($each)) as $i => $key) {
+            $rows[$key] = ['name' => $names[$i], ...$lines->read($system, $key, $each[$i])];
+        }
+        $parts->saveAll(Line::class, $system, $rows);
+
+        return $this->build($system);
+    }
+
+    public function putJunction(PartRequest $request, System $system, string $id, SavePart $parts): JsonResponse
+    {
+        $parts->save(Junction::class, $system, $id, $request->validated(), $request->seen());
 
         return $this->build($system);
     }

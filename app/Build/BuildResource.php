@@ -6,6 +6,7 @@ namespace App\Build;
 
 use App\Models\Age;
 use App\Models\FishGroup;
+use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
@@ -104,9 +105,19 @@ final readonly class BuildResource
                         'vessel_id' => $pump->vessel_id,
                         'submergence_m' => $pump->submergence_m,
                         'lift_m' => $pump->lift_m,
+                        'above_mm' => $pump->above_mm,
                         'riser_mm' => $pump->riser_mm,
                         'diffuser' => $pump->diffuser,
                         'depth_m' => $pump->depth_m,
+                    ],
+                )
+                ->values(),
+            'junctions' => $system->junctions
+                ->map(
+                    static fn(Junction $junction): array => [
+                        'id' => $junction->id,
+                        'version' => $junction->version(),
+                        'name' => $junction->name,
                     ],
                 )
                 ->values(),

@@ -66,7 +66,7 @@ final readonly class BuildTemplates
                         'riser_mm' => 25,
                     ],
                 ],
-                'lines' => [['Riser', 's:Air-driven sponge', 'p:Airlift', 25, 0.1, ['exit' => 1]]],
+                'lines' => [['Riser', 's:Air-driven sponge', 'p:Airlift', 25, 0.1, ['exit' => 1], 'guarded' => true]],
             ],
             'pond_bog' => self::pondBog(),
             'quarantine_bays' => self::quarantineBays(),

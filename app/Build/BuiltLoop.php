@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
@@ -12,6 +13,7 @@ use App\Models\Vessel;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Flow\PipeInputs;
 use Ironwort\Core\Loop\AirPump;
+use Ironwort\Core\Loop\Junction as LoopJunction;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopLine;
 use Ironwort\Core\Loop\LoopPump;
@@ -48,6 +50,7 @@ final readonly class BuiltLoop
                             circuit: $pump->circuit,
                             insideVessel: $pump->vessel_id,
                             lipM: (float) $pump->lift_m,
+                            aboveM: (float) $pump->above_mm / 1000,
                         ),
                     )
                     ->all(),
@@ -58,6 +61,11 @@ final readonly class BuiltLoop
                 $system->pumps
                     ->filter(static fn(Pump $pump): bool => $pump->kind === 'air' || $pump->kind === 'airlift')
                     ->map(static fn(Pump $pump): AirPump => new AirPump($pump->name, $pump->circuit, $pump->running))
+                    ->all(),
+            ),
+            array_values(
+                $system->junctions
+                    ->map(static fn(Junction $one): LoopJunction => new LoopJunction($one->id, $one->name))
                     ->all(),
             ),
         );
@@ -112,7 +120,7 @@ final readonly class BuiltLoop
             checkValve: $line->check_valve,
             endsAboveM: $line->ends_above_mm / 1000,
             waste: $line->to()->kind === PlaceKind::Outside,
-            guarded: $line->guarded,
+            guarded: $line->guarded || isset($line->fittings['strainer']),
             breaksSurface: in_array($line->outlet, ['jet', 'waterfall', 'spray_bar', 'venturi'], true),
             overflow: $line->intake === 'overflow',
             withinReach: $line->within_reach,

@@ -9,14 +9,15 @@ use App\Models\System;
 /**
  * Lays the parts of a build into a system: vessels, stages, pumps, and the lines between them.
  *
- * Ends of lines are written by name: `v:Bay 1`, `s:Vortex`, `p:Main pump` or `outside`. `inside` names
+ * Ends of lines are written by name: `v:Bay 1`, `s:Vortex`, `p:Main pump`, `j:Collector` or `outside`. `inside` names
  * the vessel a stage or pump stands in, `three_way` the line that shares a line's three-way valve.
  */
 final readonly class LayBuild
 {
     /**
-     * @param  array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
-     *     pumps?: list<array<string, mixed>>, lines?: list<array<array-key, mixed>>}  $plan  columns of each part
+     * @param  array{junctions?: list<array<string, mixed>>, vessels?: list<array<string, mixed>>,
+     *     stages?: list<array<string, mixed>>, pumps?: list<array<string, mixed>>,
+     *     lines?: list<array<array-key, mixed>>}  $plan  columns of each part
      * @param  ?string  $since  the day its stages went in, where they do not say; null where nobody knows
      */
     public function lay(System $system, array $plan, ?string $since = null): void
@@ -40,6 +41,9 @@ final readonly class LayBuild
         }
         foreach ($plan['pumps'] ?? [] as $i => $pump) {
             $system->pumps()->create([...$own, ...self::inside($system, $pump), 'position' => $i]);
+        }
+        foreach ($plan['junctions'] ?? [] as $i => $junction) {
+            $system->junctions()->create([...$own, ...$junction, 'position' => $i]);
         }
         $ends = $this->ends($system);
         foreach ($plan['lines'] ?? [] as $i => $line) {
@@ -98,6 +102,9 @@ final readonly class LayBuild
         }
         foreach ($system->pumps()->get() as $pump) {
             $ends["p:{$pump->name}"] = ['pump_id', $pump->id];
+        }
+        foreach ($system->junctions()->get() as $junction) {
+            $ends["j:{$junction->name}"] = ['junction_id', $junction->id];
         }
 
         return $ends;

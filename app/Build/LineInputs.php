@@ -7,6 +7,7 @@ namespace App\Build;
 use App\Forms\TypedInputs;
 use App\Models\Line;
 use App\Models\System;
+use App\Models\Vessel;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Flow\FittingTable;
@@ -66,6 +67,12 @@ final readonly class LineInputs
         if ($words['three_way_id'] !== null && !isset($values['valve_open_pct'])) {
             $errors['valve_open_pct'] = 'A three-way valve has an opening: how much of it is this line\'s?';
         }
+        if (
+            ($columns['from_junction_id'] ?? null) !== null &&
+            $columns['from_junction_id'] === $columns['to_junction_id']
+        ) {
+            $errors['to'] = 'A line leads from one place to another.';
+        }
         if ($errors !== []) {
             throw new BadInput($errors);
         }
@@ -88,6 +95,42 @@ final readonly class LineInputs
     }
 
     /**
+     * One form for a line from every bay, or to every bay: `from` or `to` is `each`.
+     *
+     * @param  array<array-key, mixed>  $typed
+     * @return list<array<array-key, mixed>> the form of each line; none where one line is meant
+     *
+     * @throws BadInput
+     */
+    public function ofEach(System $system, array $typed): array
+    {
+        $ends = array_keys(array_filter(['from' => $typed['from'] ?? '', 'to' => $typed['to'] ?? ''], self::each(...)));
+        if ($ends === []) {
+            return [];
+        }
+        $bays = $system->vessels->filter(static fn(Vessel $vessel): bool => $vessel->holdsFish());
+        if (count($ends) === 2 || $bays->isEmpty()) {
+            throw BadInput::at(
+                'to',
+                $bays->isEmpty() ? 'There is no bay yet.' : 'Only one end of a line can be at every bay.',
+            );
+        }
+
+        return array_values(
+            $bays
+                ->map(
+                    static fn(Vessel $bay): array => [...$typed, $ends[0] => "vessel:{$bay->id}", 'three_way_id' => ''],
+                )
+                ->all(),
+        );
+    }
+
+    private static function each(mixed $end): bool
+    {
+        return $end === 'each';
+    }
+
+    /**
      * The line that shares the three-way valve: it comes to the same place.
      *
      * @param  array<array-key, mixed>  $typed
@@ -106,6 +149,7 @@ final readonly class LineInputs
         } elseif (
             $partner->to_pump_id !== ($columns['to_pump_id'] ?? null) ||
             $partner->to_stage_id !== ($columns['to_stage_id'] ?? null) ||
+            $partner->to_junction_id !== ($columns['to_junction_id'] ?? null) ||
             $partner->to()->id === ''
         ) {
             $errors['three_way_id'] = "{$partner->name} does not come to the same place.";
@@ -131,7 +175,7 @@ final readonly class LineInputs
     }
 
     /**
-     * An end is written `vessel:KEY`, `stage:KEY`, `pump:KEY` or `outside`.
+     * An end is written `vessel:KEY`, `stage:KEY`, `pump:KEY`, `junction:KEY` or `outside`.
      *
      * @param  array<array-key, mixed>  $typed
      * @param  array<string, string>  $errors
@@ -139,7 +183,12 @@ final readonly class LineInputs
      */
     private function end(System $system, array $typed, string $end, array &$errors): array
     {
-        $columns = ["{$end}_vessel_id" => null, "{$end}_stage_id" => null, "{$end}_pump_id" => null];
+        $columns = [
+            "{$end}_vessel_id" => null,
+            "{$end}_stage_id" => null,
+            "{$end}_pump_id" => null,
+            "{$end}_junction_id" => null,
+        ];
         $text = is_string($typed[$end] ?? null) ? $typed[$end] : '';
         if ($text === 'outside' && $end === 'to') {
             return $columns;
@@ -149,6 +198,7 @@ final readonly class LineInputs
             'vessel' => $system->vessels->contains('id', $id),
             'stage' => $system->stages->contains('id', $id),
             'pump' => $system->pumps->contains(static fn($pump): bool => $pump->id === $id && $pump->circulates()),
+            'junction' => $system->junctions->contains('id', $id),
             default => false,
         };
         if (!$known) {

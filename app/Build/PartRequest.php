@@ -9,6 +9,7 @@ use App\Models\Pump;
 use App\Models\System;
 use App\Models\Vessel;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Unique;
 
 /** The form of a part of the build: its name, its kind where it has kinds, and the version its editor has seen. */
 final class PartRequest extends FormRequest
@@ -29,17 +30,24 @@ final class PartRequest extends FormRequest
                 'required',
                 'string',
                 'max:60',
-                ...$this->routeIs('vessels') && $system instanceof System
-                    ? [
-                        Rule::unique('vessels', 'name')
-                            ->where('system_id', $system->id)
-                            ->whereNull('retired_at')
-                            ->ignore(strtoupper(is_string($id) ? $id : '')),
-                    ]
-                    : [],
+                ...$system instanceof System ? $this->alone($system, strtoupper(is_string($id) ? $id : '')) : [],
             ],
             ...$kinds === null ? [] : ['kind' => ['required', Rule::in($kinds)]],
         ];
+    }
+
+    /** @return list<Unique> what lies in water or joins it is told apart by its name */
+    private function alone(System $system, string $id): array
+    {
+        return match (true) {
+            $this->routeIs('vessels') => [
+                Rule::unique('vessels', 'name')->where('system_id', $system->id)->whereNull('retired_at')->ignore($id),
+            ],
+            $this->routeIs('junctions') => [
+                Rule::unique('junctions', 'name')->where('system_id', $system->id)->ignore($id),
+            ],
+            default => [],
+        };
     }
 
     /** @return array<string, string> */

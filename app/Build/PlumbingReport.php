@@ -27,6 +27,7 @@ use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\UnsolvableNetwork;
 use Ironwort\Core\Flow\Valve;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Loop\Junction;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopCheck;
 use Ironwort\Core\Loop\LoopFlow;
@@ -122,6 +123,10 @@ final readonly class PlumbingReport
                 ),
                 array_values($system->vessels->all()),
                 $loop->vessels,
+            ),
+            'junctions' => array_map(
+                static fn(Junction $one): array => ['id' => $one->id, 'name' => $one->name],
+                $loop->junctions,
             ),
             'network' => $flow?->rows,
             'shut_off' => array_map(

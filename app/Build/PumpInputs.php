@@ -43,7 +43,7 @@ final readonly class PumpInputs
             Input::number('power_w', 'Power', 'W', 0, 1e6),
             Input::text('circuit', 'Circuit', 40)->optional(),
             ...match ($kind) {
-                'water' => [$curve],
+                'water' => [$curve, Input::number('above_mm', 'Stands above the water', 'mm', 0, 8000)->optional()],
                 'circulator' => [Input::number('rated_l_h', 'Rated flow', 'L/h', 1, 1e7)],
                 'airlift' => [
                     Input::number('air_l_min', 'Air', 'L/min', 0.1, 5000),
@@ -70,6 +70,7 @@ final readonly class PumpInputs
 
         return [
             'curve' => null,
+            'above_mm' => null,
             'rated_l_h' => null,
             'air_l_min' => null,
             'submergence_m' => null,

@@ -6,6 +6,7 @@ namespace App\Build;
 
 use App\Http\ClientKey;
 use App\Models\FishGroup;
+use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Part;
 use App\Models\Pump;
@@ -24,6 +25,7 @@ final readonly class RemovePart
         'stages' => Stage::class,
         'pumps' => Pump::class,
         'lines' => Line::class,
+        'junctions' => Junction::class,
         'fish' => FishGroup::class,
     ];
 

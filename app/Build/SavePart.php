@@ -6,12 +6,43 @@ namespace App\Build;
 
 use App\Models\Part;
 use App\Models\System;
+use App\Models\Vessel;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
 
 /** Keeps a part of a system under the key its editor made; the second of two editors is told of the first. */
 final readonly class SavePart
 {
+    /**
+     * Several new parts, all or none.
+     *
+     * @param  class-string<Part>  $class
+     * @param  array<string, array<string, mixed>>  $rows  columns by key
+     *
+     * @throws BadInput at `name` where one of the names is taken
+     */
+    public function saveAll(string $class, System $system, array $rows): void
+    {
+        DB::transaction(function () use ($class, $system, $rows): void {
+            $system->hold();
+            $taken = $class
+                ::query()
+                ->where('system_id', $system->id)
+                ->whereKeyNot(array_keys($rows))
+                ->whereIn('name', array_column($rows, 'name'))
+                ->when($class === Vessel::class, static fn($query) => $query->whereNull('retired_at'))
+                ->pluck('name')
+                ->all();
+            if ($taken !== []) {
+                $names = implode(', ', array_filter($taken, is_string(...)));
+                throw BadInput::at('name', "These names are taken: {$names}.");
+            }
+            foreach ($rows as $id => $columns) {
+                $this->save($class, $system, (string) $id, $columns, null);
+            }
+        });
+    }
+
     /**
      * @param  class-string<Part>  $class
      * @param  array<string, mixed>  $columns  columns of the part

@@ -35,6 +35,40 @@ final readonly class VesselInputs
     }
 
     /**
+     * Bays of one measure, or one length divided among them.
+     *
+     * @param  array<string, mixed>  $columns  of the first
+     * @param  array<array-key, mixed>  $typed
+     * @return array<string, array<string, mixed>> columns by key
+     *
+     * @throws BadInput
+     */
+    public function alike(string $id, array $columns, int $count, array $typed): array
+    {
+        $divided = ($typed['measured'] ?? 'each') === 'together';
+        /** @var array<string, mixed> $measures */
+        $measures = $columns['measures'];
+        if ($divided && !isset($measures['length_m'])) {
+            throw BadInput::at('measured', 'Only what has a length is divided along it. Give the measures of each.');
+        }
+        $each = $divided ? Several::divided($measures, $count) : array_fill(0, $count, $measures);
+        $names = Several::names(is_string($columns['name'] ?? null) ? $columns['name'] : '', $count);
+        $rows = [];
+        foreach (Several::keys($id, $count) as $i => $key) {
+            $rows[$key] = [
+                ...$columns,
+                'name' => $names[$i],
+                'measures' => $each[$i],
+                'displaced_l' => is_numeric($columns['displaced_l'])
+                    ? $columns['displaced_l'] / ($divided ? $count : 1)
+                    : 0.0,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /**
      * @param  array<array-key, mixed>  $typed
      * @return array<string, mixed> all columns of a vessel but its name and kind
      *

@@ -13,9 +13,11 @@ use Ironwort\Core\Loop\Place;
  * @property ?string $from_vessel_id
  * @property ?string $from_stage_id
  * @property ?string $from_pump_id
+ * @property ?string $from_junction_id
  * @property ?string $to_vessel_id
  * @property ?string $to_stage_id
  * @property ?string $to_pump_id
+ * @property ?string $to_junction_id
  * @property float $bore_mm
  * @property float $length_m
  * @property array<string, int> $fittings
@@ -74,22 +76,34 @@ final class Line extends Part
         return $this->valve_open_pct === 0.0 ? 'off' : 'on';
     }
 
+    /** @return array{id: string, from: Place, to: Place, open: bool} as `Joints` takes it */
+    public function joint(): array
+    {
+        return [
+            'id' => $this->id,
+            'from' => $this->from(),
+            'to' => $this->to(),
+            'open' => $this->valve_open_pct !== 0.0,
+        ];
+    }
+
     public function from(): Place
     {
-        return self::place($this->from_vessel_id, $this->from_stage_id, $this->from_pump_id);
+        return self::place($this->from_vessel_id, $this->from_stage_id, $this->from_pump_id, $this->from_junction_id);
     }
 
     public function to(): Place
     {
-        return self::place($this->to_vessel_id, $this->to_stage_id, $this->to_pump_id);
+        return self::place($this->to_vessel_id, $this->to_stage_id, $this->to_pump_id, $this->to_junction_id);
     }
 
-    private static function place(?string $vessel, ?string $stage, ?string $pump): Place
+    private static function place(?string $vessel, ?string $stage, ?string $pump, ?string $junction): Place
     {
         return match (true) {
             $vessel !== null => Place::vessel($vessel),
             $stage !== null => Place::stage($stage),
             $pump !== null => Place::pump($pump),
+            $junction !== null => Place::junction($junction),
             default => Place::outside(),
         };
     }

@@ -21,6 +21,7 @@ use Ironwort\Core\Flow\PumpCurve;
  * @property ?string $vessel_id the vessel it stands in
  * @property ?float $submergence_m of an airlift's air inlet
  * @property ?float $lift_m of an airlift above the water
+ * @property ?float $above_mm how high a dry pump stands above the water it draws from
  * @property ?float $riser_mm bore of an airlift
  * @property ?string $diffuser of an air pump: stone or fine
  * @property ?float $depth_m of its air
@@ -52,6 +53,7 @@ final class Pump extends Part
             'at_surface' => 'boolean',
             'submergence_m' => 'float',
             'lift_m' => 'float',
+            'above_mm' => 'float',
             'riser_mm' => 'float',
             'retired_at' => 'datetime',
             'depth_m' => 'float',

@@ -15,6 +15,8 @@ use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Filter\AfterSetback;
 use Ironwort\Core\Filter\NitrateSinksCalculator;
 use Ironwort\Core\Judge\LimitTable;
+use Ironwort\Core\Loop\Joints;
+use Ironwort\Core\Loop\PlaceKind;
 
 /**
  * One body of water going round one loop.
@@ -34,6 +36,7 @@ use Ironwort\Core\Judge\LimitTable;
  * @property Collection<int, Stage> $stages
  * @property Collection<int, Pump> $pumps
  * @property Collection<int, Line> $lines
+ * @property Collection<int, Junction> $junctions
  * @property Collection<int, FishGroup> $fish
  * @property Collection<int, ShutOff> $shutOffs
  * @property Collection<int, OwnLimit> $ownLimits
@@ -114,6 +117,15 @@ final class System extends Model
     {
         $relation = $this->hasMany(Pump::class);
         $relation->whereNull('retired_at')->orderBy('position')->orderBy('name');
+
+        return $relation;
+    }
+
+    /** @return HasMany<Junction, $this> */
+    public function junctions(): HasMany
+    {
+        $relation = $this->hasMany(Junction::class);
+        $relation->orderBy('position')->orderBy('name');
 
         return $relation;
     }
@@ -262,6 +274,19 @@ final class System extends Model
             : $stage;
     }
 
+    /** @return list<string> ids of the lines that can carry water as the valves stand */
+    public function carrying(): array
+    {
+        return Joints::carrying(
+            array_values(
+                $this->lines
+                    ->filter(static fn(Line $line): bool => $line->to()->kind !== PlaceKind::Outside)
+                    ->map(static fn(Line $line): array => $line->joint())
+                    ->all(),
+            ),
+        );
+    }
+
     /**
      * @return list<Line> all its returns where every one is shut, so that nothing goes round; none while one is open
      */
@@ -271,9 +296,18 @@ final class System extends Model
             static fn(Line $line): bool => $line->to_vessel_id !== null && $line->from_vessel_id === null,
         );
 
-        return $back->every(static fn(Line $line): bool => $line->shuts() && $line->valveState() === 'off')
-            ? array_values($back->all())
-            : [];
+        $carrying = $this->carrying();
+        if ($back->isEmpty() || $back->contains(static fn(Line $line): bool => in_array($line->id, $carrying, true))) {
+            return [];
+        }
+        $shut = $this->lines->filter(static fn(Line $line): bool => $line->shuts() && $line->valveState() === 'off');
+        $behind = $back->every(static fn(Line $line): bool => $line->from_junction_id === null)
+            ? $back
+            : $this->lines->filter(
+                static fn(Line $line): bool => $line->to_vessel_id !== null || $line->to_junction_id !== null,
+            );
+
+        return array_values($shut->intersect($behind)->all());
     }
 
     /**

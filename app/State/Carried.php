@@ -30,6 +30,7 @@ final readonly class Carried
         'vessels',
         'pumps',
         'lines',
+        'junctions',
         'fish_groups',
         'feed_figures',
         'setbacks',

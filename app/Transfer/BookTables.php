@@ -19,6 +19,7 @@ final readonly class BookTables
         'vessels',
         'stages',
         'pumps',
+        'junctions',
         'lines',
         'shut_offs',
         'fish_groups',

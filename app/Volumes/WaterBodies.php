@@ -18,16 +18,16 @@ final readonly class WaterBodies
     /** @return list<Vessel> vessels that lines lead to, all of them shut */
     public static function shut(System $system): array
     {
+        $carrying = $system->carrying();
+
         return array_values(
             $system->vessels
-                ->filter(static function (Vessel $vessel) use ($system): bool {
+                ->filter(static function (Vessel $vessel) use ($system, $carrying): bool {
                     $lines = self::lines($system, $vessel);
 
                     return $lines !== [] &&
-                        array_filter(
-                            $lines,
-                            static fn(Line $line): bool => $line->valve_open_pct === null || $line->valve_open_pct > 0,
-                        ) === [];
+                        array_filter($lines, static fn(Line $line): bool => in_array($line->id, $carrying, true)) ===
+                            [];
                 })
                 ->all(),
         );

@@ -35,7 +35,7 @@ final readonly class DemoPlumbing
                         'riser_mm' => 25,
                     ],
                 ],
-                'lines' => [['Riser', 's:Air-driven sponge', 'p:Airlift', 25, 0.1, ['exit' => 1]]],
+                'lines' => [['Riser', 's:Air-driven sponge', 'p:Airlift', 25, 0.1, ['exit' => 1], 'guarded' => true]],
             ],
         };
     }

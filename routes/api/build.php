@@ -6,6 +6,7 @@ use App\Build\BuildController;
 use App\Build\PlumbingController;
 use App\Http\ClientKey;
 use App\Http\Writing;
+use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
@@ -36,11 +37,15 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/lines/{id}', [BuildController::class, 'putLine'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Line::class));
+        Route::put('systems/{system}/junctions/{id}', [BuildController::class, 'putJunction'])
+            ->whereUlid('id')
+            ->name('junctions')
+            ->middleware(ClientKey::of(Junction::class));
         Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])
             ->where('kind', 'vessels|stages|pumps')
             ->whereUlid('id');
         Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])
-            ->where('kind', 'vessels|stages|pumps|lines|fish')
+            ->where('kind', 'vessels|stages|pumps|lines|junctions|fish')
             ->whereUlid('id');
     });
 });

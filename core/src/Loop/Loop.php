@@ -13,6 +13,7 @@ final readonly class Loop
      * @param  list<LoopPump>  $pumps
      * @param  list<LoopLine>  $lines
      * @param  list<AirPump>  $airPumps
+     * @param  list<Junction>  $junctions
      */
     public function __construct(
         public array $vessels,
@@ -21,5 +22,6 @@ final readonly class Loop
         public array $lines,
         public float $tempC = 20.0,
         public array $airPumps = [],
+        public array $junctions = [],
     ) {}
 }

@@ -6,7 +6,6 @@ namespace Ironwort\Core\Loop;
 
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
-use Ironwort\Core\Flow\GravityFlowCalculator;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
 
@@ -28,7 +27,7 @@ final readonly class LoopCheck
     {
         return [
             ...self::stages($loop, $flow),
-            ...self::lines($loop, $flow),
+            ...LineCheck::of($loop, $flow),
             ...self::pumps($loop, $flow),
             ...VesselCheck::of($loop, $flow),
             ...self::safeguards($loop),
@@ -39,6 +38,7 @@ final readonly class LoopCheck
     private static function stages(Loop $loop, LoopFlow $flow): array
     {
         $found = [];
+        $ways = new Ways($loop);
         foreach ($loop->stages as $stage) {
             $level = $flow->stageLevel($stage->id);
             if ($stage->bypassed) {
@@ -61,7 +61,7 @@ final readonly class LoopCheck
                     ]),
                 );
             }
-            if ($stage->rimM !== null && $stage->rimM < self::RIM_M) {
+            if ($stage->rimM !== null && $stage->rimM < self::RIM_M && !$ways->pumpFed($stage)) {
                 $found[] = new Caution(
                     Level::Watch,
                     Message::of('loop.loop_rim_stands_mm_above', [
@@ -94,66 +94,6 @@ final readonly class LoopCheck
                         'may_drop_m' => Format::number(1000 * $stage->mayDropM),
                     ]),
                 );
-            }
-        }
-
-        return $found;
-    }
-
-    /** @return list<Caution> */
-    private static function lines(Loop $loop, LoopFlow $flow): array
-    {
-        $found = [];
-        foreach ($loop->lines as $line) {
-            $drain =
-                $line->from->kind === PlaceKind::Vessel && $line->to->kind !== PlaceKind::Outside && !$line->overflow;
-            if ($drain && $line->valveOpenPct === null) {
-                $found[] = new Caution(
-                    Level::Watch,
-                    Message::of('loop.loop_valve_feeds_cannot_emptied', ['name' => $line->name]),
-                );
-            }
-            if ($drain && $line->to->kind === PlaceKind::Pump && !$line->checkValve) {
-                $found[] = new Caution(
-                    Level::Watch,
-                    Message::of('loop.loop_check_valve_pump_loses', ['name' => $line->name]),
-                );
-            }
-            if ($line->from->kind === PlaceKind::Vessel && $line->to->kind === PlaceKind::Pump && !$line->guarded) {
-                $found[] = new Caution(
-                    Level::Watch,
-                    Message::of('loop.loop_guard_suction_fry_frogs', ['name' => $line->name]),
-                );
-            }
-            $velocity = abs($flow->lineVelocity($line));
-            if (
-                $drain &&
-                $line->to->kind === PlaceKind::Stage &&
-                $velocity > 0 &&
-                $velocity < GravityFlowCalculator::SETTLES_BELOW
-            ) {
-                $found[] = new Caution(
-                    Level::Note,
-                    Message::of('loop.loop_slow_enough_droppings_settle', [
-                        'name' => $line->name,
-                        'velocity' => Format::number($velocity, 2),
-                    ]),
-                );
-            }
-            if ($line->from->kind === PlaceKind::Vessel && !$line->withinReach) {
-                $found[] = new Caution(
-                    Level::Note,
-                    Message::of('loop.loop_mouth_reach_cannot_reached', ['name' => $line->name]),
-                );
-            }
-            if ($line->waste && $line->leadsTo === 'garden') {
-                $found[] = new Caution(
-                    Level::Note,
-                    Message::of('loop.loop_leads_garden_while_salt', ['name' => $line->name]),
-                );
-            }
-            if ($line->shut() && !$line->waste) {
-                $found[] = new Caution(Level::Note, Message::of('loop.loop_line_is_shut', ['name' => $line->name]));
             }
         }
 

@@ -29,6 +29,7 @@ final readonly class LoopNetwork
                 'vessel' => $loop->vessels,
                 'stage' => $loop->stages,
                 'pump' => $loop->pumps,
+                'junction' => $loop->junctions,
                 'line' => $loop->lines,
             ]
             as $kind => $parts
@@ -52,7 +53,9 @@ final readonly class LoopNetwork
     {
         $name = $this->link($place->kind->value, $place->id);
 
-        return $place->kind === PlaceKind::Vessel ? $name : "{$name}, " . ($leaving ? 'out' : 'in');
+        return in_array($place->kind, [PlaceKind::Vessel, PlaceKind::Junction], true)
+            ? $name
+            : "{$name}, " . ($leaving ? 'out' : 'in');
     }
 
     /** The lip of a return that falls. */

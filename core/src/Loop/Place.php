@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Loop;
 
-/** Where a line begins or ends: a vessel, a stage, a pump, or outside the loop. */
+/** Where a line begins or ends: a vessel, a stage, a pump, a junction of lines, or outside the loop. */
 final readonly class Place
 {
     private function __construct(public PlaceKind $kind, public string $id) {}
@@ -22,6 +22,11 @@ final readonly class Place
     public static function pump(string $id): self
     {
         return new self(PlaceKind::Pump, $id);
+    }
+
+    public static function junction(string $id): self
+    {
+        return new self(PlaceKind::Junction, $id);
     }
 
     public static function outside(): self

@@ -9,5 +9,6 @@ enum PlaceKind: string
     case Vessel = 'vessel';
     case Stage = 'stage';
     case Pump = 'pump';
+    case Junction = 'junction';
     case Outside = 'outside';
 }

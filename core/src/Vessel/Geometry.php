@@ -20,6 +20,12 @@ final readonly class Geometry
         return new self(1000 * $planM2 * ($depthM - $freeboardM), $planM2);
     }
 
+    /** The same with a floor that falls away below the walls. */
+    public function over(Floor $floor, float $fallM, float $middle = 0.5): self
+    {
+        return new self($this->volumeL + 1000 * $this->surfaceM2 * $fallM * $floor->share($middle), $this->surfaceM2);
+    }
+
     /** A tub that narrows downwards, or widens. */
     public static function coneFrustum(float $topM, float $bottomM, float $depthM, float $freeboardM): self
     {

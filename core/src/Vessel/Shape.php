@@ -32,6 +32,12 @@ enum Shape: string
         };
     }
 
+    /** Whether its walls stand upright on an outline that any floor can lie under. */
+    public function upright(): bool
+    {
+        return in_array($this, [self::Box, self::Wedge, self::Cylinder, self::Ellipse, self::Octagon], true);
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -50,6 +50,10 @@ final readonly class VesselVolumeCalculator implements Calculator
                 2,
                 200,
             )->optional(),
+            Input::choice('floor', 'Floor', array_map(static fn(Floor $f): string => $f->value, Floor::cases()))->or(
+                Floor::Flat->value,
+            ),
+            Input::number('floor_m', 'Floor falls by', 'm', 0.01, 20)->optional(),
             Input::number('freeboard_m', 'Freeboard', 'm', 0, 100)->or(0.0),
             Input::number('displaced_l', 'Displaced', 'L', 0, 1e7)->or(0.0),
         ];
@@ -70,15 +74,30 @@ final readonly class VesselVolumeCalculator implements Calculator
             $surface = null;
         } else {
             $this->checkFreeboard($shape, $given);
-            $filled = $this->fill($shape, $given);
+            $floor = Floor::from($given->text('floor'));
+            $upright = $this->fill($shape, $given);
+            $filled =
+                $floor === Floor::Flat
+                    ? $upright
+                    : $upright->over($floor, $given->number('floor_m'), self::middle($shape, $given));
             $gross = $filled->volumeL;
             $surface = $filled->surfaceM2;
             $work->step(
                 'Water in the shape, filled to the freeboard.',
                 self::formula($shape),
                 $this->measures($shape, $given),
-                Format::number($gross, 5) . ' L',
+                Format::number($upright->volumeL, 5) . ' L',
             );
+            if ($floor !== Floor::Flat) {
+                $fall = Format::number($given->number('floor_m'));
+                $share = Format::number($floor->share(self::middle($shape, $given)), 3);
+                $work->step(
+                    "And in the floor, {$floor->label()}.",
+                    'surface × fall × share × 1000',
+                    Format::number($surface) . " m² × {$fall} m × {$share}",
+                    Format::number($gross - $upright->volumeL, 5) . ' L',
+                );
+            }
             $work->step(
                 'What one centimetre of level is worth.',
                 'surface × 0.01 m × 1000',
@@ -137,9 +156,28 @@ final readonly class VesselVolumeCalculator implements Calculator
         ) {
             $errors['dish_depth_m'] = 'A dish is at most half as deep as it is wide.';
         }
+        $floor = Floor::from($given->text('floor'));
+        if ($floor !== Floor::Flat && !$shape->upright()) {
+            $errors['floor'] = 'This shape has its floor already: choose flat.';
+        } elseif ($floor !== Floor::Flat && !$given->has('floor_m')) {
+            $errors['floor_m'] = 'How far does the floor fall below the foot of the walls?';
+        } elseif ($floor === Floor::Flat && $given->has('floor_m')) {
+            $errors['floor_m'] = 'A flat floor does not fall.';
+        }
         if ($errors !== []) {
             throw new BadInput($errors);
         }
+    }
+
+    /** Where the middle of the area lies on the way along it; a box with two widths is deep at its width b. */
+    private static function middle(Shape $shape, Given $given): float
+    {
+        if ($shape !== Shape::Wedge) {
+            return 0.5;
+        }
+        [$a, $b] = [$given->number('width_a_m'), $given->number('width_b_m')];
+
+        return ($a + 2 * $b) / (3 * ($a + $b));
     }
 
     private function checkFreeboard(Shape $shape, Given $given): void

@@ -50,6 +50,7 @@ final readonly class LoopWords
         'vessel_water_comes_goes_same' => '{name}: water comes and goes at the same end, so the other end is stagnant.',
         'vessel_blows_across_along_length' =>
             '{name} blows across {name2}. Along its length it would move the whole volume.',
+        'junction_leads_nowhere' => '{name}: fewer than two lines meet here, so it carries nothing on.',
         'loop_line_is_shut' => '{name} is shut.',
     ];
 }

@@ -27,7 +27,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ save: [] }>()
 // One part is edited for as long as the form stands, so these stay the same.
-const { form, theirs, errors, trouble, save, fresh, open, remove, retire } = props.part
+const { form, theirs, errors, trouble, save, fresh, open, remove, retire, copy } = props.part
 const groups = computed(() =>
   [
     { more: false, fields: props.fields.filter((field) => !field.more) },
@@ -90,6 +90,7 @@ const theirsAt = (field: PartField) => {
     <div class="buttons">
       <NButton type="primary" attr-type="submit" :loading="save.isPending.value">Save</NButton>
       <button type="button" class="link-button" @click="open = null">Cancel</button>
+      <button v-if="!fresh" type="button" class="link-button" @click="copy">Copy it</button>
       <button
         v-if="!fresh && retires"
         type="button"

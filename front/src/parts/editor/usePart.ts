@@ -5,7 +5,7 @@ import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem } from '@/api/queries'
 import type { FieldErrors } from '@/api/types'
 
-export type PartKind = 'vessels' | 'stages' | 'pumps' | 'lines' | 'fish'
+export type PartKind = 'vessels' | 'stages' | 'pumps' | 'junctions' | 'lines' | 'fish'
 export type Typed = Record<string, string | null>
 /** Rows of the same fields, as points of a curve: each as it is typed. */
 export type TypedRows = Record<string, string>[]
@@ -45,6 +45,17 @@ export function usePart<Part extends { id: string; version: string }>(
     retire.reset()
   }
 
+  /** What is open, once more as something new: only what differs is typed. */
+  function copy(): void {
+    open.value = ulid()
+    seen.value = undefined
+    form.name = nextName(
+      form.name ?? '',
+      parts().map((part) => (part as { name?: string }).name ?? ''),
+    )
+    save.reset()
+  }
+
   const path = () => ({ params: { path: { system: slug(), id: open.value ?? '' } } })
 
   const save = useMutation({
@@ -56,6 +67,8 @@ export function usePart<Part extends { id: string; version: string }>(
         return answer(() => api.PUT('/api/systems/{system}/stages/{id}', { ...path(), body }))
       if (kind === 'pumps')
         return answer(() => api.PUT('/api/systems/{system}/pumps/{id}', { ...path(), body }))
+      if (kind === 'junctions')
+        return answer(() => api.PUT('/api/systems/{system}/junctions/{id}', { ...path(), body }))
       if (kind === 'lines')
         return answer(() => api.PUT('/api/systems/{system}/lines/{id}', { ...path(), body }))
       return answer(() => api.PUT('/api/systems/{system}/fish/{id}', { ...path(), body }))
@@ -109,7 +122,16 @@ export function usePart<Part extends { id: string; version: string }>(
   /** Whether what is open was never saved. */
   const fresh = computed(() => !parts().some((part) => part.id === open.value))
 
-  return { open, form, theirs, theirRows, fresh, edit, save, remove, retire, errors, trouble }
+  return { open, form, theirs, theirRows, fresh, edit, copy, save, remove, retire, errors, trouble }
+}
+
+/** The name after one that is taken: Bay 2 after Bay 1, Sump 2 after Sump. */
+export function nextName(name: string, taken: string[]): string {
+  const [, stem, number] = /^(.*?)\s*(\d{0,3})$/.exec(name) ?? ['', name, '']
+  for (let n = Number(number || 1) + 1; ; n++) {
+    const next = `${stem} ${n}`.trim()
+    if (!taken.includes(next)) return next
+  }
 }
 
 /** What the form shows of it, whatever kind of part it is. */

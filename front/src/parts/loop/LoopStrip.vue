@@ -65,6 +65,7 @@ const standing = (box: { kind: string; bypassed?: boolean; off?: boolean }) => {
             :y="box.y"
             :width="box.width"
             :height="box.height"
+            :rx="box.kind === 'junction' ? box.height / 2 : 0"
             class="box"
             :class="[box.kind, { bypassed: box.bypassed }]"
           />
@@ -84,7 +85,10 @@ const standing = (box: { kind: string; bypassed?: boolean; off?: boolean }) => {
             :height="box.height"
             fill="url(#off)"
           />
-          <text :x="box.x + box.width / 2" :y="box.y + box.height / 2 + 4.5">{{ short(box.name) }}</text>
+          <title v-if="box.kind === 'junction'">{{ box.name }}</title>
+          <text v-else :x="box.x + box.width / 2" :y="box.y + box.height / 2 + 4.5">
+            {{ short(box.name) }}
+          </text>
         </a>
       </RouterLink>
     </svg>
@@ -112,6 +116,11 @@ svg {
 .vessel {
   stroke: var(--water);
   stroke-width: 2;
+}
+
+.junction {
+  fill: var(--water);
+  stroke: var(--water);
 }
 
 .pump {

@@ -10,13 +10,18 @@ function loop(
   lines: [string, number, number?][],
 ): Plumbing {
   const place = (text: string) => ({
-    kind: ({ v: 'vessel', s: 'stage', p: 'pump', o: 'outside' } as const)[text[0] as 'v' | 's' | 'p' | 'o'],
+    kind: ({ v: 'vessel', s: 'stage', p: 'pump', j: 'junction', o: 'outside' } as const)[
+      text[0] as 'v' | 's' | 'p' | 'j' | 'o'
+    ],
     id: text.slice(2),
   })
   return {
     temp_c: 20,
     temp_assumed: false,
     network: null,
+    junctions: [
+      ...new Set(lines.flatMap(([way]) => way.split('>')).filter((end) => end.startsWith('j:'))),
+    ].map((end) => ({ id: end.slice(2), name: end.slice(2) })),
     shut_off: [],
     bodies: [],
     volume_l: 1,
@@ -198,4 +203,38 @@ test('lines that run in a ring do not hang the drawing', () => {
     ),
   )
   expect(drawing.boxes).toHaveLength(3)
+})
+
+test('lines that meet run through the point where they meet, and on from there', () => {
+  const drawing = layOut(
+    loop(
+      [
+        ['one', 3000],
+        ['two', 3000],
+      ],
+      ['settlement'],
+      ['pump'],
+      [
+        ['v:one>j:collector', 100],
+        ['v:two>j:collector', 100],
+        ['j:collector>s:settlement', 200],
+        ['s:settlement>p:pump', 200],
+        ['p:pump>j:manifold', 200],
+        ['j:manifold>v:one', 100],
+        ['j:manifold>v:two', 100],
+      ],
+    ),
+  )
+  const box = Object.fromEntries(drawing.boxes.map((one) => [one.name, one]))
+  expect(box.collector?.kind).toBe('junction')
+  expect(box.one?.x).toBeLessThan(box.collector?.x ?? 0)
+  expect(box.collector?.x).toBeLessThan(box.settlement?.x ?? 0)
+  expect(box.pump?.x).toBeLessThan(box.manifold?.x ?? 0)
+  expect(drawing.runs).toHaveLength(7)
+  expect(drawing.runs.filter((run) => run.back).map((run) => run.id)).toEqual([
+    'j:manifold>v:one',
+    'j:manifold>v:two',
+  ])
+  const width = (id: string) => drawing.runs.find((run) => run.id === id)?.width ?? 0
+  expect(width('j:collector>s:settlement')).toBeGreaterThan(width('v:one>j:collector'))
 })

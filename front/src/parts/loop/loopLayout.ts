@@ -3,7 +3,7 @@ import type { Plumbing } from '@/api/types'
 export interface Box {
   key: string
   name: string
-  kind: 'vessel' | 'stage' | 'pump'
+  kind: 'vessel' | 'stage' | 'pump' | 'junction'
   x: number
   y: number
   width: number
@@ -31,6 +31,7 @@ export interface Drawing {
 const STEP = 132
 const ROW = 52
 const BOX = { width: 92, height: 34 }
+const DOT = 12
 const MARGIN = 8
 
 const key = (place: { kind: string; id: string }) => `${place.kind}:${place.id}`
@@ -72,6 +73,7 @@ export function layOut(plumbing: Plumbing): Drawing {
   const parts = [
     ...plumbing.stages.map((stage) => `stage:${stage.id}`),
     ...waterPumps.map((pump) => `pump:${pump.id}`),
+    ...plumbing.junctions.map((junction) => `junction:${junction.id}`),
   ]
   const lines = [...plumbing.lines, ...joins(plumbing, waterPumps)]
   // What falls from one vessel to another goes forward too; what comes back from the filter does not.
@@ -109,9 +111,9 @@ export function layOut(plumbing: Plumbing): Drawing {
       name,
       kind,
       x: MARGIN + at * STEP,
-      y: MARGIN + row * ROW,
+      y: MARGIN + row * ROW + (kind === 'junction' ? (BOX.height - DOT) / 2 : 0),
       width,
-      height: BOX.height,
+      height: kind === 'junction' ? DOT : BOX.height,
       off,
       bypassed,
     })
@@ -134,6 +136,8 @@ export function layOut(plumbing: Plumbing): Drawing {
       stage.bypassed,
     )
   for (const pump of waterPumps) place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
+  for (const junction of plumbing.junctions)
+    place(`junction:${junction.id}`, junction.name, 'junction', false, DOT)
 
   const columns = Math.max(0, ...column.values()) + 1
   const deepest = Math.max(1, ...rows.values())

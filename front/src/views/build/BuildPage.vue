@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useSession, useVocabulary } from '@/api/queries'
 import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
+import JunctionEditor from './JunctionEditor.vue'
 import LineEditor from './LineEditor.vue'
 import PumpEditor from './PumpEditor.vue'
 import RetiredParts from './RetiredParts.vue'
@@ -27,6 +28,7 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
     <VolumeWays :system="system" :writes="writes" />
     <StageEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <PumpEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
+    <JunctionEditor :system="system" :writes="writes" />
     <LineEditor :system="system" :words="vocabulary.data.value" :writes="writes" />
     <RetiredParts :system="system" :writes="writes" />
     <SleepSwitch :system="system" :writes="writes" />

@@ -57,7 +57,18 @@ const ends = computed(() => [
   ...props.system.build.pumps
     .filter((p) => p.kind === 'water' || p.kind === 'airlift')
     .map((p) => ({ value: `pump:${p.id}`, label: p.name })),
+  ...props.system.build.junctions.map((j) => ({ value: `junction:${j.id}`, label: j.name })),
 ])
+const bays = computed(() =>
+  props.system.build.vessels.filter((v) => v.kind !== 'sump' && v.kind !== 'chamber'),
+)
+/** A new line can be drawn from every bay, or to every bay, at once. */
+const each = computed(() =>
+  part.fresh.value && bays.value.length > 1
+    ? [{ value: 'each', label: `every bay: ${bays.value.length} lines alike` }]
+    : [],
+)
+const atVessel = (end: string | null | undefined) => end === 'each' || (end?.startsWith('vessel:') ?? false)
 const outlets = [
   { value: '', label: '' },
   { value: 'pipe', label: 'a pipe under water' },
@@ -91,18 +102,19 @@ const wastes = [
 /** Lines that come to the same place, with which a three-way valve can be shared. */
 const neighbours = computed(() =>
   props.system.build.lines
-    .filter(
-      (l) =>
-        l.id !== open.value && l.to === form.to && form.to !== 'outside' && !form.to?.startsWith('vessel:'),
-    )
+    .filter((l) => l.id !== open.value && l.to === form.to && form.to !== 'outside' && !atVessel(form.to))
     .map((l) => ({ value: l.id, label: l.name })),
 )
 const place = (value: string) =>
   value === 'outside' ? 'outside' : (ends.value.find((end) => end.value === value)?.label ?? '')
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
-  { key: 'from', label: 'From', choices: ends.value },
-  { key: 'to', label: 'To', choices: [...ends.value, { value: 'outside', label: 'Outside: waste' }] },
+  { key: 'from', label: 'From', choices: [...each.value, ...ends.value] },
+  {
+    key: 'to',
+    label: 'To',
+    choices: [...each.value, ...ends.value, { value: 'outside', label: 'Outside: waste' }],
+  },
   { key: 'bore_mm', label: 'Bore, inside', unit: 'mm' },
   { key: 'length_m', label: 'Length', unit: 'm' },
   { key: 'valve_open_pct', label: 'Valve open', unit: '%', hint: '0 is shut; empty: it has none' },
@@ -114,7 +126,7 @@ const fields = computed<PartField[]>(() => [
       { value: 'yes', label: 'lets nothing back' },
     ],
   },
-  ...(form.from?.startsWith('vessel:')
+  ...(atVessel(form.from)
     ? [
         { key: 'intake', label: 'Intake', choices: intakes },
         {
@@ -127,13 +139,13 @@ const fields = computed<PartField[]>(() => [
         },
       ]
     : []),
-  ...(form.to?.startsWith('vessel:')
+  ...(atVessel(form.to)
     ? [
         { key: 'outlet', label: 'Outlet', choices: outlets },
         { key: 'ends_above_mm', label: 'Ends above the water', unit: 'mm', hint: 'empty: under water' },
       ]
     : []),
-  ...(form.from?.startsWith('vessel:')
+  ...(atVessel(form.from)
     ? [
         {
           key: 'within_reach',
@@ -146,10 +158,10 @@ const fields = computed<PartField[]>(() => [
         },
       ]
     : []),
-  ...(form.from?.startsWith('vessel:') || form.to?.startsWith('vessel:')
+  ...(atVessel(form.from) || atVessel(form.to)
     ? [{ key: 'spot', label: 'Opens at', choices: spots, more: true }]
     : []),
-  ...(form.to?.startsWith('vessel:')
+  ...(atVessel(form.to)
     ? [
         {
           key: 'aim',

@@ -28,6 +28,7 @@ const part = usePart(
     riser_mm: '',
     diffuser: '',
     depth_m: '',
+    above_mm: '',
   }),
   () => props.system.build.pumps,
   (pump) =>
@@ -61,7 +62,7 @@ const fields = computed<PartField[]>(() => [
   },
   ...(form.kind === 'circulator' ? [{ key: 'rated_l_h', label: 'Rated flow', unit: 'L/h' }] : []),
   ...(form.kind === 'air' || form.kind === 'airlift'
-    ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min' }]
+    ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min of air' }]
     : []),
   ...(form.kind === 'airlift'
     ? [
@@ -91,6 +92,16 @@ const fields = computed<PartField[]>(() => [
       ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
     ],
   },
+  ...(form.kind === 'water' && !form.vessel_id
+    ? [
+        {
+          key: 'above_mm',
+          label: 'Stands above the water it draws from by',
+          unit: 'mm',
+          hint: 'empty: at or below it, and it fills by itself',
+        },
+      ]
+    : []),
   { key: 'power_w', label: 'Power', unit: 'W' },
   { key: 'circuit', label: 'Electrical circuit', words: true },
   ...(form.kind === 'heater'

@@ -95,7 +95,7 @@ const fields = computed<PartField[]>(() => [
       ]
     : []),
   ...(form.kind === 'moving_bed'
-    ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min', hint: 'empty is 0' }]
+    ? [{ key: 'air_l_min', label: 'Air', unit: 'L/min of air', hint: 'empty is 0' }]
     : []),
   ...(kind.value?.nitrifies
     ? [

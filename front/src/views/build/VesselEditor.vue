@@ -31,6 +31,10 @@ const part = usePart(
     shape: 'box',
     freeboard_m: '',
     displaced_l: '',
+    floor: 'flat',
+    floor_m: '',
+    alike: '',
+    measured: 'each',
     netted: 'no',
     overflow: 'no',
     float_valve: 'no',
@@ -76,6 +80,14 @@ const sections = [
 const { open, form, errors } = part
 
 const shape = computed(() => props.words.shapes.find((s) => s.id === form.shape))
+const FLOORS = [
+  { value: 'flat', label: 'flat' },
+  { value: 'coned', label: 'coned to a drain' },
+  { value: 'dished', label: 'dished' },
+  { value: 'pitched', label: 'pitched along the length' },
+]
+const upright = computed(() => ['box', 'wedge', 'cylinder', 'ellipse', 'octagon'].includes(form.shape ?? ''))
+const long = computed(() => shape.value?.dimensions.some((dimension) => dimension.id === 'length_m') ?? false)
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
   { key: 'kind', label: 'Kind', choices: props.words.vessel_kinds.map((value) => ({ value, label: value })) },
@@ -85,10 +97,35 @@ const fields = computed<PartField[]>(() => [
     label: dimension.name,
     unit: 'm',
   })),
+  ...(upright.value
+    ? [
+        { key: 'floor', label: 'Floor', choices: FLOORS },
+        ...(form.floor && form.floor !== 'flat'
+          ? [{ key: 'floor_m', label: 'Floor falls by', unit: 'm', hint: 'below the foot of the walls' }]
+          : []),
+      ]
+    : []),
   ...(form.shape === 'sections'
     ? []
     : [{ key: 'freeboard_m', label: 'Freeboard', unit: 'm', hint: 'dry height below the rim; empty is 0' }]),
   { key: 'displaced_l', label: 'Displaced', unit: 'L', hint: 'by media, stones, fittings; empty is 0' },
+  ...(part.fresh.value
+    ? [
+        { key: 'alike', label: 'How many alike', hint: 'empty is one; Bay becomes Bay 1, Bay 2 …' },
+        ...(long.value && Number(form.alike) > 1
+          ? [
+              {
+                key: 'measured',
+                label: 'These measures are of',
+                choices: [
+                  { value: 'each', label: 'each of them' },
+                  { value: 'together', label: 'all together, divided along the length' },
+                ],
+              },
+            ]
+          : []),
+      ]
+    : []),
   { key: 'netted', label: 'Net over it', choices: yesNo },
   { key: 'overflow', label: 'Overflow', choices: yesNo, more: true },
   {
@@ -140,6 +177,7 @@ const measures = computed(() => {
     'shape',
     'displaced_l',
     ...(form.shape === 'sections' ? [] : ['freeboard_m']),
+    ...(upright.value && form.floor && form.floor !== 'flat' ? ['floor', 'floor_m'] : []),
     ...(shape.value?.dimensions ?? []).map((d) => d.id),
   ]
   return {
@@ -179,6 +217,7 @@ function save(): void {
     silt_m2: form.silt_m2,
     plants_m2: form.plants_m2,
     invertebrates: form.invertebrates,
+    ...(part.fresh.value ? { alike: form.alike, measured: form.measured } : {}),
     ...measures.value,
   })
 }
