@@ -57,10 +57,12 @@ use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
 use Ironwort\Core\Fish\ShutOffCalculator;
 use Ironwort\Core\Flow\AirliftCalculator;
+use Ironwort\Core\Flow\FlushCalculator;
 use Ironwort\Core\Flow\GravityFlowCalculator;
 use Ironwort\Core\Flow\NetworkCalculator;
 use Ironwort\Core\Flow\PumpDutyCalculator;
 use Ironwort\Core\Flow\SplitCalculator;
+use Ironwort\Core\Flow\SubmergenceCalculator;
 use Ironwort\Core\Flow\TurnoverCalculator;
 use Ironwort\Core\Flow\UvCalculator;
 use Ironwort\Core\Incident\AnswerCalculator;
@@ -70,6 +72,7 @@ use Ironwort\Core\Model\MaturationCalculator;
 use Ironwort\Core\Model\RunCalculator;
 use Ironwort\Core\Units\ConvertUnitsCalculator;
 use Ironwort\Core\Vessel\VesselVolumeCalculator;
+use Ironwort\Core\Vessel\KnownVolumeCalculator;
 use Ironwort\Core\Vessel\VolumeByMeterCalculator;
 use Ironwort\Core\Vessel\VolumeBySaltCalculator;
 use Ironwort\Core\Water\BufferCalculator;
@@ -158,6 +161,7 @@ final class Registry
             'flow.gravity' => static fn(): Calculator => new GravityFlowCalculator(),
             'flow.network' => static fn(): Calculator => new NetworkCalculator(),
             'flow.pump' => static fn(): Calculator => new PumpDutyCalculator(),
+            'flow.submergence' => static fn(): Calculator => new SubmergenceCalculator(),
             'flow.split' => static fn(): Calculator => new SplitCalculator(),
             'flow.turnover' => static fn(): Calculator => new TurnoverCalculator(),
             'flow.uv' => static fn(): Calculator => new UvCalculator(),
@@ -171,9 +175,11 @@ final class Registry
             'oxygen.percent' => static fn(): Calculator => new OxygenPercentCalculator(),
             'oxygen.saturation' => static fn(): Calculator => new OxygenSaturationCalculator(),
             'units.convert' => static fn(): Calculator => new ConvertUnitsCalculator(),
+            'service.flush' => static fn(): Calculator => new FlushCalculator(),
             'start.fish_in' => static fn(): Calculator => new FishInCalculator(),
             'volume.by_meter' => static fn(): Calculator => new VolumeByMeterCalculator(),
             'volume.by_salt' => static fn(): Calculator => new VolumeBySaltCalculator(),
+            'volume.known' => static fn(): Calculator => new KnownVolumeCalculator(),
             'volume.vessel' => static fn(): Calculator => new VesselVolumeCalculator(),
         ]);
     }
