@@ -14,6 +14,7 @@ use App\Models\Vessel;
 use App\Volumes\LoopSums;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What a system is built of. Parts are put under keys made by the client, so that a repeated save
@@ -21,6 +22,8 @@ use Illuminate\Http\Request;
  */
 final class BuildController extends Controller
 {
+    public function __construct(private readonly FollowLoop $loop, private readonly JoinNew $joins) {}
+
     /** The volume of the measures typed so far, without keeping anything. */
     public function vesselMeaning(Request $request, LoopSums $report, VesselInputs $vessels): JsonResponse
     {
@@ -54,8 +57,11 @@ final class BuildController extends Controller
         StageInputs $stages,
         SavePart $parts,
     ): JsonResponse {
-        $columns = $stages->read($system, $request->except(['name', 'seen', 'version']));
-        $parts->save(Stage::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+        $columns = $stages->read($system, $request->except(['name', 'seen', 'version']), strtoupper($id));
+        DB::transaction(function () use ($parts, $request, $system, $id, $columns): void {
+            $parts->save(Stage::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+            $this->joins->join($system, 'stage', $id, $request->string('name')->toString(), $request->all());
+        });
 
         return $this->build($system);
     }
@@ -68,7 +74,10 @@ final class BuildController extends Controller
         SavePart $parts,
     ): JsonResponse {
         $columns = $pumps->read($system, $request->except(['name']));
-        $parts->save(Pump::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+        DB::transaction(function () use ($parts, $request, $system, $id, $columns): void {
+            $parts->save(Pump::class, $system, $id, [...$request->validated(), ...$columns], $request->seen());
+            $this->joins->join($system, 'pump', $id, $request->string('name')->toString(), $request->all());
+        });
 
         return $this->build($system);
     }
@@ -128,6 +137,8 @@ final class BuildController extends Controller
 
     private function build(System $system): JsonResponse
     {
+        $this->loop->follow($system->unsetRelations());
+
         return new JsonResponse(BuildResource::of($system->unsetRelations()));
     }
 }

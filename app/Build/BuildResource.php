@@ -64,6 +64,7 @@ final readonly class BuildResource
                         'area_m2_m3' => $stage->area_m2_m3,
                         'media_l' => $stage->media_l,
                         'flow_l_h' => $stage->flow_l_h,
+                        'flow_of_loop' => $stage->flow_of_loop,
                         'branch' => $stage->branch,
                         'air_l_min' => $stage->air_l_min,
                         'maturity_pct' => $stage->maturity_pct,
@@ -142,6 +143,8 @@ final readonly class BuildResource
                         'spot' => $line->spot,
                         'aim' => $line->aim,
                         'leads_to' => $line->leads_to,
+                        'fall_mm' => $line->fall_mm,
+                        'mouth_mm' => $line->mouth_mm,
                         'three_way_id' => $line->three_way_id,
                     ],
                 )

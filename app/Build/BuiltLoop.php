@@ -85,6 +85,7 @@ final readonly class BuiltLoop
             freeboardM: $vessel->freeboard_m,
             overflow: $vessel->overflow,
             floatValve: $vessel->float_valve,
+            mayFallM: $vessel->may_fall_mm === null ? null : $vessel->may_fall_mm / 1000,
             long: is_numeric($length) && is_numeric($width) && $width > 0 && $length >= self::LONG * $width,
         );
     }
@@ -127,6 +128,7 @@ final readonly class BuiltLoop
             spot: $line->spot,
             aim: $line->aim,
             leadsTo: $line->leads_to,
+            mouthM: $line->mouth_mm === null ? null : $line->mouth_mm / 1000,
         );
     }
 }

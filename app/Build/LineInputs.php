@@ -40,6 +40,8 @@ final readonly class LineInputs
                 ...array_slice(PipeInputs::line(), 0, 2),
                 Input::number('valve_open_pct', 'Valve', '%', 0, 100)->optional(),
                 Input::number('ends_above_mm', 'Ends above the water', 'mm', 0, 5000)->or(0.0),
+                Input::number('fall_mm', 'Falls below the water', 'mm', 1, 20000)->optional(),
+                Input::number('mouth_mm', 'Mouth under the water', 'mm', 0, 20000)->optional(),
             ]))->read($typed);
         } catch (BadInput $bad) {
             $errors += $bad->errors;
@@ -81,6 +83,8 @@ final readonly class LineInputs
             ...$words,
             'within_reach' => ($typed['within_reach'] ?? 'yes') !== 'no',
             'valve_open_pct' => null,
+            'fall_mm' => null,
+            'mouth_mm' => null,
             'ends_above_mm' => 0.0,
             ...$columns,
             ...$values,

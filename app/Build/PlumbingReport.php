@@ -43,6 +43,11 @@ use Ironwort\Core\Words\Message;
 /** Where the water of a system goes and how much: every line, stage and pump as built, solved together. */
 final readonly class PlumbingReport
 {
+    /** Entry and exit of a pipe, the least that holds water back. */
+    private const IN_AND_OUT_K = 1.5;
+
+    private const FLUSH_S = 10;
+
     public function __construct(
         private BuiltLoop $built,
         private ShutOffTimes $shutOff,
@@ -51,6 +56,7 @@ final readonly class PlumbingReport
         private VolumeReport $volumes,
         private Registry $registry,
         private LimitsInForce $judging,
+        private LevelWhileRunning $level,
     ) {}
 
     /** @return array<string, mixed> */
@@ -124,6 +130,7 @@ final readonly class PlumbingReport
                 array_values($system->vessels->all()),
                 $loop->vessels,
             ),
+            'level' => $flow === null ? null : $this->level->of($system, $water),
             'junctions' => array_map(
                 static fn(Junction $one): array => ['id' => $one->id, 'name' => $one->name],
                 $loop->junctions,
@@ -179,11 +186,48 @@ final readonly class PlumbingReport
             'velocity_m_s' => $flow?->lineVelocity($built),
             'ask' => $flow !== null && $built->open() && !$built->overflow ? $flow->asked('line', $line->id) : null,
             'overflow' => $built->overflow,
+            'flush' => $built->waste ? $this->flush($line, $built, $temperature)?->toArray() : null,
             'drop' =>
                 $litres === null || abs($litres) < 1
                     ? null
                     : $this->drop($line, $built, abs($litres), $temperature)->toArray(),
         ];
+    }
+
+    /** What a waste takes in ten seconds with its valve open; null until its fall is known. */
+    private function flush(Line $line, LoopLine $built, float $temperature): ?Figure
+    {
+        if ($line->fall_mm === null) {
+            return null;
+        }
+        $input = [
+            'head_m' => $line->fall_mm / 1000,
+            'bore_mm' => $line->bore_mm,
+            'length_m' => $line->length_m,
+            'fittings_k' => max(self::IN_AND_OUT_K, $built->fittingsK),
+            'seconds' => self::FLUSH_S,
+            'temp_c' => $temperature,
+        ];
+        $result = $this->registry->run('service.flush', $input);
+
+        return new Figure(
+            label: "A flush by {$line->name}, ten seconds",
+            value: $result->number('litres'),
+            unit: 'L',
+            calc: 'service.flush',
+            key: 'litres',
+            input: $input,
+            origins: [
+                new Origin(
+                    'head_m',
+                    'Falls by',
+                    Format::number($line->fall_mm / 1000) . ' m',
+                    'build',
+                    "from the build of {$line->name}",
+                ),
+            ],
+            say: Format::number($result->number('flow_l_s'), 2) . ' L a second while its valve is open.',
+        );
     }
 
     /** What the line loses, as the one calculation that any line can be opened to. */

@@ -10,6 +10,7 @@ use App\Forms\TypedInputs;
 use App\Forms\VesselChoice;
 use App\Models\Stage;
 use App\Models\System;
+use App\Volumes\LoopSums;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Catalogue\Registry;
@@ -26,7 +27,7 @@ final readonly class StageInputs
         'alkalinity_mg_l' => AssumedWater::ALKALINITY_MG_L,
     ];
 
-    public function __construct(private Registry $registry) {}
+    public function __construct(private Registry $registry, private LoopSums $sums) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -34,8 +35,12 @@ final readonly class StageInputs
      *
      * @throws BadInput
      */
-    public function read(System $system, array $typed): array
+    public function read(System $system, array $typed, string $id = ''): array
     {
+        $ofLoop = trim(is_scalar($typed['flow_l_h'] ?? null) ? (string) $typed['flow_l_h'] : '') === '';
+        if ($ofLoop) {
+            $typed['flow_l_h'] = $this->flowSoFar($system, $id);
+        }
         $more = [
             'vessel_id' => VesselChoice::vessel($system, $typed['vessel_id'] ?? null),
             'since' => $this->since($system, $typed),
@@ -86,9 +91,18 @@ final readonly class StageInputs
             'plan_m2' => null,
             'fed' => null,
             ...$values,
+            'flow_of_loop' => $ofLoop,
             ...$more,
             'fouling_seen_on' => isset($values['fouling_pct']) ? now()->toDateString() : null,
         ];
+    }
+
+    /** Until the loop is solved: what it had, or its water once an hour. */
+    private function flowSoFar(System $system, string $id): float
+    {
+        $stage = $system->stages->firstWhere('id', $id);
+
+        return max(100.0, $stage instanceof Stage ? $stage->flow_l_h : round($this->sums->volume($system)->value));
     }
 
     /**

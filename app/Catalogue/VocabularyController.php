@@ -74,7 +74,12 @@ final class VocabularyController extends Controller
                 $media->all(),
             ),
             'stage_kinds' => array_map(
-                static fn(StageKind $k): array => ['id' => $k->id, 'name' => $k->name, 'nitrifies' => $k->nitrifies()],
+                static fn(StageKind $k): array => [
+                    'id' => $k->id,
+                    'name' => $k->name,
+                    'nitrifies' => $k->nitrifies(),
+                    'usual_medium' => $k->usualMedium,
+                ],
                 $kinds->all(),
             ),
             'fittings' => array_map(

@@ -31,6 +31,8 @@ use Ironwort\Core\Loop\Place;
  * @property ?string $spot where in the vessel it opens
  * @property ?string $aim which way a return blows
  * @property ?string $leads_to where waste goes
+ * @property ?float $fall_mm how far a waste falls below the water
+ * @property ?float $mouth_mm how deep its mouth lies under still water
  * @property ?string $three_way_id the line it shares a three-way valve with
  * @property int $position
  */
@@ -58,6 +60,8 @@ final class Line extends Part
             'guarded' => 'boolean',
             'within_reach' => 'boolean',
             'ends_above_mm' => 'float',
+            'fall_mm' => 'float',
+            'mouth_mm' => 'float',
         ];
     }
 

@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $medium
  * @property ?float $area_m2_m3
  * @property float $media_l
+ * @property bool $flow_of_loop its flow is what the loop gives it
  * @property float $flow_l_h
  * @property ?string $branch
  * @property float $air_l_min
@@ -61,6 +62,7 @@ final class Stage extends Part
             'since' => 'date',
             'cleaned_on' => 'date',
             'fouling_seen_on' => 'date',
+            'flow_of_loop' => 'boolean',
             'bypassable' => 'boolean',
             'bypassed' => 'boolean',
             'water_l' => 'float',

@@ -21,7 +21,11 @@ use Illuminate\Support\Carbon;
 final class VolumeMeasure extends Part
 {
     /** Method to calculator. */
-    public const CALCULATORS = ['meter' => 'volume.by_meter', 'salt' => 'volume.by_salt'];
+    public const CALCULATORS = [
+        'meter' => 'volume.by_meter',
+        'salt' => 'volume.by_salt',
+        'known' => 'volume.known',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -94,6 +94,14 @@ final readonly class BookTables
         return self::ORDER[$table] ?? 'id';
     }
 
+    /** @return list<string> those there are: before an upgrade a book is backed up by the code that brings new ones */
+    public static function present(): array
+    {
+        $columns = self::columns();
+
+        return array_values(array_filter(self::ALL, static fn(string $table): bool => $columns[$table] !== []));
+    }
+
     /** @return array<string, array<string, string>> column to type, by table, of what can be written */
     public static function columns(): array
     {

@@ -76,7 +76,7 @@ final readonly class WriteBook
             mkdir("{$folder}/{$part}");
         }
         $rows = [];
-        foreach (BookTables::ALL as $table) {
+        foreach (BookTables::present() as $table) {
             $out = self::open("{$folder}/tables/{$table}.jsonl");
             $rows[$table] = self::each(
                 BookTables::query($table, $ids, $secrets),

@@ -7,6 +7,7 @@ namespace App\Volumes;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\FishGroup;
+use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use Ironwort\Core\Catalogue\Registry;
@@ -23,15 +24,38 @@ final readonly class LoopSums
 
     public function volume(System $system): Figure
     {
-        $parts = array_values($system->vessels->map($this->vessel(...))->all());
+        $parts = [
+            ...array_values($system->vessels->map($this->vessel(...))->all()),
+            ...array_map(self::chamber(...), self::chambers($system)),
+        ];
 
         return new Figure(
             'Volume',
             array_sum(array_map(static fn(Figure $f): float => $f->value, $parts)),
             'L',
             parts: $parts,
-            say: 'The water in all vessels, each from its shape. Pipes and filter chambers not ' .
-                'listed as vessels are not counted.',
+            say: 'The water in all vessels, each from its shape, and in the chambers whose water is entered with ' .
+                'their stage. Pipes are not counted.',
+        );
+    }
+
+    /** @return list<Stage> with water of their own beside the vessels */
+    private static function chambers(System $system): array
+    {
+        return array_values(
+            $system->stages
+                ->filter(static fn(Stage $stage): bool => $stage->vessel_id === null && $stage->water_l > 0)
+                ->all(),
+        );
+    }
+
+    private static function chamber(Stage $stage): Figure
+    {
+        return new Figure(
+            "Chamber: {$stage->name}",
+            (float) $stage->water_l,
+            'L',
+            say: 'As entered with the stage: the water that stands in it.',
         );
     }
 

@@ -7,12 +7,14 @@ namespace App\Volumes;
 use App\Forms\Figure;
 use App\Forms\Origin;
 use App\Models\Age;
-use App\Models\Stage;
+use App\Models\Dose;
 use App\Models\System;
 use App\Models\VolumeChoice;
 use App\Models\VolumeMeasure;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Carbon;
 use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Quantity;
 use Ironwort\Core\Measure\Unit;
@@ -21,7 +23,12 @@ use Ironwort\Core\Vessel\VolumeComparison;
 /** The volume of a system three ways, side by side, and the one that doses go by. */
 final readonly class VolumeReport
 {
-    private const NAMES = ['geometry' => 'Geometry', 'meter' => 'The water meter', 'salt' => 'Salt'];
+    private const NAMES = [
+        'geometry' => 'Geometry',
+        'meter' => 'The water meter',
+        'salt' => 'Salt',
+        'known' => 'What is known',
+    ];
 
     public function __construct(private Registry $registry, private LoopSums $systems) {}
 
@@ -78,13 +85,8 @@ final readonly class VolumeReport
                     : 'chosen ' .
                         Age::of($choice->created_at) .
                         ($choice->user === null ? '' : " by {$choice->user->name}"),
-            'compared' => $this->compared(
-                $geometry->value,
-                $system->stages->sum(
-                    static fn(Stage $stage): float => $stage->vessel_id === null ? $stage->water_l ?? 0.0 : 0.0,
-                ),
-                $measures,
-            ),
+            'compared' => $this->compared($geometry->value, $measures),
+            'on_another' => $this->onAnother($system),
         ];
     }
 
@@ -125,18 +127,42 @@ final readonly class VolumeReport
         return $query->first();
     }
 
+    /** @return list<string> doses that are in the water still and were worked out on another volume than is used now */
+    private function onAnother(System $system): array
+    {
+        $volume = $this->inUse($system)->value;
+        /** @var Collection<int, Dose> $doses */
+        $doses = Dose::query()
+            ->where('system_id', $system->id)
+            ->with(['vessel', 'good'])
+            ->whereNull('vessel_id')
+            ->whereNull('withdrawn_at')
+            ->where('given_at', '>=', Carbon::now()->subDays(Validity::BACK_D))
+            ->orderByDesc('given_at')
+            ->limit(20)
+            ->get();
+
+        return array_values(
+            $doses
+                ->filter(static fn(Dose $dose): bool => $dose->afterwards($volume) !== null)
+                ->map(
+                    static fn(Dose $dose): string => ucfirst(Age::of($dose->given_at)) .
+                        ": {$dose->text()}. {$dose->afterwards($volume)}",
+                )
+                ->all(),
+        );
+    }
+
     /**
      * The newest of each method against geometry, and against one another.
      *
-     * @param  float  $chambers  litres typed for chambers outside the vessels
      * @param  Collection<int, VolumeMeasure>  $measures
      * @return list<array{text: string, mix_up: bool, agree: bool}>
      */
-    private function compared(float $geometry, float $chambers, Collection $measures): array
+    private function compared(float $geometry, Collection $measures): array
     {
-        // What a meter or salt finds holds the water of the chambers too.
-        $volumes = $geometry > 0 ? ['geometry' => $geometry + $chambers] : [];
-        foreach (['meter', 'salt'] as $method) {
+        $volumes = $geometry > 0 ? ['geometry' => $geometry] : [];
+        foreach (['meter', 'salt', 'known'] as $method) {
             $newest = $measures->firstWhere('method', $method);
             if ($newest !== null) {
                 $volumes[$method] = $newest->volume_l;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Water;
 
+use App\Build\LevelWhileRunning;
 use App\Capacity\CapacityReport;
 use App\Capacity\SystemLoad;
 use App\Expected\BetweenReadings;
@@ -42,6 +43,7 @@ final readonly class WaterReport
         private SystemLoad $load,
         private ExpectedWater $expected,
         private WithoutFlow $pumpOff,
+        private LevelWhileRunning $level,
         private ChangeAmount $amount,
         private ProgrammeReport $programme,
         private TrickleReport $trickle,
@@ -217,12 +219,17 @@ final readonly class WaterReport
         }
         $left = $this->chloramine($system, $water, $waters, $litres);
         $off = $this->pumpOff->of($system, $water, $litres);
+        $dry = $body->vesselId === null ? $this->level->caution($system, $water, $litres) : null;
         $fill = $page->number(Input::number('fill_l_min', 'Fill rate', 'L/min', 0.01, 10000));
 
         return [
             'litres' => $litres,
             'pct' => (100 * $litres) / $waters->volume,
-            'cautions' => [...$result->toArray()['cautions'], ...$left === null ? [] : [$left->toArray()]],
+            'cautions' => [
+                ...$dry === null ? [] : [$dry->toArray()],
+                ...$result->toArray()['cautions'],
+                ...$left === null ? [] : [$left->toArray()],
+            ],
             'put_back' => array_map(
                 static fn(PutBackItem $item): array => $item->toArray(),
                 $this->putBack->of($system, $waters, $litres),

@@ -55,6 +55,7 @@ final class DoorsTest
         'Capacity' => ['Expected', 'Fish', 'Forms', 'Http', 'Living', 'Models', 'Readings', 'Volumes'],
         'Bench' => ['Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
         'Water' => [
+            'Build',
             'Capacity',
             'Expected',
             'Fish',

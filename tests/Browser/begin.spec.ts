@@ -1,14 +1,4 @@
-import { execFileSync } from 'node:child_process'
-import { accessible, expect, test } from './yard'
-
-/** An owner of a site of its own, with nothing in its book. */
-function newOwner(site: string, email: string): void {
-  execFileSync(
-    'php',
-    ['artisan', 'ironwort:user', 'add', `--site=${site}`, '--name=Rowan', `--email=${email}`],
-    { input: 'withy-bed-77\n', cwd: new URL('../..', import.meta.url).pathname },
-  )
-}
+import { accessible, expect, newOwner, test } from './yard'
 
 test('an empty book leads from source water to the first verdict in three minutes and 40 entries', async ({
   page,

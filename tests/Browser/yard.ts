@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test as base } from '@playwright/test'
 
@@ -44,4 +45,13 @@ export async function accessible(page: Page): Promise<void> {
       (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
     ),
   ).toEqual([])
+}
+
+/** An owner of a site of its own, with nothing in its book; the password is withy-bed-77. */
+export function newOwner(site: string, email: string): void {
+  execFileSync(
+    'php',
+    ['artisan', 'ironwort:user', 'add', `--site=${site}`, '--name=Rowan', `--email=${email}`],
+    { input: 'withy-bed-77\n', cwd: new URL('../..', import.meta.url).pathname },
+  )
 }

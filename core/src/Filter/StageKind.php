@@ -20,6 +20,8 @@ final readonly class StageKind
         public float $holdsGL = 0.0,
         /** Closed or packed: it goes foul within hours without flow. */
         public bool $packed = false,
+        /** The medium it is usually filled with; null where there is no usual one. */
+        public ?string $usualMedium = null,
     ) {}
 
     public function nitrifies(): bool

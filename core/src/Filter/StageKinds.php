@@ -30,6 +30,7 @@ final readonly class StageKinds
                 catches: $row->number('catch_pct') / 100,
                 holdsGL: $row->number('holds_g_l'),
                 packed: in_array('packed', $keys, true),
+                usualMedium: in_array('usual_medium', $keys, true) ? $row->text('usual_medium') : null,
             );
         }
 

@@ -8,7 +8,8 @@ namespace Ironwort\Core\Loop;
  * One line of a loop: bore in mm, length in m, K of its fittings, its valve and how high it ends above the water.
  *
  * A guard keeps fish out of it; a return that falls, sprays or jets breaks the surface; an overflow
- * takes only what stands above its lip. Spot and aim say where in the vessel it opens and which way it blows.
+ * takes only what stands above its lip. Spot and aim say where in the vessel it opens and which way it blows; `mouthM`
+ * is how deep the mouth of a suction lies under still water.
  */
 final readonly class LoopLine
 {
@@ -32,6 +33,7 @@ final readonly class LoopLine
         public ?string $spot = null,
         public ?string $aim = null,
         public ?string $leadsTo = null,
+        public ?float $mouthM = null,
     ) {}
 
     public function shut(): bool

@@ -22,5 +22,6 @@ final readonly class LoopVessel
         public bool $overflow = true,
         public bool $floatValve = false,
         public bool $long = false,
+        public ?float $mayFallM = null,
     ) {}
 }

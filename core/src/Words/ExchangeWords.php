@@ -48,6 +48,9 @@ final readonly class ExchangeWords
         'change_inputs_nitrate_moves_40_mg' =>
             'Nitrate moves by more than 40 mg/L as NO₃ at once: a sudden fall shocks the fish as a rise does.',
         'change_inputs_moves_days_worth_once' => '{name} moves by more than a day’s limit at once.',
+        'change_draws_air' =>
+            'Stop the pump for it, or let out {litres} L at most at a time: this much lowers the level by {falls} ' .
+            'mm, and {by} allows {may} mm while the pump runs.',
         'chloramine_filter_takes_it' =>
             'Its chloramine leaves {grams} g of ammonia nitrogen. The filter has {spare} g a day to spare and ' .
             'removes it within a day.',

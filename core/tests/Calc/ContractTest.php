@@ -298,6 +298,15 @@ final class ContractTest extends TestCase
             'volume_l' => 9000,
         ],
         'volume.by_salt' => ['salt_g' => 9000, 'before_g_l' => 0.2, 'after_g_l' => 1.2],
+        'flow.submergence' => ['flow_l_h' => 10000, 'bore_mm' => 51.4],
+        'service.flush' => [
+            'bore_mm' => 103.6,
+            'head_m' => 0.9,
+            'length_m' => 3,
+            'fittings_k' => 2.5,
+            'seconds' => 5,
+        ],
+        'volume.known' => ['known_l' => 9000],
         'volume.by_meter' => ['meter_before_l' => 4210, 'meter_after_l' => 13110],
         'exchange.heat' => ['volume_l' => 1000, 'temp_c' => 15, 'target_c' => 20],
         'filter.capacity' => [

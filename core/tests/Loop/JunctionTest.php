@@ -16,6 +16,7 @@ use Ironwort\Core\Loop\LoopPump;
 use Ironwort\Core\Loop\LoopStage;
 use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
+use Ironwort\Core\Loop\RunningFall;
 use Ironwort\Core\Tests\Calculations;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -209,5 +210,54 @@ final class JunctionTest extends TestCase
                 ),
             ),
         );
+    }
+
+    /**
+     * A loop of one bay, a chamber and a pump at 20,000 L/h, with what bounds its level.
+     *
+     * @param  ?float  $mayDrop  of the chamber, m
+     * @param  ?float  $mouth  of the suction under still water, m
+     */
+    private static function bounded(?float $mayFall, ?float $mayDrop, ?float $mouth): Loop
+    {
+        $line = static fn(string $id, Place $from, Place $to, ?float $mouthM = null): LoopLine => new LoopLine(
+            id: $id,
+            name: ucfirst($id),
+            from: $from,
+            to: $to,
+            boreMm: 103.6,
+            lengthM: 6,
+            fittingsK: 1.5,
+            mouthM: $mouthM,
+        );
+
+        return new Loop(
+            [new LoopVessel(id: 'bay', name: 'Bay', mayFallM: $mayFall)],
+            [new LoopStage(id: 'chamber', name: 'Chamber', lossM: 0.0, lossAtM3s: 1e-3, mayDropM: $mayDrop)],
+            [self::pump()],
+            [
+                $line('drain', Place::vessel('bay'), Place::stage('chamber')),
+                $line('suction', Place::stage('chamber'), Place::pump('pump'), $mouth),
+                $line('return', Place::pump('pump'), Place::vessel('bay')),
+            ],
+        );
+    }
+
+    /** The chamber stands lower by the drop of the drain; the mouth wants S = D (1 + 2.3 v/√(g D)) above it. */
+    public function test_the_level_may_fall_until_the_first_thing_runs_dry(): void
+    {
+        $of = static fn(?float $vessel, ?float $chamber, ?float $mouth): ?RunningFall => RunningFall::of(
+            $loop = self::bounded($vessel, $chamber, $mouth),
+            LoopFlow::of($loop),
+        );
+        $drop = $this->drop(20000, 6) / 1000;
+        $needs = $this->figure('flow.submergence', ['flow_l_h' => 20000, 'bore_mm' => 103.6], 'submergence_m');
+        self::assertNull($of(null, null, null));
+        self::assertEqualsWithDelta(0.15, $of(0.15, null, null)?->metres, 1e-9);
+        self::assertEqualsWithDelta(0.4 - $drop, $of(0.35, 0.4, null)?->metres, 1e-3);
+        self::assertSame('Chamber', $of(0.35, 0.4, null)?->name);
+        self::assertEqualsWithDelta(0.7 - $drop - $needs, $of(null, 0.6, 0.7)?->metres, 1e-3);
+        self::assertSame('Suction', $of(null, 0.6, 0.7)?->name);
+        self::assertSame(0.0, $of(null, null, 0.2)?->metres, 'it draws air already');
     }
 }

@@ -19,6 +19,7 @@ function loop(
     temp_c: 20,
     temp_assumed: false,
     network: null,
+    level: null,
     junctions: [
       ...new Set(lines.flatMap(([way]) => way.split('>')).filter((end) => end.startsWith('j:'))),
     ].map((end) => ({ id: end.slice(2), name: end.slice(2) })),
@@ -92,6 +93,7 @@ function loop(
         drop: null,
         ask: null,
         overflow: false,
+        flush: null,
       }
     }),
   }

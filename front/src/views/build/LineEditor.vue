@@ -28,6 +28,8 @@ const part = usePart(
     spot: '',
     aim: '',
     leads_to: '',
+    fall_mm: '',
+    mouth_mm: '',
     three_way_id: '',
   }),
   () => props.system.build.lines,
@@ -126,9 +128,9 @@ const fields = computed<PartField[]>(() => [
       { value: 'yes', label: 'lets nothing back' },
     ],
   },
-  ...(atVessel(form.from)
+  ...(atVessel(form.from) ? [{ key: 'intake', label: 'Intake', choices: intakes }] : []),
+  ...(atVessel(form.from) || form.to?.startsWith('pump:')
     ? [
-        { key: 'intake', label: 'Intake', choices: intakes },
         {
           key: 'guarded',
           label: 'Guard on the intake',
@@ -175,7 +177,27 @@ const fields = computed<PartField[]>(() => [
         },
       ]
     : []),
-  ...(form.to === 'outside' ? [{ key: 'leads_to', label: 'Waste goes to', choices: wastes }] : []),
+  ...(form.to === 'outside'
+    ? [
+        {
+          key: 'fall_mm',
+          label: 'Falls below the water by',
+          unit: 'mm',
+          hint: 'says what a flush takes',
+        },
+        { key: 'leads_to', label: 'Waste goes to', choices: wastes },
+      ]
+    : []),
+  ...(form.to?.startsWith('pump:')
+    ? [
+        {
+          key: 'mouth_mm',
+          label: 'Its mouth lies under the water by',
+          unit: 'mm',
+          hint: 'says how far the level may fall before it draws air',
+        },
+      ]
+    : []),
   ...(neighbours.value.length
     ? [
         {

@@ -5,6 +5,7 @@ import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
 import PartList from '@/parts/editor/PartList.vue'
 import RowsField from '@/parts/editor/RowsField.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
+import { joinFields, joinsFrom } from './joins'
 import { whole } from '@/units/chosen'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
@@ -29,6 +30,7 @@ const part = usePart(
     diffuser: '',
     depth_m: '',
     above_mm: '',
+    ...joinsFrom(props.system),
   }),
   () => props.system.build.pumps,
   (pump) =>
@@ -101,6 +103,9 @@ const fields = computed<PartField[]>(() => [
           hint: 'empty: at or below it, and it fills by itself',
         },
       ]
+    : []),
+  ...(form.kind === 'water' && part.fresh.value && !form.vessel_id
+    ? joinFields(props.system, form.fed_from)
     : []),
   { key: 'power_w', label: 'Power', unit: 'W' },
   { key: 'circuit', label: 'Electrical circuit', words: true },

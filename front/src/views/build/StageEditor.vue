@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import type { Stage, System, Vocabulary } from '@/api/types'
 import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
 import PartList from '@/parts/editor/PartList.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
 import { whole } from '@/units/chosen'
+import { joinFields, joinsFrom } from './joins'
 
 const props = defineProps<{ system: System; words: Vocabulary; writes: boolean }>()
 const OWN = 'own'
@@ -38,11 +39,13 @@ const part = usePart(
     water_l: '',
     plan_m2: '',
     cleaned_on: '',
+    ...joinsFrom(props.system),
   }),
   () => props.system.build.stages,
   (stage) => ({
     ...asTyped({
       ...stage,
+      flow_l_h: stage.flow_of_loop ? '' : stage.flow_l_h,
       bypassable: stage.bypassable ? 'yes' : 'no',
       bypassed: stage.bypassed ? 'yes' : 'no',
       fed: stage.fed ?? '',
@@ -55,6 +58,12 @@ const part = usePart(
 const { open, form } = part
 
 const kind = computed(() => props.words.stage_kinds.find((k) => k.id === form.kind))
+/** A new stage is called what it is and filled with what it usually is, until something else is typed. */
+watch(kind, (now, before) => {
+  if (!part.fresh.value || !now) return
+  if (!form.name || form.name === before?.name) form.name = now.name
+  if (!form.medium || form.medium === before?.usual_medium) form.medium = now.usual_medium ?? ''
+})
 const medium = computed(() => props.words.media.find((m) => m.id === form.medium))
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
@@ -81,7 +90,14 @@ const fields = computed<PartField[]>(() => [
         { key: 'media_l', label: 'Bulk volume of medium', unit: 'L' },
       ]
     : []),
-  { key: 'flow_l_h', label: 'Flow through it', unit: 'L/h' },
+  {
+    key: 'flow_l_h',
+    label: 'Flow through it',
+    unit: 'L/h',
+    hint: 'empty: what the loop gives it',
+    more: !part.fresh.value && !form.flow_l_h,
+  },
+  ...(part.fresh.value ? joinFields(props.system, form.fed_from) : []),
   ...(form.kind === 'uv'
     ? [
         { key: 'lamp_w', label: 'Lamp', unit: 'W' },

@@ -34,8 +34,15 @@ const METHODS = {
       { key: 'reading_error_g_l', label: 'Error of each reading', unit: 'g/L', hint: 'empty is 0.02' },
     ],
   },
+  known: {
+    title: 'A volume you know',
+    fields: [
+      { key: 'known_l', label: 'Known volume', unit: 'L', hint: 'or with its unit: 2600 gal, 2200 imp gal' },
+      { key: 'error_pct', label: 'Known to within', unit: '%', hint: 'empty is 10' },
+    ],
+  },
 } as const
-const NAMES = { geometry: 'Geometry', meter: 'Water meter', salt: 'Salt' }
+const NAMES = { geometry: 'Geometry', meter: 'Water meter', salt: 'Salt', known: 'Known' }
 
 const method = ref<keyof typeof METHODS | null>(null)
 const key = ref(ulid())
@@ -81,9 +88,9 @@ function start(which: keyof typeof METHODS): void {
 </script>
 
 <template>
-  <section class="ways" aria-label="Volume, three ways">
+  <section class="ways" aria-label="Volume, four ways">
     <div class="head">
-      <h2>Volume, three ways</h2>
+      <h2>Volume, four ways</h2>
       <span v-if="volumes.data.value?.chosen" class="soft small">{{ volumes.data.value.chosen }}</span>
     </div>
     <p v-if="volumes.isError.value" class="fault">{{ volumes.error.value?.message }}</p>
@@ -116,6 +123,7 @@ function start(which: keyof typeof METHODS): void {
         </button>
       </li>
     </ul>
+    <p v-for="dose in volumes.data.value?.on_another ?? []" :key="dose" class="caution">{{ dose }}</p>
     <p
       v-for="comparison in volumes.data.value?.compared ?? []"
       :key="comparison.text"

@@ -11,7 +11,7 @@ import { figures } from '@/units/number'
 import PlumbingWhatIf from './PlumbingWhatIf.vue'
 import { proof } from './proof'
 import ShutOffs from './ShutOffs.vue'
-import { quantity, symbolOf, wholeNumber } from '@/units/chosen'
+import { quantity, symbolOf, whole, wholeNumber } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
 const plumbing = usePlumbing(() => props.system.slug)
@@ -31,6 +31,7 @@ const name = (place: { kind: string; id: string }) => {
         (part) => part.id === place.id,
       )?.name ?? '')
 }
+const wastes = computed(() => plumbing.data.value?.lines.some((line) => line.flush) ?? false)
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 const differ = computed(
@@ -104,6 +105,11 @@ const worse = computed(() =>
     </dl>
 
     <LoopStrip :plumbing="plumbing.data.value" :slug="system.slug" />
+    <p v-if="plumbing.data.value.level">
+      With the pump running the level may fall <b>{{ whole(plumbing.data.value.level.mm, 'mm') }}</b>, which
+      is <b>{{ whole(plumbing.data.value.level.litres, 'L') }}</b>: {{ plumbing.data.value.level.by }} sets
+      it.
+    </p>
     <p class="soft small">
       Solved together for water at {{ quantity(plumbing.data.value.temp_c, '°C')
       }}<template v-if="plumbing.data.value.temp_assumed"> (assumed)</template>, levels against the water in
@@ -202,6 +208,7 @@ const worse = computed(() =>
               <th class="num">Speed, m/s</th>
               <th class="num">Drop, mm</th>
               <th class="num">Valve</th>
+              <th v-if="wastes" class="num">Flush of 10 s</th>
             </tr>
           </thead>
           <tbody>
@@ -232,6 +239,7 @@ const worse = computed(() =>
                       : `${line.valve_open_pct} %`
                 }}
               </td>
+              <td v-if="wastes" class="num"><FigureButton v-if="line.flush" :figure="line.flush" /></td>
             </tr>
           </tbody>
         </table>
