@@ -17,7 +17,7 @@ final readonly class SavePart
      * Several new parts, all or none.
      *
      * @param  class-string<Part>  $class
-     * @param  array<string, array<string, mixed>>  $rows  columns by key
+     * @param  array<string, array<string, mixed>>  $rows  columns of each by key
      *
      * @throws BadInput at `name` where one of the names is taken
      */

@@ -71,7 +71,7 @@ final readonly class Several
     /**
      * The measures of each where one length is divided among them: widths run on from bay to bay.
      *
-     * @param  array<string, mixed>  $measures
+     * @param  array<string, mixed>  $measures  columns of one vessel
      * @return list<array<string, mixed>>
      */
     public static function divided(array $measures, int $count): array

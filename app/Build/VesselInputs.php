@@ -39,7 +39,7 @@ final readonly class VesselInputs
      *
      * @param  array<string, mixed>  $columns  of the first
      * @param  array<array-key, mixed>  $typed
-     * @return array<string, array<string, mixed>> columns by key
+     * @return array<string, array<string, mixed>> columns of each by key
      *
      * @throws BadInput
      */

@@ -158,7 +158,7 @@ final readonly class ShelfReport
      */
     private function wanted(Site $site, Collection $goods, Collection $waters): array
     {
-        $query = System::ofSite($site)->with(['site', 'vessels', 'fish']);
+        $query = System::ofSite($site)->with(['site', 'vessels', 'stages', 'fish']);
         $query->limit(200);
         $systems = $query->get()->map(function (System $system) use ($waters): array {
             return [

@@ -106,6 +106,7 @@ final class DescribeTest extends TestCase
         $this->save('stages', [
             'name' => 'Settlement',
             'kind' => 'settlement',
+            'medium' => 'chamber_walls',
             'media_l' => '0',
             'flow_l_h' => '10000',
             'began' => 'unknown',
