@@ -37,7 +37,16 @@ final class TimerController extends Controller
         $site = $this->person($request)->site;
         $ids = ShutOff::query()->where('site_id', $site->id)->whereNull('opened_at')->distinct()->pluck('system_id');
         $timers = [];
-        $systems = System::ofSite($site)->with(['site', 'vessels', 'stages', 'lines', 'pumps', 'borrowed', 'fish', 'shutOffs']);
+        $systems = System::ofSite($site)->with([
+            'site',
+            'vessels',
+            'stages',
+            'lines',
+            'pumps',
+            'borrowed',
+            'fish',
+            'shutOffs',
+        ]);
         $systems->whereIn('id', $ids);
         foreach ($systems->get() as $system) {
             foreach ($cutOff->times($system, LatestWater::of($system)) as $time) {

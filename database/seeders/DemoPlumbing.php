@@ -12,7 +12,10 @@ namespace Database\Seeders;
  */
 final readonly class DemoPlumbing
 {
-    /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
+    /**
+     * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
+     *     lines: list<array<array-key, mixed>>}
+     */
     public static function of(string $system): array
     {
         return match ($system) {
@@ -40,7 +43,10 @@ final readonly class DemoPlumbing
         };
     }
 
-    /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
+    /**
+     * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
+     *     lines: list<array<array-key, mixed>>}
+     */
     private static function pressRoom(): array
     {
         $drain = ['drain_dome' => 1, 'bend_90' => 2, 'exit' => 1];
@@ -76,6 +82,7 @@ final readonly class DemoPlumbing
                     'depth_m' => 0.9,
                 ],
             ],
+            'junctions' => [['name' => 'Return manifold']],
             'lines' => [
                 ['Drain 1', 'v:Bay 1', 's:Vortex', 103.6, 5.5, $drain, 'valve_open_pct' => 100, ...$mouth],
                 ['Drain 2', 'v:Bay 2', 's:Vortex', 103.6, 3.8, $drain, 'valve_open_pct' => 100, ...$mouth],
@@ -91,11 +98,13 @@ final readonly class DemoPlumbing
                     ['strainer' => 1, 'bend_90' => 1],
                     'valve_open_pct' => 100,
                     'check_valve' => true,
+                    'mouth_mm' => 550,
                 ],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 56, 1.2, ['elbow_90' => 1, 'swing_check' => 1]],
-                ['Return 1', 's:UV lamp', 'v:Bay 1', 43, 7.0, $return, 'valve_open_pct' => 90, ...$jet],
-                ['Return 2', 's:UV lamp', 'v:Bay 2', 43, 4.5, $return, 'valve_open_pct' => 75, ...$jet],
-                ['Return 3', 's:UV lamp', 'v:Bay 3', 43, 8.5, $return, 'valve_open_pct' => 100, ...$jet],
+                ['Return pipe', 's:UV lamp', 'j:Return manifold', 63, 2.0, ['bend_90' => 1]],
+                ['Return 1', 'j:Return manifold', 'v:Bay 1', 43, 5.0, $return, 'valve_open_pct' => 90, ...$jet],
+                ['Return 2', 'j:Return manifold', 'v:Bay 2', 43, 2.5, $return, 'valve_open_pct' => 75, ...$jet],
+                ['Return 3', 'j:Return manifold', 'v:Bay 3', 43, 6.5, $return, 'valve_open_pct' => 100, ...$jet],
                 [
                     'Vortex waste',
                     's:Vortex',
@@ -105,12 +114,16 @@ final readonly class DemoPlumbing
                     ['entry_sharp' => 1],
                     'valve_open_pct' => 0,
                     'leads_to' => 'soakaway',
+                    'fall_mm' => 700,
                 ],
             ],
         ];
     }
 
-    /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
+    /**
+     * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
+     *     lines: list<array<array-key, mixed>>}
+     */
     private static function arrivals(): array
     {
         return [
@@ -177,7 +190,10 @@ final readonly class DemoPlumbing
         ];
     }
 
-    /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
+    /**
+     * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
+     *     lines: list<array<array-key, mixed>>}
+     */
     private static function coldStore(): array
     {
         return [
@@ -188,6 +204,7 @@ final readonly class DemoPlumbing
                     'power_w' => 95,
                     'circuit' => 'Cold store',
                     'curve' => self::curve([0, 5.5], [2500, 4.6], [5000, 3.0], [7500, 0.8]),
+                    'above_mm' => 350,
                 ],
                 [
                     'name' => 'Air pump',
@@ -241,7 +258,10 @@ final readonly class DemoPlumbing
         ];
     }
 
-    /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
+    /**
+     * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
+     *     lines: list<array<array-key, mixed>>}
+     */
     private static function yardPond(): array
     {
         $drain = ['drain_dome' => 1, 'bend_90' => 2, 'exit' => 1];
@@ -265,7 +285,7 @@ final readonly class DemoPlumbing
                 [
                     'name' => 'Circulator',
                     'kind' => 'circulator',
-                    'rated_l_h' => 20000,
+                    'rated_l_h' => 16000,
                     'power_w' => 40,
                     'circuit' => 'Yard',
                 ],
@@ -292,6 +312,17 @@ final readonly class DemoPlumbing
                     ['strainer' => 1, 'bend_90' => 2],
                     'valve_open_pct' => 100,
                 ],
+                [
+                    'Brush waste',
+                    's:Brushes',
+                    'outside',
+                    103.6,
+                    4.0,
+                    ['entry_sharp' => 1, 'exit' => 1],
+                    'valve_open_pct' => 0,
+                    'leads_to' => 'garden',
+                    'fall_mm' => 900,
+                ],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 63, 2.0, ['elbow_90' => 2]],
                 ['Return', 's:UV lamp', 'v:Pond', 63, 9.0, ['bend_90' => 3, 'exit' => 1], 'outlet' => 'jet'],
                 ['Bog suction', 's:Matting bay', 'p:Bog pump', 50, 1.0, ['strainer' => 1]],
@@ -310,12 +341,15 @@ final readonly class DemoPlumbing
         ];
     }
 
-    /** @return array{pumps: list<array<string, mixed>>, lines: list<array<array-key, mixed>>} */
+    /**
+     * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
+     *     lines: list<array<array-key, mixed>>}
+     */
     private static function nursery(): array
     {
         $feed = static fn(int $tub, float $length): array => [
             "Feed {$tub}",
-            's:Bead',
+            'j:Feed manifold',
             "v:Tub {$tub}",
             20,
             $length,
@@ -352,6 +386,7 @@ final readonly class DemoPlumbing
                     'circuit' => 'Ring 2',
                 ],
             ],
+            'junctions' => [['name' => 'Feed manifold']],
             'lines' => [
                 [
                     'Suction',
@@ -366,6 +401,7 @@ final readonly class DemoPlumbing
                 ],
                 ['Delivery', 'p:Sump pump', 's:Sponge', 32, 0.8, ['elbow_90' => 1]],
                 ['Sponge to bead', 's:Sponge', 's:Bead', 32, 0.6, ['elbow_90' => 2]],
+                ['Feed pipe', 's:Bead', 'j:Feed manifold', 32, 1.0, ['elbow_90' => 1]],
                 $feed(1, 1.5),
                 $feed(2, 2.3),
                 $feed(3, 3.1),

@@ -123,10 +123,10 @@ final class BackupTest extends TestCase
     /** bin/start backs the book up before it upgrades it: with the code that knows the new tables already. */
     public function test_a_book_of_before_an_upgrade_is_written_and_comes_into_the_new_one(): void
     {
-        $upgrades = array_map(
-            static fn(string $name) => require database_path("migrations/{$name}.php"),
-            ['2026_11_28_001100_junctions', '2026_11_28_001200_described_quickly'],
-        );
+        $upgrades = array_map(static fn(string $name) => require database_path("migrations/{$name}.php"), [
+            '2026_11_28_001100_junctions',
+            '2026_11_28_001200_described_quickly',
+        ]);
         foreach (array_reverse($upgrades) as $upgrade) {
             $upgrade->down();
         }

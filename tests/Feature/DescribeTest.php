@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Dose;
 use App\Models\Line;
 use App\Models\Vessel;
 use Illuminate\Support\Str;
@@ -164,5 +165,151 @@ final class DescribeTest extends TestCase
         ])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['to']]);
+    }
+
+    /** One bay of 8 m², a chamber joined to it, a pump joined to that, and a return: nobody types a flow. */
+    private function shortLoop(): void
+    {
+        $this->save('vessels', [
+            'name' => 'Bay',
+            'kind' => 'bay',
+            'shape' => 'box',
+            'length_m' => '4',
+            'width_m' => '2',
+            'depth_m' => '1',
+        ])->assertOk();
+        $bay = $this->id('vessels', 'Bay');
+        $this->save('stages', [
+            'name' => 'Chamber',
+            'kind' => 'matting',
+            'medium' => 'coarse_matting',
+            'media_l' => '60',
+            'flow_l_h' => '',
+            'water_l' => '300',
+            'rim_mm' => '100',
+            'may_drop_mm' => '150',
+            'began' => 'unknown',
+            'fed_from' => "vessel:{$bay}",
+            'join_bore_mm' => '103.6',
+        ])->assertOk();
+        $this->save('pumps', [
+            'name' => 'Pump',
+            'kind' => 'water',
+            'power_w' => '90',
+            'curve' => [['flow_l_h' => '0', 'head_m' => '4'], ['flow_l_h' => '12000', 'head_m' => '0.2']],
+            'fed_from' => "stage:{$this->id('stages', 'Chamber')}",
+            'join_bore_mm' => '63',
+        ])->assertOk();
+        $this->save('lines', [
+            'name' => 'Return',
+            'from' => "pump:{$this->id('pumps', 'Pump')}",
+            'to' => "vessel:{$bay}",
+            'bore_mm' => '50',
+            'length_m' => '5',
+        ])->assertOk();
+    }
+
+    public function test_a_stage_has_the_flow_the_loop_gives_it_and_chambers_hold_water(): void
+    {
+        $this->shortLoop();
+        $stage = $this->getJson('/api/systems/long-vat')->json('build.stages.0');
+        $solved = $this->getJson('/api/systems/long-vat/plumbing')->assertOk();
+        self::assertTrue($stage['flow_of_loop']);
+        self::assertGreaterThan(3000, $solved->json('flow_l_h'));
+        self::assertEqualsWithDelta($solved->json('flow_l_h'), $stage['flow_l_h'], 1.0);
+        self::assertSame(
+            ['To Chamber', 'To Pump', 'Return'],
+            collect($solved->json('lines'))->pluck('name')->all(),
+            'parts were joined to the one before',
+        );
+        self::assertEqualsWithDelta(8300, $solved->json('volume_l'), 1e-6);
+        $parts = $this->getJson('/api/systems/long-vat')->json('volume.parts');
+        self::assertSame(['Bay', 'Chamber: Chamber'], array_column(is_array($parts) ? $parts : [], 'label'));
+
+        $this->save('stages', [
+            'name' => 'Second',
+            'kind' => 'matting',
+            'medium' => 'coarse_matting',
+            'media_l' => '60',
+            'began' => 'unknown',
+            'fed_from' => 'stage:01JD00000000000000000000B9',
+            'join_bore_mm' => '100',
+        ])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['fed_from']]);
+        $this->getJson('/api/systems/long-vat')->assertJsonCount(1, 'build.stages');
+    }
+
+    public function test_water_says_before_the_pump_would_draw_air(): void
+    {
+        $this->shortLoop();
+        $this->postJson('/api/systems/long-vat/log', ['id' => $this->key(), 'line' => 'na 20 ph 7.5 t 18 kh 6']);
+        $well = $this->key();
+        $this->putJson("/api/waters/{$well}", ['name' => 'Well', 'kind' => 'well', 'unit_name' => ''])->assertOk();
+        $this->putJson("/api/waters/{$well}/tests/{$this->key()}", [
+            'side' => 'raw',
+            'readings' => ['temp_c' => ['typed' => '17', 'unit' => 'c']],
+        ])->assertOk();
+        $level = $this->getJson('/api/systems/long-vat/plumbing')->json('level');
+        self::assertSame('Chamber', $level['by']);
+        self::assertLessThan(150, $level['mm'], 'the chamber stands lower than the bay already');
+        self::assertEqualsWithDelta(8 * $level['mm'], $level['litres'], 1e-6);
+        $codes = function (float $litres) use ($well): array {
+            $change = $this->getJson("/api/systems/long-vat/water?water={$well}&change_l=" . round($litres))->assertOk();
+            self::assertSame([], $change->json('errors'));
+
+            return array_column($change->json('change.cautions'), 'code');
+        };
+        self::assertContains('exchange.change_draws_air', $codes($level['litres'] + 20));
+        self::assertNotContains('exchange.change_draws_air', $codes($level['litres'] - 20));
+    }
+
+    public function test_a_waste_says_what_a_flush_takes(): void
+    {
+        $this->shortLoop();
+        $waste = [
+            'name' => 'Waste',
+            'from' => "stage:{$this->id('stages', 'Chamber')}",
+            'to' => 'outside',
+            'bore_mm' => '51.4',
+            'length_m' => '4',
+            'valve_open_pct' => '0',
+            'fittings' => [['id' => 'bend_90', 'count' => '1']],
+        ];
+        $this->save('lines', $waste)->assertOk();
+        $flush = fn(): mixed => collect($this->getJson('/api/systems/long-vat/plumbing')->json('lines'))->firstWhere(
+            'name',
+            'Waste',
+        )['flush'];
+        self::assertNull($flush(), 'without its fall nobody can tell');
+        $this->save('lines', [...$waste, 'fall_mm' => '600'], $this->id('lines', 'Waste'))->assertOk();
+        self::assertSame('service.flush', $flush()['calc']);
+        self::assertEqualsWithDelta(39, $flush()['value'], 5);
+    }
+
+    public function test_a_known_volume_is_the_fourth_way_and_doses_on_the_old_one_are_told(): void
+    {
+        $this->shortLoop();
+        $this->postJson('/api/systems/long-vat/log', ['id' => $this->key(), 'line' => 'ph 7.5 t 20 kh 6']);
+        Dose::query()->create([
+            'site_id' => $this->site->id,
+            'system_id' => $this->system->id,
+            'thing' => 'salt',
+            'name' => 'Salt',
+            'way' => 'prolonged',
+            'amount' => 8300,
+            'unit' => 'g',
+            'volume_l' => 8300,
+            'calc' => 'dose.salt',
+            'input' => [],
+            'given_at' => now()->subDay(),
+        ]);
+        $known = $this->save('volumes', ['method' => 'known', 'known_l' => '2600 US gal'])->assertOk();
+        self::assertSame(['geometry', 'known'], array_column($known->json('ways'), 'method'));
+        self::assertEqualsWithDelta(2600 * 3.785411784, $known->json('ways.1.figure.value'), 1e-6);
+        self::assertCount(1, $known->json('compared'));
+        self::assertSame([], $known->json('on_another'));
+        $chosen = $this->postJson('/api/systems/long-vat/volumes/choice', ['measure' => $known->json('ways.1.id')]);
+        self::assertCount(1, $chosen->assertOk()->json('on_another'));
     }
 }

@@ -32,6 +32,7 @@ const STEP = 132
 const ROW = 52
 const BOX = { width: 92, height: 34 }
 const DOT = 12
+const NARROW = 52
 const MARGIN = 8
 
 const key = (place: { kind: string; id: string }) => `${place.kind}:${place.id}`
@@ -92,6 +93,11 @@ export function layOut(plumbing: Plumbing): Drawing {
     }
   }
 
+  // A column in which lines only meet is a narrow one.
+  const wide = new Set([...column].filter(([part]) => !part.startsWith('junction:')).map(([, at]) => at))
+  const last = Math.max(0, ...column.values())
+  const left: number[] = [MARGIN]
+  for (let at = 0; at < last; at++) left.push((left[at] ?? 0) + (wide.has(at) ? STEP : NARROW))
   const rows = new Map<number, number>()
   const largest = Math.max(1, ...plumbing.vessels.map((vessel) => vessel.volume_l))
   const boxes = new Map<string, Box>()
@@ -110,7 +116,7 @@ export function layOut(plumbing: Plumbing): Drawing {
       key: part,
       name,
       kind,
-      x: MARGIN + at * STEP,
+      x: left[at] ?? MARGIN,
       y: MARGIN + row * ROW + (kind === 'junction' ? (BOX.height - DOT) / 2 : 0),
       width,
       height: kind === 'junction' ? DOT : BOX.height,
@@ -138,8 +144,23 @@ export function layOut(plumbing: Plumbing): Drawing {
   for (const pump of waterPumps) place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
   for (const junction of plumbing.junctions)
     place(`junction:${junction.id}`, junction.name, 'junction', false, DOT)
+  // It stands at the height of what it collects, or feeds.
+  for (const junction of plumbing.junctions) {
+    const part = `junction:${junction.id}`
+    const joined = lines
+      .flatMap((line) =>
+        key(line.from) === part ? [key(line.to)] : key(line.to) === part ? [key(line.from)] : [],
+      )
+      .flatMap((end) => boxes.get(end) ?? [])
+      .filter((box) => box.kind !== 'junction')
+    const dot = boxes.get(part)
+    const forwards = joined.filter(
+      (box) => box.x < (dot?.x ?? 0) && (column.get(box.key) ?? 0) + 1 === column.get(part),
+    )
+    if (dot && forwards.length)
+      dot.y = forwards.reduce((sum, box) => sum + box.y + box.height / 2, 0) / forwards.length - DOT / 2
+  }
 
-  const columns = Math.max(0, ...column.values()) + 1
   const deepest = Math.max(1, ...rows.values())
   const strongest = Math.max(1, ...lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
   const floor = MARGIN + deepest * ROW
@@ -181,7 +202,7 @@ export function layOut(plumbing: Plumbing): Drawing {
   return {
     boxes: [...boxes.values()],
     runs,
-    width: MARGIN + (columns - 1) * STEP + BOX.width + 30,
+    width: (left[last] ?? MARGIN) + (wide.has(last) ? BOX.width : DOT) + 30,
     height: floor + 10 + 9 * returns,
   }
 }

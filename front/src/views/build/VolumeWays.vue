@@ -162,6 +162,7 @@ function start(which: keyof typeof METHODS): void {
     <p v-else-if="writes" class="starts">
       <button type="button" class="link-button" @click="start('meter')">Measure by the water meter</button>
       <button type="button" class="link-button" @click="start('salt')">Measure by salt</button>
+      <button type="button" class="link-button" @click="start('known')">Enter a volume you know</button>
     </p>
   </section>
 </template>

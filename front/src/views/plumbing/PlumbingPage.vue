@@ -27,9 +27,12 @@ const name = (place: { kind: string; id: string }) => {
   const data = plumbing.data.value
   return place.kind === 'outside'
     ? 'outside'
-    : ([...(data?.vessels ?? []), ...(data?.stages ?? []), ...(data?.pumps ?? [])].find(
-        (part) => part.id === place.id,
-      )?.name ?? '')
+    : ([
+        ...(data?.vessels ?? []),
+        ...(data?.stages ?? []),
+        ...(data?.pumps ?? []),
+        ...(data?.junctions ?? []),
+      ].find((part) => part.id === place.id)?.name ?? '')
 }
 const wastes = computed(() => plumbing.data.value?.lines.some((line) => line.flush) ?? false)
 const session = useSession()
