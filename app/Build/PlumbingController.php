@@ -26,7 +26,7 @@ final class PlumbingController extends Controller
     public function whatIf(Request $request, System $system, PlumbingWhatIf $whatIf): JsonResponse
     {
         $system->unsetRelations();
-        $whatIf->apply($system, $request->only(['line', 'bore_mm', 'valve_open_pct', 'second', 'pump']));
+        $whatIf->apply($system, $request->only(['line', 'bore_mm', 'valve_open_pct', 'share_pct', 'second', 'pump']));
 
         return new JsonResponse($this->report->of($system, LatestWater::of($system)));
     }

@@ -186,6 +186,7 @@ final readonly class PlumbingReport
             'velocity_m_s' => $flow?->lineVelocity($built),
             'ask' => $flow !== null && $built->open() && !$built->overflow ? $flow->asked('line', $line->id) : null,
             'overflow' => $built->overflow,
+            'three_way' => $line->three_way_id !== null,
             'flush' => $built->waste ? $this->flush($line, $built, $temperature)?->toArray() : null,
             'drop' =>
                 $litres === null || abs($litres) < 1

@@ -33,7 +33,7 @@ final class DoorsTest
         'Dose' => ['Calc', 'Data', 'Judge', 'Measure', 'Numeric', 'Water'],
         'Aeration' => ['Calc', 'Data', 'Fish', 'Measure', 'Water'],
         'Exchange' => ['Calc', 'Fish', 'Judge', 'Measure', 'Water'],
-        'Loop' => ['Calc', 'Flow', 'Judge', 'Measure', 'Water'],
+        'Loop' => ['Calc', 'Flow', 'Judge', 'Measure', 'Numeric', 'Water'],
         'Book' => ['Judge', 'Measure', 'Water'],
         'Filter' => ['Aeration', 'Calc', 'Data', 'Fish', 'Judge', 'Measure', 'Numeric', 'Water'],
         'Model' => ['Calc', 'Exchange', 'Filter', 'Fish', 'Measure', 'Numeric', 'Water'],

@@ -255,7 +255,9 @@ final class DescribeTest extends TestCase
         self::assertLessThan(150, $level['mm'], 'the chamber stands lower than the bay already');
         self::assertEqualsWithDelta(8 * $level['mm'], $level['litres'], 1e-6);
         $codes = function (float $litres) use ($well): array {
-            $change = $this->getJson("/api/systems/long-vat/water?water={$well}&change_l=" . round($litres))->assertOk();
+            $change = $this->getJson(
+                "/api/systems/long-vat/water?water={$well}&change_l=" . round($litres),
+            )->assertOk();
             self::assertSame([], $change->json('errors'));
 
             return array_column($change->json('change.cautions'), 'code');

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\BuildTemplates;
+use App\Build\LayBuild;
 use App\Models\Line;
+use App\Models\System;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
@@ -343,5 +345,66 @@ final class PlumbingTest extends TestCase
             'version'
         ];
         $this->line(self::DRAIN, 'Drain', $from, $to, ['length_m' => '9', 'seen' => $now])->assertOk();
+    }
+
+    public function test_a_three_way_valve_says_how_far_it_is_opened_for_the_split_one_wants(): void
+    {
+        $this->postJson('/api/systems', [
+            'name' => 'Cold bay',
+            'kind' => 'holding',
+            'life_stage' => 'adult',
+            'template' => '',
+        ])->assertCreated();
+        $system = System::query()->where('slug', 'cold-bay')->firstOrFail();
+        $mouth = ['guarded' => true, 'check_valve' => true];
+        (new LayBuild())->lay($system, [
+            'vessels' => [
+                [
+                    'name' => 'Bay',
+                    'kind' => 'bay',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 3, 'width_m' => 2, 'depth_m' => 1.2],
+                ],
+            ],
+            'pumps' => [
+                [
+                    'name' => 'Pump',
+                    'kind' => 'water',
+                    'power_w' => 90,
+                    'curve' => [['flow_l_h' => 0, 'head_m' => 5], ['flow_l_h' => 8000, 'head_m' => 0.5]],
+                ],
+            ],
+            'lines' => [
+                ['Floor', 'v:Bay', 'p:Pump', 50, 4, ['strainer' => 1], 'valve_open_pct' => 50, ...$mouth],
+                [
+                    'Skimmer',
+                    'v:Bay',
+                    'p:Pump',
+                    50,
+                    1,
+                    ['strainer' => 1],
+                    'valve_open_pct' => 50,
+                    ...$mouth,
+                    'three_way' => 'Floor',
+                ],
+                ['Return', 'p:Pump', 'v:Bay', 50, 3, ['exit' => 1]],
+            ],
+        ]);
+        $lines = $system->lines()->get()->keyBy('name');
+        $ask = fn(string $line, string $share) => $this->postJson('/api/systems/cold-bay/plumbing/what-if', [
+            'line' => $lines[$line]->id,
+            'share_pct' => $share,
+        ]);
+        $then = collect($ask('Floor', '30')->assertOk()->json('lines'))->keyBy('name');
+        self::assertEqualsWithDelta(
+            0.3,
+            $then['Floor']['flow_l_h'] / ($then['Floor']['flow_l_h'] + $then['Skimmer']['flow_l_h']),
+            0.005,
+        );
+        self::assertEqualsWithDelta(100, $then['Floor']['valve_open_pct'] + $then['Skimmer']['valve_open_pct'], 1e-9);
+        self::assertSame(50.0, $lines['Floor']->fresh()?->valve_open_pct, 'nothing is kept');
+        $ask('Return', '30')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['share_pct']]);
     }
 }

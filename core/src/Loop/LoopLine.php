@@ -36,6 +36,32 @@ final readonly class LoopLine
         public ?float $mouthM = null,
     ) {}
 
+    /** The same with its valve turned to so many percent. */
+    public function opened(float $pct): self
+    {
+        return new self(
+            $this->id,
+            $this->name,
+            $this->from,
+            $this->to,
+            $this->boreMm,
+            $this->lengthM,
+            $this->fittingsK,
+            $pct,
+            $this->checkValve,
+            $this->endsAboveM,
+            $this->waste,
+            $this->guarded,
+            $this->breaksSurface,
+            $this->overflow,
+            $this->withinReach,
+            $this->spot,
+            $this->aim,
+            $this->leadsTo,
+            $this->mouthM,
+        );
+    }
+
     public function shut(): bool
     {
         return $this->valveOpenPct !== null && $this->valveOpenPct <= 0;

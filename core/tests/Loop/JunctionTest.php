@@ -17,6 +17,7 @@ use Ironwort\Core\Loop\LoopStage;
 use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
 use Ironwort\Core\Loop\RunningFall;
+use Ironwort\Core\Loop\SplitOpening;
 use Ironwort\Core\Tests\Calculations;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -259,5 +260,40 @@ final class JunctionTest extends TestCase
         self::assertEqualsWithDelta(0.7 - $drop - $needs, $of(null, 0.6, 0.7)?->metres, 1e-3);
         self::assertSame('Suction', $of(null, 0.6, 0.7)?->name);
         self::assertSame(0.0, $of(null, null, 0.2)?->metres, 'it draws air already');
+    }
+
+    /** Two suctions of one pump behind a three-way valve, one longer than the other. */
+    public function test_a_three_way_valve_is_turned_to_the_split_one_wants(): void
+    {
+        $line = static fn(string $id, Place $from, Place $to, float $length, ?float $valve = null) => new LoopLine(
+            id: $id,
+            name: ucfirst($id),
+            from: $from,
+            to: $to,
+            boreMm: 63,
+            lengthM: $length,
+            fittingsK: 2,
+            valveOpenPct: $valve,
+        );
+        $loop = new Loop(
+            [new LoopVessel(id: 'bay', name: 'Bay')],
+            [],
+            [self::pump()],
+            [
+                $line('floor', Place::vessel('bay'), Place::pump('pump'), 12, 50.0),
+                $line('skimmer', Place::vessel('bay'), Place::pump('pump'), 2, 50.0),
+                $line('return', Place::pump('pump'), Place::vessel('bay'), 4),
+            ],
+        );
+        $before = 0.0;
+        foreach ([0.2, 0.35, 0.5, 0.7] as $share) {
+            $opening = SplitOpening::of($loop, 'floor', 'skimmer', $share);
+            self::assertGreaterThan($before, $opening);
+            $flow = LoopFlow::of(SplitOpening::turned($loop, 'floor', 'skimmer', (float) $opening));
+            self::assertEqualsWithDelta($share, $flow->lineFlow('floor') / $flow->pumpFlow('pump'), 0.003);
+            $before = (float) $opening;
+        }
+        self::assertGreaterThan(50.0, SplitOpening::of($loop, 'floor', 'skimmer', 0.5), 'the longer one stands wider');
+        self::assertNull(SplitOpening::of($loop, 'floor', 'return', 0.3), 'these two share nothing');
     }
 }

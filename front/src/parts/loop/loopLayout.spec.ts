@@ -94,6 +94,7 @@ function loop(
         ask: null,
         overflow: false,
         flush: null,
+        three_way: false,
       }
     }),
   }

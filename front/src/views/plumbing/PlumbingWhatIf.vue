@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { useDebounce } from '@vueuse/core'
-import { NInput } from 'naive-ui'
 import { computed, reactive } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
 import type { Plumbing } from '@/api/types'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
+import TypedField from '@/parts/TypedField.vue'
 import { whole as volume } from '@/units/chosen'
 
 const props = defineProps<{ plumbing: Plumbing; slug: string }>()
-const form = reactive({ line: '', bore_mm: '', valve_open_pct: '', second: 'no', pump: '' })
+const form = reactive({ line: '', bore_mm: '', valve_open_pct: '', share_pct: '', second: 'no', pump: '' })
 
 const lines = computed(() => [
   { value: '', label: '' },
@@ -18,6 +18,7 @@ const lines = computed(() => [
     .filter((line) => line.to.kind !== 'outside')
     .map((line) => ({ value: line.id, label: line.name })),
 ])
+const chosen = computed(() => props.plumbing.lines.find((line) => line.id === form.line))
 const pumps = computed(() => [
   { value: '', label: '' },
   ...props.plumbing.pumps
@@ -26,7 +27,11 @@ const pumps = computed(() => [
 ])
 const changed = computed(
   () =>
-    (form.line !== '' && (form.bore_mm !== '' || form.valve_open_pct !== '' || form.second === 'yes')) ||
+    (form.line !== '' &&
+      (form.bore_mm !== '' ||
+        form.valve_open_pct !== '' ||
+        form.share_pct !== '' ||
+        form.second === 'yes')) ||
     form.pump !== '',
 )
 const asked = useDebounce(
@@ -77,6 +82,13 @@ const rows = computed(() => {
         }
       }),
     ...props.plumbing.lines
+      .filter((line) => line.id === form.line && line.valve_open_pct !== null)
+      .map((line) => ({
+        name: `${line.name}: valve open, %`,
+        now: whole(line.valve_open_pct),
+        then: whole(after.lines.find((candidate) => candidate.id === line.id)?.valve_open_pct),
+      })),
+    ...props.plumbing.lines
       .filter((line) => line.id === form.line)
       .map((line) => {
         const other = after.lines.find((candidate) => candidate.id === line.id)
@@ -110,24 +122,21 @@ const fresh = computed(() =>
           :choices="lines"
       /></FormField>
       <template v-if="form.line">
-        <FormField v-slot="{ id, status, described }" label="Bore" unit="mm" :error="errors.bore_mm"
-          ><NInput
-            v-model:value="form.bore_mm"
-            :status="status"
-            placeholder=""
-            :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }"
-        /></FormField>
-        <FormField
-          v-slot="{ id, status, described }"
+        <TypedField v-model="form.bore_mm" label="Bore" unit="mm" :error="errors.bore_mm" />
+        <TypedField
+          v-model="form.valve_open_pct"
           label="Valve open"
           unit="%"
           :error="errors.valve_open_pct"
-          ><NInput
-            v-model:value="form.valve_open_pct"
-            :status="status"
-            placeholder=""
-            :input-props="{ id, inputmode: 'decimal', autocomplete: 'off', 'aria-describedby': described }"
-        /></FormField>
+        />
+        <TypedField
+          v-if="chosen?.three_way"
+          v-model="form.share_pct"
+          label="or its share of the two"
+          unit="%"
+          hint="says how far to open it"
+          :error="errors.share_pct"
+        />
         <FormField v-slot="{ id, status }" label="A second line beside it"
           ><ChoiceField
             :id="id"
