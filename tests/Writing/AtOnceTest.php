@@ -267,6 +267,7 @@ final class AtOnceTest extends Yard
                     'length_m' => '2',
                 ],
             ],
+            "{$s}junctions/{id}" => [[], ['name' => 'Tee']],
             "{$s}notes/{id}" => [[], ['words' => 'All well.']],
             "{$s}pumps/{id}" => [[], ['name' => 'Air', 'kind' => 'air', 'air_l_min' => '60', 'power_w' => '40']],
             "{$s}stages/{id}" => [[], [...$stage, 'name' => 'Second mat']],

@@ -26,7 +26,7 @@ final readonly class Format
     /** A number nobody measures finer: to so many significant figures, left of the point as well. 9,167 L are 9,200. */
     public static function about(float $value, int $significant = 2): string
     {
-        $magnitude = $value <= 0 ? 0 : (int) floor(log10($value));
+        $magnitude = abs($value) < self::NOTHING ? 0 : (int) floor(log10(abs($value)));
 
         return self::number(round($value, $significant - 1 - $magnitude), $significant);
     }

@@ -29,6 +29,7 @@ final class SpokenUnitsTest extends TestCase
     #[TestWith(['Change 1,200 L (28 %) today.', 'Change 317 US gal (28 %) today.'])]
     #[TestWith(['Give 1.8 kg in three steps, then 250 g.', 'Give 3.97 lb in three steps, then 8.82 oz.'])]
     #[TestWith(['Keep it at 18 to 20.5 °C.', 'Keep it at 64 to 68.9 °F.'])]
+    #[TestWith(['Room for −3.27 g more', 'Room for -0.115 oz more'])]
     #[TestWith(['It reads 16.1 °C.', 'It reads 61 °F.'])]
     #[TestWith(['Warm it by 2 °C a day at most.', 'Warm it by 3.6 °F a day at most.'])]
     #[TestWith(['Match it within 2 °C.', 'Match it within 3.6 °F.'])]
