@@ -149,5 +149,5 @@ test('of two people who edit one vessel the second sees what the first saved, fi
   await length(other).fill(was)
   await other.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(length(other)).toHaveCount(0)
-  await expect(other.getByText('8,986').first()).toBeVisible()
+  await expect(other.getByText('10,586').first()).toBeVisible()
 })

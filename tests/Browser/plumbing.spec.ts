@@ -66,7 +66,7 @@ test('volume by meter stands beside geometry, a gallon mix-up is named, and the 
   yard: page,
 }) => {
   await page.goto('/cold-store/build')
-  const ways = page.getByRole('region', { name: 'Volume, three ways' })
+  const ways = page.getByRole('region', { name: 'Volume, four ways' })
   await ways.getByRole('button', { name: 'Measure by the water meter' }).click()
   await page.getByLabel(/^Meter before/).fill('0')
   await page.getByLabel(/^Meter after/).fill('1070')

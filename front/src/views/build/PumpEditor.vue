@@ -104,7 +104,7 @@ const fields = computed<PartField[]>(() => [
         },
       ]
     : []),
-  ...(form.kind === 'water' && part.fresh.value && !form.vessel_id
+  ...(form.kind === 'water' && part.fresh.value
     ? joinFields(props.system, form.fed_from)
     : []),
   { key: 'power_w', label: 'Power', unit: 'W' },
