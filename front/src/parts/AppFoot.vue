@@ -104,8 +104,7 @@ const signOut = useMutation({
 }
 
 @media (max-width: 720px) {
-  .keys,
-  .who {
+  .keys {
     display: none;
   }
 }
