@@ -104,9 +104,7 @@ const fields = computed<PartField[]>(() => [
         },
       ]
     : []),
-  ...(form.kind === 'water' && part.fresh.value
-    ? joinFields(props.system, form.fed_from)
-    : []),
+  ...(form.kind === 'water' && part.fresh.value ? joinFields(props.system, form.fed_from) : []),
   { key: 'power_w', label: 'Power', unit: 'W' },
   { key: 'circuit', label: 'Electrical circuit', words: true },
   ...(form.kind === 'heater'
