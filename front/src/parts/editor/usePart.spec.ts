@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { defineComponent, h, ref } from 'vue'
 import { beforeEach, expect, test, vi } from 'vitest'
 import { Refusal } from '@/api/client'
-import { asTyped, usePart } from './usePart'
+import { asTyped, nextName, usePart } from './usePart'
 
 const { put } = vi.hoisted(() => ({ put: vi.fn() }))
 vi.mock('@/api/client', async (original) => ({
@@ -98,4 +98,26 @@ test('a new part keeps its key, so that saving twice makes one', async () => {
   const ids = put.mock.calls.map(([, sent]) => sent.params.path.id)
   expect(ids[0]).toHaveLength(26)
   expect(ids[1]).toBe(ids[0])
+})
+
+test('a copy is something new under the next name, with all that was typed of the first', async () => {
+  stored.value = [mine, { ...mine, id: 'P2', name: 'Main 2' }]
+  put.mockResolvedValueOnce({})
+  const part = editor()
+  part.edit(mine)
+  part.copy()
+  expect(part.fresh.value).toBe(true)
+  expect(part.form.name).toBe('Main 3')
+
+  part.save.mutate({})
+  await flushPromises()
+  const [, sent] = put.mock.calls[0] ?? []
+  expect(sent.params.path.id).not.toBe('P1')
+  expect(sent.body).toMatchObject({ name: 'Main 3', seen: undefined })
+})
+
+test('names go on from the last that is taken', () => {
+  expect(nextName('Bay 1', ['Bay 1', 'Bay 2'])).toBe('Bay 3')
+  expect(nextName('Sump', ['Sump'])).toBe('Sump 2')
+  expect(nextName('', ['Sump'])).toBe('')
 })

@@ -127,6 +127,7 @@ export function usePart<Part extends { id: string; version: string }>(
 
 /** The name after one that is taken: Bay 2 after Bay 1, Sump 2 after Sump. */
 export function nextName(name: string, taken: string[]): string {
+  if (name === '') return ''
   const [, stem, number] = /^(.*?)\s*(\d{0,3})$/.exec(name) ?? ['', name, '']
   for (let n = Number(number || 1) + 1; ; n++) {
     const next = `${stem} ${n}`.trim()
