@@ -10,7 +10,8 @@ namespace App\Build;
  * Common practice, no source: 4 inch drains, a rim 100 mm above the water, turnover about once an hour.
  *
  * @phpstan-type Plan array{vessels?: list<array<string, mixed>>, stages?: list<array<string, mixed>>,
- *     pumps?: list<array<string, mixed>>, lines?: list<array<array-key, mixed>>}
+ *     pumps?: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
+ *     lines?: list<array<array-key, mixed>>}
  */
 final readonly class BuildTemplates
 {
@@ -23,6 +24,9 @@ final readonly class BuildTemplates
             'single_tub' => 'One tub with an air-driven sponge',
             'pond_bog' => 'Pond with two drains to mats, and a bog as a side stream',
             'quarantine_bays' => 'Two quarantine tubs on one small filter',
+            'collecting_pipe' => 'Five bays on one collecting pipe, one return to all of them',
+            'sump_below' => 'Three tubs that spill into a sump below, fed back through a bead vessel',
+            'box_inside' => 'One vat with a box of mats standing in it, its pump inside',
         ];
     }
 
@@ -70,6 +74,9 @@ final readonly class BuildTemplates
             ],
             'pond_bog' => self::pondBog(),
             'quarantine_bays' => self::quarantineBays(),
+            'collecting_pipe' => WaysRound::collectingPipe(),
+            'sump_below' => WaysRound::sumpBelow(),
+            'box_inside' => WaysRound::boxInside(),
             default => [],
         };
     }
@@ -394,7 +401,7 @@ final readonly class BuildTemplates
      * @param  array{int, float|int}  ...$points  L/h and m
      * @return list<array{flow_l_h: int, head_m: float|int}>
      */
-    private static function curve(array ...$points): array
+    public static function curve(array ...$points): array
     {
         return array_map(
             static fn(array $point): array => ['flow_l_h' => $point[0], 'head_m' => $point[1]],
