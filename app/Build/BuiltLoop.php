@@ -13,6 +13,7 @@ use App\Models\Vessel;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Flow\PipeInputs;
 use Ironwort\Core\Loop\AirPump;
+use Ironwort\Core\Loop\Circulator;
 use Ironwort\Core\Loop\Junction as LoopJunction;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopLine;
@@ -68,6 +69,24 @@ final readonly class BuiltLoop
                     ->map(static fn(Junction $one): LoopJunction => new LoopJunction($one->id, $one->name))
                     ->all(),
             ),
+            array_values($system->pumps->filter(self::moves(...))->map(self::circulator(...))->all()),
+        );
+    }
+
+    private static function moves(Pump $pump): bool
+    {
+        return $pump->kind === 'circulator';
+    }
+
+    private static function circulator(Pump $pump): Circulator
+    {
+        return new Circulator(
+            name: $pump->name,
+            insideVessel: $pump->vessel_id,
+            on: $pump->running,
+            guarded: $pump->guarded,
+            spot: $pump->spot,
+            aim: $pump->aim,
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Build;
 
 use App\Forms\TypedInputs;
 use App\Forms\VesselChoice;
+use App\Models\Line;
 use App\Models\Pump;
 use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
@@ -44,7 +45,11 @@ final readonly class PumpInputs
             Input::text('circuit', 'Circuit', 40)->optional(),
             ...match ($kind) {
                 'water' => [$curve, Input::number('above_mm', 'Stands above the water', 'mm', 0, 8000)->optional()],
-                'circulator' => [Input::number('rated_l_h', 'Rated flow', 'L/h', 1, 1e7)],
+                'circulator' => [
+                    Input::number('rated_l_h', 'Rated flow', 'L/h', 1, 1e7),
+                    Input::choice('spot', 'Stands at', Line::SPOTS)->optional(),
+                    Input::choice('aim', 'Blows', Line::AIMS)->optional(),
+                ],
                 'airlift' => [
                     Input::number('air_l_min', 'Air', 'L/min', 0.1, 5000),
                     Input::number('submergence_m', 'Depth of the air inlet', 'm', 0.05, 20),
@@ -71,6 +76,8 @@ final readonly class PumpInputs
         return [
             'curve' => null,
             'above_mm' => null,
+            'spot' => null,
+            'aim' => null,
             'rated_l_h' => null,
             'air_l_min' => null,
             'submergence_m' => null,
@@ -83,9 +90,15 @@ final readonly class PumpInputs
             'vessel_id' => $inside,
             'kind' => $kind,
             'by_day' => filter_var($typed['by_day'] ?? false, FILTER_VALIDATE_BOOL),
+            'guarded' => $kind === 'circulator' ? self::said($typed['guarded'] ?? '') : null,
             'at_surface' => $kind === 'circulator' && filter_var($typed['at_surface'] ?? false, FILTER_VALIDATE_BOOL),
             ...$this->state($typed),
         ];
+    }
+
+    private static function said(mixed $typed): ?bool
+    {
+        return $typed === '' || $typed === null ? null : filter_var($typed, FILTER_VALIDATE_BOOL);
     }
 
     /**

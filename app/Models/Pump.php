@@ -34,6 +34,9 @@ use Ironwort\Core\Flow\PumpCurve;
  * @property ?System $lentTo
  * @property bool $by_day driven by the sun: it stops at night
  * @property bool $at_surface a circulator set to break the surface
+ * @property ?string $spot where in its vessel a circulator stands
+ * @property ?string $aim which way it blows
+ * @property ?bool $guarded whether fish are kept off it; null where nobody said
  * @property int $position
  */
 final class Pump extends Part
@@ -51,6 +54,7 @@ final class Pump extends Part
             'running' => 'boolean',
             'by_day' => 'boolean',
             'at_surface' => 'boolean',
+            'guarded' => 'boolean',
             'submergence_m' => 'float',
             'lift_m' => 'float',
             'above_mm' => 'float',

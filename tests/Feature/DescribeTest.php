@@ -314,4 +314,33 @@ final class DescribeTest extends TestCase
         $chosen = $this->postJson('/api/systems/long-vat/volumes/choice', ['measure' => $known->json('ways.1.id')]);
         self::assertCount(1, $chosen->assertOk()->json('on_another'));
     }
+
+    public function test_a_circulator_says_where_it_stands_and_which_way_it_blows(): void
+    {
+        $this->shortLoop();
+        $circulator = [
+            'name' => 'Circulator',
+            'kind' => 'circulator',
+            'power_w' => '20',
+            'rated_l_h' => '6000',
+            'vessel_id' => $this->id('vessels', 'Bay'),
+        ];
+        $codes = fn(): array => array_column(
+            $this->getJson('/api/systems/long-vat/plumbing')->assertOk()->json('cautions'),
+            'code',
+        );
+        $this->save('pumps', [...$circulator, 'aim' => 'upwards'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['aim']]);
+        $id = $this->key();
+        $this->save('pumps', [...$circulator, 'spot' => 'far_end', 'aim' => 'across', 'guarded' => ''], $id)
+            ->assertOk()
+            ->assertJsonPath('pumps.1.guarded', null)
+            ->assertJsonPath('pumps.1.aim', 'across');
+        self::assertNotContains('loop.circulator_without_guard', $codes());
+        $this->save('pumps', [...$circulator, 'guarded' => 'no'], $id)->assertOk();
+        self::assertContains('loop.circulator_without_guard', $codes());
+        $this->save('pumps', [...$circulator, 'guarded' => 'yes'], $id)->assertOk();
+        self::assertNotContains('loop.circulator_without_guard', $codes());
+    }
 }

@@ -14,6 +14,7 @@ final readonly class Loop
      * @param  list<LoopLine>  $lines
      * @param  list<AirPump>  $airPumps
      * @param  list<Junction>  $junctions
+     * @param  list<Circulator>  $circulators
      */
     public function __construct(
         public array $vessels,
@@ -23,5 +24,6 @@ final readonly class Loop
         public float $tempC = 20.0,
         public array $airPumps = [],
         public array $junctions = [],
+        public array $circulators = [],
     ) {}
 }

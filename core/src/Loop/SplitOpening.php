@@ -52,6 +52,7 @@ final readonly class SplitOpening
             $loop->tempC,
             $loop->airPumps,
             $loop->junctions,
+            $loop->circulators,
         );
     }
 

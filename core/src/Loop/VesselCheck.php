@@ -37,6 +37,14 @@ final readonly class VesselCheck
             }
             array_push($found, ...self::falls($loop, $flow, $vessel), ...self::through($loop, $vessel));
         }
+        foreach ($loop->circulators as $circulator) {
+            if ($circulator->guarded === false) {
+                $found[] = new Caution(
+                    Level::Watch,
+                    Message::of('loop.circulator_without_guard', ['name' => $circulator->name]),
+                );
+            }
+        }
 
         return $found;
     }
@@ -94,19 +102,31 @@ final readonly class VesselCheck
         );
         $comes = self::spots($in);
         $goes = self::spots($out);
+        $moves = array_filter(
+            $loop->circulators,
+            static fn(Circulator $one): bool => $one->insideVessel === $vessel->id,
+        );
+        $runs = array_filter($moves, static fn(Circulator $one): bool => $one->on);
         $found = [];
-        if (count($comes) === 1 && $comes === $goes && $comes !== ['middle']) {
+        // A circulator that blows along the length carries the water to its other end.
+        $carried =
+            array_filter(
+                $runs,
+                static fn(Circulator $one): bool => $one->aim === 'along' ||
+                    ($one->spot !== null && !in_array($one->spot, $comes, true)),
+            ) !== [];
+        if (count($comes) === 1 && $comes === $goes && $comes !== ['middle'] && !$carried) {
             $found[] = new Caution(
                 Level::Watch,
                 Message::of('loop.vessel_water_comes_goes_same', ['name' => $vessel->name]),
             );
         }
-        foreach ($in as $line) {
-            if ($vessel->long && $line->aim === 'across') {
+        foreach ([...$in, ...$moves] as $blows) {
+            if ($vessel->long && $blows->aim === 'across') {
                 $found[] = new Caution(
                     Level::Note,
                     Message::of('loop.vessel_blows_across_along_length', [
-                        'name' => $line->name,
+                        'name' => $blows->name,
                         'name2' => $vessel->name,
                     ]),
                 );

@@ -50,6 +50,8 @@ final readonly class LoopWords
         'vessel_water_comes_goes_same' => '{name}: water comes and goes at the same end, so the other end is stagnant.',
         'vessel_blows_across_along_length' =>
             '{name} blows across {name2}. Along its length it would move the whole volume.',
+        'circulator_without_guard' =>
+            '{name}: no guard, so fins and small fish are drawn in. Put a cage or a coarse sponge round it.',
         'junction_leads_nowhere' => '{name}: fewer than two lines meet here, so it carries nothing on.',
         'loop_line_is_shut' => '{name} is shut.',
     ];

@@ -23,6 +23,9 @@ const part = usePart(
     air_l_min: '',
     by_day: 'no',
     at_surface: 'no',
+    spot: '',
+    aim: '',
+    guarded: '',
     vessel_id: '',
     submergence_m: '',
     lift_m: '',
@@ -40,6 +43,9 @@ const part = usePart(
       running: null,
       by_day: pump.by_day ? 'yes' : 'no',
       at_surface: pump.at_surface ? 'yes' : 'no',
+      spot: pump.spot ?? '',
+      aim: pump.aim ?? '',
+      guarded: pump.guarded === null ? '' : pump.guarded ? 'yes' : 'no',
       vessel_id: pump.vessel_id ?? '',
       diffuser: pump.diffuser ?? '',
     }),
@@ -121,6 +127,34 @@ const fields = computed<PartField[]>(() => [
       ]),
   ...(form.kind === 'circulator'
     ? [
+        {
+          key: 'spot',
+          label: 'Stands at',
+          choices: [
+            { value: '', label: '' },
+            { value: 'one_end', label: 'one end' },
+            { value: 'middle', label: 'the middle' },
+            { value: 'far_end', label: 'the other end' },
+          ],
+        },
+        {
+          key: 'aim',
+          label: 'Blows',
+          choices: [
+            { value: '', label: '' },
+            { value: 'along', label: 'along the vessel' },
+            { value: 'across', label: 'across it' },
+          ],
+        },
+        {
+          key: 'guarded',
+          label: 'Guard round it',
+          choices: [
+            { value: '', label: '' },
+            { value: 'no', label: 'none' },
+            { value: 'yes', label: 'yes' },
+          ],
+        },
         {
           key: 'at_surface',
           label: 'Set to',
