@@ -75,7 +75,8 @@ final readonly class SavePart
             $part->fill($columns);
             // What is kept as JSON comes back in an order of its own; that alone is no change.
             foreach (array_keys($part->getDirty()) as $key) {
-                if ($part->exists && $part->getOriginal($key) == $part->getAttribute($key)) {
+                $now = $part->getAttribute($key);
+                if ($part->exists && is_array($now) && $part->getOriginal($key) == $now) {
                     $part->syncOriginalAttribute($key);
                 }
             }

@@ -88,7 +88,7 @@ final class AskedBefore
         foreach (is_array($kept) ? $kept : [] as $one) {
             $columns[] = new Column(
                 is_array($one) && is_string($one['name'] ?? null) ? $one['name'] : '',
-                !is_array($one) || ($one['asText'] ?? true) !== false,
+                is_array($one) && is_bool($one['text'] ?? null) ? $one['text'] : null,
             );
         }
 

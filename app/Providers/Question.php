@@ -24,7 +24,7 @@ final readonly class Question
         $first = $rows[0] ?? null;
         $columns = [];
         foreach ($first instanceof stdClass ? get_object_vars($first) : [] as $name => $value) {
-            $columns[] = new Column((string) $name, !is_int($value) && !is_bool($value));
+            $columns[] = new Column((string) $name, $value === null ? null : !is_int($value) && !is_bool($value));
         }
 
         return new self($sql, array_values($bindings), $columns === [] ? null : $columns);

@@ -343,4 +343,21 @@ final class DescribeTest extends TestCase
         $this->save('pumps', [...$circulator, 'guarded' => 'yes'], $id)->assertOk();
         self::assertNotContains('loop.circulator_without_guard', $codes());
     }
+
+    /** Nothing and nought are not the same: 0 % fouled was seen, and nothing was not. */
+    public function test_a_nought_that_is_typed_where_nothing_stood_is_kept(): void
+    {
+        $this->shortLoop();
+        $stage = [
+            'name' => 'Chamber',
+            'kind' => 'matting',
+            'medium' => 'coarse_matting',
+            'media_l' => '60',
+            'began' => 'unknown',
+        ];
+        $id = $this->id('stages', 'Chamber');
+        $this->save('stages', [...$stage, 'fouling_pct' => ''], $id)->assertJsonPath('stages.0.fouling_pct', null);
+        $this->save('stages', [...$stage, 'fouling_pct' => '0'], $id)->assertOk();
+        self::assertSame(0, $this->getJson('/api/systems/long-vat')->json('build.stages.0.fouling_pct'));
+    }
 }

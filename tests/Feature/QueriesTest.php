@@ -6,6 +6,9 @@ namespace Tests\Feature;
 
 use App\Build\LayBuild;
 use App\Models\System;
+use App\Providers\AskedBefore;
+use App\Providers\OneQuery;
+use App\Providers\Question;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -205,5 +208,24 @@ final class QueriesTest extends TestCase
             self::assertEquals($alone[0], $together["vat-{$n}"]);
             System::query()->update(['asleep_since' => null]);
         }
+    }
+
+    /** What stood empty when a page was looked at last may be a truth, a number or a text by now. */
+    public function test_a_column_that_was_empty_the_last_time_is_what_it_is_the_next(): void
+    {
+        $ask = 'SELECT NULL::boolean AS told, NULL::integer AS many, NULL::text AS said, NULL::float8 AS much';
+        $file = sys_get_temp_dir() . '/asked-' . bin2hex(random_bytes(6)) . '.json';
+        $kept = new AskedBefore($file);
+        $kept->asked('one', Question::answered($ask, [], DB::select($ask)));
+        $kept->keep();
+        $columns = (new AskedBefore($file))->last()[0]->columns ?? [];
+        unlink($file);
+        self::assertCount(4, $columns);
+        $now = new Question("SELECT false AS told, 5 AS many, 'false' AS said, 2.5::float8 AS much", [], $columns);
+        $one = new OneQuery([$now]);
+        $answer = $one->answers(DB::select($one->sql, $one->bindings))[0] ?? [];
+        self::assertEquals(DB::select($now->sql), $answer);
+        $row = (array) ($answer[0] ?? []);
+        self::assertSame([false, 5, 'false'], [$row['told'], $row['many'], $row['said']]);
     }
 }
