@@ -20,7 +20,7 @@ test('whoever chooses gallons and °F reads and types in them, and the book keep
   await expect(page.getByText('Numbers are in these units now.')).toBeVisible()
 
   await page.goto('/cold-store')
-  await expect(page.getByRole('button', { name: /^(Water|Volume): [\d,]+ US gal/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^(Water|Volume)[^:]*: [\d,]+ US gal/ })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Latest readings' })).toContainText('°F')
 
   // Typed bare, a number is in the unit that stands beside the field.
