@@ -23,6 +23,7 @@ use Ironwort\Core\Judge\Rounds;
 use Ironwort\Core\Measure\Unit;
 use Ironwort\Core\Measure\UnitChoice;
 use Ironwort\Core\Vessel\Dimension;
+use Ironwort\Core\Vessel\Floor;
 use Ironwort\Core\Vessel\Shape;
 
 /** The words the forms choose from: parameters and their units, shapes, media, stages, life stages. */
@@ -55,12 +56,17 @@ final class VocabularyController extends Controller
                 static fn(Shape $s): array => [
                     'id' => $s->value,
                     'name' => $s->label(),
+                    'upright' => $s->upright(),
                     'dimensions' => array_map(
                         static fn(Dimension $d): array => ['id' => $d->value, 'name' => $d->label()],
                         $s->dimensions(),
                     ),
                 ],
                 Shape::cases(),
+            ),
+            'floors' => array_map(
+                static fn(Floor $f): array => ['id' => $f->value, 'name' => $f->label()],
+                Floor::cases(),
             ),
             'media' => array_map(
                 static fn(Medium $m): array => [

@@ -225,9 +225,7 @@ final readonly class DoseReport
     /** @return list<array{name: string, text: string}> by the share of water in each bay */
     private function split(System $system, float $amount, string $unit): array
     {
-        $bays = $system->vessels->filter(
-            fn(Vessel $vessel): bool => !in_array($vessel->kind, ['sump', 'chamber'], true),
-        );
+        $bays = $system->vessels->filter(fn(Vessel $vessel): bool => $vessel->holdsFish());
         $whole = $bays->sum(fn(Vessel $vessel): float => $this->systems->vessel($vessel)->value);
         if ($bays->count() < 2 || $whole <= 0) {
             return [];

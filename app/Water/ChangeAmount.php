@@ -80,7 +80,7 @@ final readonly class ChangeAmount
         $shut = array_map(static fn(Vessel $vessel): string => $vessel->id, WaterBodies::shut($system));
         $bays = $system->vessels->filter(
             static fn(Vessel $vessel): bool => $body->vesselId === null
-                ? !in_array($vessel->kind, ['sump', 'chamber'], true) && !in_array($vessel->id, $shut, true)
+                ? $vessel->holdsFish() && !in_array($vessel->id, $shut, true)
                 : $vessel->id === $body->vesselId,
         );
         if ($bays->isEmpty()) {

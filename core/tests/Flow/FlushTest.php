@@ -9,7 +9,7 @@ use Ironwort\Core\Tests\Reference;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** What a waste takes, against the fluids library (Debian python3-fluids) and orifice flow; and water over a suction. */
+/** What a waste takes, against the fluids library (Debian python3-fluids) and orifice flow; water over a suction. */
 final class FlushTest extends TestCase
 {
     use Calculations;

@@ -3,10 +3,13 @@ import { computed } from 'vue'
 import { NInput } from 'naive-ui'
 import type { FieldErrors } from '@/api/types'
 import ChoiceField from '@/parts/ChoiceField.vue'
+import { symbolOf } from '@/units/chosen'
+import { sentText, shownText } from '@/units/entry'
 
 export interface RowColumn {
   key: string
   label: string
+  unit?: string
   choices?: { value: string; label: string }[]
 }
 
@@ -27,7 +30,9 @@ const said = (all: Record<string, string>[]) =>
     .map((row) =>
       props.columns.map((column) => {
         const value = row[column.key] ?? ''
-        return column.choices?.find((choice) => choice.value === value)?.label ?? value
+        return (
+          column.choices?.find((choice) => choice.value === value)?.label ?? shownText(value, column.unit)
+        )
       }),
     )
     .filter((cells) => cells.some((cell) => cell !== ''))
@@ -39,6 +44,7 @@ const hint = computed(() =>
     ? undefined
     : `theirs: ${said(props.theirs) || 'empty'}`,
 )
+const head = (column: RowColumn) => (column.unit ? `${column.label}, ${symbolOf(column.unit)}` : column.label)
 const fault = (row: number, key: string) => props.errors[`${props.name}.${row}.${key}`]
 const fresh = () => rows.value.push(Object.fromEntries(props.columns.map((column) => [column.key, ''])))
 </script>
@@ -60,11 +66,12 @@ const fresh = () => rows.value.push(Object.fromEntries(props.columns.map((column
         />
         <NInput
           v-else
-          v-model:value="row[column.key]"
+          :value="shownText(row[column.key] ?? '', column.unit)"
           :status="fault(i, column.key) ? 'error' : undefined"
-          :placeholder="column.label"
-          :input-props="{ inputmode: 'decimal', 'aria-label': `${column.label}, row ${i + 1}` }"
+          :placeholder="head(column)"
+          :input-props="{ inputmode: 'decimal', 'aria-label': `${head(column)}, row ${i + 1}` }"
           :maxlength="12"
+          @update:value="row[column.key] = sentText($event, column.unit)"
         />
         <span v-if="fault(i, column.key)" class="fault small" role="alert">{{ fault(i, column.key) }}</span>
       </span>

@@ -167,7 +167,7 @@ const fields = computed<PartField[]>(() => [
     : []),
 ])
 const points = [
-  { key: 'flow_l_h', label: 'Flow, L/h' },
+  { key: 'flow_l_h', label: 'Flow', unit: 'L/h' },
   { key: 'head_m', label: 'Head, m' },
 ]
 

@@ -80,13 +80,7 @@ const sections = [
 const { open, form, errors } = part
 
 const shape = computed(() => props.words.shapes.find((s) => s.id === form.shape))
-const FLOORS = [
-  { value: 'flat', label: 'flat' },
-  { value: 'coned', label: 'coned to a drain' },
-  { value: 'dished', label: 'dished' },
-  { value: 'pitched', label: 'pitched along the length' },
-]
-const upright = computed(() => ['box', 'wedge', 'cylinder', 'ellipse', 'octagon'].includes(form.shape ?? ''))
+const upright = computed(() => shape.value?.upright ?? false)
 const long = computed(() => shape.value?.dimensions.some((dimension) => dimension.id === 'length_m') ?? false)
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
@@ -99,7 +93,11 @@ const fields = computed<PartField[]>(() => [
   })),
   ...(upright.value
     ? [
-        { key: 'floor', label: 'Floor', choices: FLOORS },
+        {
+          key: 'floor',
+          label: 'Floor',
+          choices: props.words.floors.map((f) => ({ value: f.id, label: f.name })),
+        },
         ...(form.floor && form.floor !== 'flat'
           ? [{ key: 'floor_m', label: 'Floor falls by', unit: 'm', hint: 'below the foot of the walls' }]
           : []),
