@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Build\LayBuild;
+use App\Models\AirOutlet;
+use App\Models\BuildChange;
 use App\Models\Charge;
 use App\Models\Course;
 use App\Models\Dose;
@@ -25,6 +27,7 @@ use App\Models\Seed;
 use App\Models\Setback;
 use App\Models\Stage;
 use App\Models\Switching;
+use App\Models\System;
 use App\Models\Trickle;
 use App\Models\Vessel;
 use App\Models\Visit;
@@ -75,6 +78,9 @@ trait OneOfEach
         'pumps' => Pump::class,
         'lines' => Line::class,
         'junctions' => Junction::class,
+        'outlets' => AirOutlet::class,
+        'build-changes' => BuildChange::class,
+        'variants' => System::class,
         'volumes' => VolumeMeasure::class,
         'notes' => Note::class,
         'log' => Note::class,
@@ -143,6 +149,7 @@ trait OneOfEach
             'pumps' => [['name' => 'Air', 'kind' => 'air', 'air_l_min' => 20, 'power_w' => 10]],
             'junctions' => [['name' => 'Collector']],
             'lines' => [['Fall', 'v:Bay', 's:Mat', 100, 1, ['bend_90' => 1]]],
+            'outlets' => [['Stones', 'Air', 'v:Bay']],
         ]);
         $vessel = $system->vessels()->firstOrFail();
         $group = FishGroup::query()->create([
@@ -170,6 +177,8 @@ trait OneOfEach
             $system->pumps()->firstOrFail(),
             $system->lines()->firstOrFail(),
             $system->junctions()->firstOrFail(),
+            $system->airOutlets()->firstOrFail(),
+            BuildChange::query()->create([...$own, 'says' => 'Bay changed', 'parts' => []]),
             $group,
             $water,
             Dose::query()->create([...$own, ...$given]),

@@ -18,6 +18,9 @@ final readonly class AdoptSolvedFlows
 {
     private const LEAST_L_H = 1.0;
 
+    /** A flow that differs by less is the same, solved anew. */
+    private const SAME = 0.001;
+
     /** @param  list<array{id: string, flow_l_h: ?float}>  $solved  by stage */
     public function adopt(System $system, array $solved): void
     {
@@ -28,7 +31,8 @@ final readonly class AdoptSolvedFlows
                     !($stage instanceof Stage) ||
                     $flow['flow_l_h'] === null ||
                     $flow['flow_l_h'] < self::LEAST_L_H ||
-                    $stage->flow_l_h < self::LEAST_L_H
+                    $stage->flow_l_h < self::LEAST_L_H ||
+                    abs($flow['flow_l_h'] - $stage->flow_l_h) < self::SAME * $stage->flow_l_h
                 ) {
                     continue;
                 }

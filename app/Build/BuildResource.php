@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Build;
 
 use App\Models\Age;
+use App\Models\AirOutlet;
+use App\Models\BuildChange;
 use App\Models\FishGroup;
 use App\Models\Junction;
 use App\Models\Line;
@@ -34,6 +36,7 @@ final readonly class BuildResource
                         'version' => $vessel->version(),
                         'name' => $vessel->name,
                         'kind' => $vessel->kind,
+                        'holds_fish' => $vessel->holdsFish(),
                         'shape' => $vessel->shape,
                         'measures' => (object) $vessel->measures,
                         'freeboard_m' => $vessel->freeboard_m,
@@ -48,6 +51,7 @@ final readonly class BuildResource
                         'silt_m2' => $vessel->silt_m2,
                         'plants_m2' => $vessel->plants_m2,
                         'invertebrates' => $vessel->invertebrates,
+                        'cost' => $vessel->cost,
                         'shut_off' => in_array($vessel->id, $cut, true),
                         'volume' => $report->vessel($vessel)->toArray(),
                     ],
@@ -81,6 +85,10 @@ final readonly class BuildResource
                         'lamp_state' => $stage->lamp_state,
                         'water_l' => $stage->water_l,
                         'plan_m2' => $stage->plan_m2,
+                        'chamber_id' => $stage->chamber_id,
+                        'under_pressure' => $stage->under_pressure,
+                        'may_press_m' => $stage->may_press_m,
+                        'cost' => $stage->cost,
                         'lamp_w' => $stage->lamp_w,
                         'lamp_fitted_on' => $stage->lamp_fitted_on?->toDateString(),
                         'sleeve_wiped_on' => $stage->sleeve_wiped_on?->toDateString(),
@@ -113,6 +121,7 @@ final readonly class BuildResource
                         'riser_mm' => $pump->riser_mm,
                         'diffuser' => $pump->diffuser,
                         'depth_m' => $pump->depth_m,
+                        'cost' => $pump->cost,
                     ],
                 )
                 ->values(),
@@ -149,6 +158,21 @@ final readonly class BuildResource
                         'fall_mm' => $line->fall_mm,
                         'mouth_mm' => $line->mouth_mm,
                         'three_way_id' => $line->three_way_id,
+                        'cost' => $line->cost,
+                    ],
+                )
+                ->values(),
+            'outlets' => $system->airOutlets
+                ->map(
+                    static fn(AirOutlet $outlet): array => [
+                        'id' => $outlet->id,
+                        'version' => $outlet->version(),
+                        'name' => $outlet->name,
+                        'pump_id' => $outlet->pump_id,
+                        'to' =>
+                            $outlet->vessel_id === null ? "stage:{$outlet->stage_id}" : "vessel:{$outlet->vessel_id}",
+                        'share' => $outlet->share,
+                        'valve' => $outlet->valve ? ($outlet->open ? 'open' : 'shut') : 'none',
                     ],
                 )
                 ->values(),
@@ -169,6 +193,7 @@ final readonly class BuildResource
                 )
                 ->values(),
             'retired' => self::retired($system),
+            'undo' => self::undo($system),
             'feed' =>
                 $feed === null
                     ? null
@@ -178,6 +203,21 @@ final readonly class BuildResource
                         'since' => $feed->since->toDateString(),
                     ],
         ];
+    }
+
+    /** @return ?array{id: string, says: string, by: ?string, age: string} what can be taken back */
+    private static function undo(System $system): ?array
+    {
+        $change = BuildChange::newest($system);
+
+        return $change === null
+            ? null
+            : [
+                'id' => $change->id,
+                'says' => $change->says,
+                'by' => $change->user?->name,
+                'age' => Age::of($change->created_at),
+            ];
     }
 
     /** @return list<array{kind: string, id: string, name: string, age: string}> what was taken out of service */

@@ -27,6 +27,8 @@ final readonly class BuildTemplates
             'collecting_pipe' => 'Five bays on one collecting pipe, one return to all of them',
             'sump_below' => 'Three tubs that spill into a sump below, fed back through a bead vessel',
             'box_inside' => 'One vat with a box of mats standing in it, its pump inside',
+            'pressure_vessel' => 'One vat, its pump pressing water through a closed vessel of beads',
+            'temporary_vat' => 'A temporary vat with a basket and its pump standing in it',
         ];
     }
 
@@ -77,6 +79,8 @@ final readonly class BuildTemplates
             'collecting_pipe' => WaysRound::collectingPipe(),
             'sump_below' => WaysRound::sumpBelow(),
             'box_inside' => WaysRound::boxInside(),
+            'pressure_vessel' => WaysRound::pressureVessel(),
+            'temporary_vat' => WaysRound::temporaryVat(),
             default => [],
         };
     }

@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Models\FishGroup;
 use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
+use App\Volumes\LoopSums;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Flow\PipeInputs;
 use Ironwort\Core\Loop\AirPump;
 use Ironwort\Core\Loop\Circulator;
 use Ironwort\Core\Loop\Junction as LoopJunction;
 use Ironwort\Core\Loop\Loop;
+use Ironwort\Core\Loop\LoopLayer;
 use Ironwort\Core\Loop\LoopLine;
 use Ironwort\Core\Loop\LoopPump;
 use Ironwort\Core\Loop\LoopStage;
@@ -28,16 +31,33 @@ final readonly class BuiltLoop
     /** Stages that hold back dirt by letting it sink. */
     private const SETTLING = ['settlement', 'vortex'];
 
+    private const UPFLOW = 'upflow';
+
+    /** Built for bacteria, whatever else they catch. */
+    private const GROWING = ['static_bed', 'moving_bed', 'matting', 'bead_vessel', 'shower', 'bog', 'sponge', 'gravel'];
+
     /** A vessel this much longer than it is wide has a length to blow along. */
     private const LONG = 1.4;
 
-    public function __construct(private FittingTable $fittings) {}
+    public function __construct(private FittingTable $fittings, private LoopSums $sums) {}
 
     public function of(System $system, float $tempC): Loop
     {
         return new Loop(
-            array_values($system->vessels->map($this->vessel(...))->all()),
-            array_values($system->stages->map($this->stage(...))->all()),
+            array_values(
+                $system->vessels->map(fn(Vessel $vessel): LoopVessel => $this->vessel($system, $vessel))->all(),
+            ),
+            array_values(
+                $system->stages
+                    ->whereNull('chamber_id')
+                    ->map(
+                        fn(Stage $stage): LoopStage => $this->stage(
+                            $stage,
+                            array_values($system->stages->where('chamber_id', $stage->id)->all()),
+                        ),
+                    )
+                    ->all(),
+            ),
             array_values(
                 $system->pumps
                     ->filter(static fn(Pump $pump): bool => $pump->circulates())
@@ -87,10 +107,11 @@ final readonly class BuiltLoop
             guarded: $pump->guarded,
             spot: $pump->spot,
             aim: $pump->aim,
+            flowLH: (float) $pump->rated_l_h,
         );
     }
 
-    private function vessel(Vessel $vessel): LoopVessel
+    private function vessel(System $system, Vessel $vessel): LoopVessel
     {
         $length = $vessel->measures['length_m'] ?? 0;
         $width = $vessel->measures['width_m'] ?? ($vessel->measures['width_a_m'] ?? 0);
@@ -106,10 +127,25 @@ final readonly class BuiltLoop
             floatValve: $vessel->float_valve,
             mayFallM: $vessel->may_fall_mm === null ? null : $vessel->may_fall_mm / 1000,
             long: is_numeric($length) && is_numeric($width) && $width > 0 && $length >= self::LONG * $width,
+            sectionM2: is_numeric($length) && $length > 0 ? $this->sums->vessel($vessel)->value / 1000 / $length : null,
+            smallestFishM: self::smallest($system, $vessel),
         );
     }
 
-    private function stage(Stage $stage): LoopStage
+    /** Groups of which nobody said where they swim are in the only vessel, or in any. */
+    private static function smallest(System $system, Vessel $vessel): ?float
+    {
+        $least = $vessel->holdsFish()
+            ? $system->fish
+                ->filter(static fn(FishGroup $group): bool => ($group->vessel_id ?? $vessel->id) === $vessel->id)
+                ->min('length_cm')
+            : null;
+
+        return is_numeric($least) ? $least / 100 : null;
+    }
+
+    /** @param  list<Stage>  $layers  that lie in its chamber */
+    private function stage(Stage $stage, array $layers): LoopStage
     {
         return new LoopStage(
             id: $stage->id,
@@ -123,6 +159,20 @@ final readonly class BuiltLoop
             settles: in_array($stage->kind, self::SETTLING, true),
             insideVessel: $stage->vessel_id,
             bypassed: $stage->bypassed,
+            underPressure: $stage->under_pressure,
+            mayPressM: $stage->may_press_m,
+            upflow: $stage->kind === self::UPFLOW,
+            lamp: $stage->kind === 'uv',
+            grows: in_array($stage->kind, self::GROWING, true) && $stage->media_l > 0,
+            layers: array_map(
+                static fn(Stage $layer): LoopLayer => new LoopLayer(
+                    $layer->id,
+                    $layer->name,
+                    $layer->loss_mm / 1000,
+                    PipeInputs::m3s(max(1.0, $layer->flow_l_h)),
+                ),
+                $layers,
+            ),
         );
     }
 

@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use App\Models\AirOutlet;
 use App\Models\System;
 
 /**
  * Lays the parts of a build into a system: vessels, stages, pumps, and the lines between them.
  *
  * Ends of lines are written by name: `v:Bay 1`, `s:Vortex`, `p:Main pump`, `j:Collector` or `outside`. `inside` names
- * the vessel a stage or pump stands in, `three_way` the line that shares a line's three-way valve.
+ * the vessel a stage or pump stands in, `lies_in` the chamber a layer lies in, `three_way` the line that shares a
+ * line's three-way valve. An outlet of air is its name, its pump, and where it comes out.
  */
 final readonly class LayBuild
 {
     /**
      * @param  array{junctions?: list<array<string, mixed>>, vessels?: list<array<string, mixed>>,
      *     stages?: list<array<string, mixed>>, pumps?: list<array<string, mixed>>,
-     *     lines?: list<array<array-key, mixed>>}  $plan  columns of each part
+     *     lines?: list<array<array-key, mixed>>, outlets?: list<array<array-key, mixed>>}  $plan  columns of each part
      * @param  ?string  $since  the day its stages went in, where they do not say; null where nobody knows
      */
     public function lay(System $system, array $plan, ?string $since = null): void
@@ -35,7 +37,7 @@ final readonly class LayBuild
                     'air_l_min' => 0,
                     'media_l' => 0,
                     'since' => $since,
-                    ...self::inside($system, $stage),
+                    ...self::liesIn($system, self::inside($system, $stage)),
                     'position' => $i,
                 ]);
         }
@@ -69,6 +71,34 @@ final readonly class LayBuild
                 $other->update(['three_way_id' => $made->id]);
             }
         }
+        foreach ($plan['outlets'] ?? [] as $i => $outlet) {
+            [$name, $pump, $to] = array_map(self::word(...), array_slice($outlet, 0, 3));
+            $system
+                ->airOutlets()
+                ->create([
+                    ...$own,
+                    'name' => $name,
+                    'position' => $i,
+                    'pump_id' => $ends["p:{$pump}"][1],
+                    $ends[$to][0] => $ends[$to][1],
+                    ...array_filter($outlet, is_string(...), ARRAY_FILTER_USE_KEY),
+                ]);
+        }
+        AirOutlet::feedStages($system->unsetRelations());
+    }
+
+    /**
+     * @param  array<string, mixed>  $stage
+     * @return array<string, mixed> the same with the key of the chamber it lies in
+     */
+    private static function liesIn(System $system, array $stage): array
+    {
+        return isset($stage['lies_in'])
+            ? [
+                ...array_diff_key($stage, ['lies_in' => 0]),
+                'chamber_id' => $system->stages()->where('name', $stage['lies_in'])->firstOrFail()->id,
+            ]
+            : $stage;
     }
 
     private static function word(mixed $written): string

@@ -6,6 +6,7 @@ namespace App\Build;
 
 use App\Forms\TypedInputs;
 use App\Models\Line;
+use App\Models\Stage;
 use App\Models\System;
 use App\Models\Vessel;
 use Ironwort\Core\Calc\BadInput;
@@ -42,6 +43,7 @@ final readonly class LineInputs
                 Input::number('ends_above_mm', 'Ends above the water', 'mm', 0, 5000)->or(0.0),
                 Input::number('fall_mm', 'Falls below the water', 'mm', 1, 20000)->optional(),
                 Input::number('mouth_mm', 'Mouth under the water', 'mm', 0, 20000)->optional(),
+                PartCost::input(),
             ]))->read($typed);
         } catch (BadInput $bad) {
             $errors += $bad->errors;
@@ -85,6 +87,7 @@ final readonly class LineInputs
             'valve_open_pct' => null,
             'fall_mm' => null,
             'mouth_mm' => null,
+            'cost' => null,
             'ends_above_mm' => 0.0,
             ...$columns,
             ...$values,
@@ -200,7 +203,9 @@ final readonly class LineInputs
         [$kind, $id] = [...explode(':', $text, 2), '', ''];
         $known = match ($kind) {
             'vessel' => $system->vessels->contains('id', $id),
-            'stage' => $system->stages->contains('id', $id),
+            'stage' => $system->stages->contains(
+                static fn(Stage $stage): bool => $stage->id === $id && $stage->chamber_id === null,
+            ),
             'pump' => $system->pumps->contains(static fn($pump): bool => $pump->id === $id && $pump->circulates()),
             'junction' => $system->junctions->contains('id', $id),
             default => false,

@@ -27,16 +27,18 @@ use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Flow\UnsolvableNetwork;
 use Ironwort\Core\Flow\Valve;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Loop\Current;
 use Ironwort\Core\Loop\Junction;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopCheck;
 use Ironwort\Core\Loop\LoopFlow;
 use Ironwort\Core\Loop\LoopLine;
 use Ironwort\Core\Loop\LoopPump;
-use Ironwort\Core\Loop\LoopStage;
 use Ironwort\Core\Loop\LoopVessel;
 use Ironwort\Core\Loop\Place;
+use Ironwort\Core\Loop\StageCheck;
 use Ironwort\Core\Loop\Turnover;
+use Ironwort\Core\Loop\VesselCheck;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
 
@@ -47,6 +49,8 @@ final readonly class PlumbingReport
     private const IN_AND_OUT_K = 1.5;
 
     private const FLUSH_S = 10;
+
+    private const SAME_FLOW = 0.01;
 
     public function __construct(
         private BuiltLoop $built,
@@ -67,6 +71,7 @@ final readonly class PlumbingReport
         $volume = $this->volumes->inUse($system)->value;
         $answer = [
             'temp_c' => $temperature,
+            'flows_differ' => false,
             'temp_assumed' => $water->get(Parameter::Temperature) === null,
             'volume_l' => $volume,
             'trouble' => null,
@@ -97,6 +102,7 @@ final readonly class PlumbingReport
             }
         }
         $returned = $flow?->returned();
+        $answer['flows_differ'] = $flow !== null && self::differ($system, $flow);
         $cut = array_map(static fn(Vessel $vessel): string => $vessel->id, WaterBodies::shut($system));
 
         return [
@@ -104,6 +110,10 @@ final readonly class PlumbingReport
             'flow_l_h' => $returned,
             'turnover' => $returned === null || $volume <= 0 ? null : $this->turnover($volume, $returned)->toArray(),
             'circulation_l_h' => self::circulated($system),
+            'circulation' =>
+                $volume <= 0 || self::circulated($system) <= 0
+                    ? null
+                    : $this->circulation($volume, self::circulated($system))->toArray(),
             'power_w' => ($power = $system->pumps->sum(
                 static fn(Pump $pump): float => $pump->running ? $pump->power_w : 0.0,
             )),
@@ -115,7 +125,7 @@ final readonly class PlumbingReport
                 $loop->lines,
             ),
             'stages' => array_values(
-                $system->stages->map(fn(Stage $stage): array => $this->stage($stage, $flow, $volume))->all(),
+                $system->stages->map(fn(Stage $stage): array => $this->stage($stage, $loop, $flow, $volume))->all(),
             ),
             'pumps' => array_values(
                 $system->pumps->map(fn(Pump $pump): array => $this->pump($pump, $loop, $flow))->all(),
@@ -124,6 +134,7 @@ final readonly class PlumbingReport
                 fn(Vessel $vessel, LoopVessel $built): array => $this->vessel(
                     $vessel,
                     $built,
+                    $loop,
                     $flow,
                     in_array($vessel->id, $cut, true),
                 ),
@@ -135,6 +146,7 @@ final readonly class PlumbingReport
                 static fn(Junction $one): array => ['id' => $one->id, 'name' => $one->name],
                 $loop->junctions,
             ),
+            'air' => AirReport::of($system),
             'network' => $flow?->rows,
             'shut_off' => array_map(
                 static fn(ShutOffTime $time): array => $time->toArray(),
@@ -158,12 +170,15 @@ final readonly class PlumbingReport
             $flow = null;
         }
 
-        return array_map(
-            static fn(LoopStage $stage): array => [
-                'id' => $stage->id,
-                'flow_l_h' => $flow === null ? null : abs($flow->stageFlow($stage->id)),
-            ],
-            $loop->stages,
+        return array_values(
+            $system->stages
+                ->map(
+                    static fn(Stage $stage): array => [
+                        'id' => $stage->id,
+                        'flow_l_h' => $flow === null ? null : abs($flow->stageFlow($stage->id)),
+                    ],
+                )
+                ->all(),
         );
     }
 
@@ -376,6 +391,30 @@ final readonly class PlumbingReport
         return $system->pumps->sum(static fn(Pump $pump): float => $pump->running ? (float) $pump->rated_l_h : 0.0);
     }
 
+    /** How often circulators move the volume of the loop. */
+    private function circulation(float $volume, float $flow): Figure
+    {
+        $input = ['volume_l' => $volume, 'flow_l_h' => $flow];
+
+        return new Figure(
+            'Moved by circulators',
+            $flow / $volume,
+            'volumes an hour',
+            'flow.turnover',
+            'turnovers_per_h',
+            $input,
+            [
+                new Origin(
+                    'flow_l_h',
+                    'Flow',
+                    Format::number($flow, 5) . ' L/h',
+                    'build',
+                    'as the running ones are rated',
+                ),
+            ],
+        );
+    }
+
     private function turnover(float $volume, float $flow): Figure
     {
         $input = ['volume_l' => $volume, 'flow_l_h' => $flow];
@@ -398,8 +437,28 @@ final readonly class PlumbingReport
         ]);
     }
 
+    /** Whether Capacity goes by other flows than the loop gives; warmth alone moves them by less. */
+    private static function differ(System $system, LoopFlow $flow): bool
+    {
+        return $system->stages->contains(
+            static fn(Stage $stage): bool => abs(abs($flow->stageFlow($stage->id)) - $stage->flow_l_h) >
+                self::SAME_FLOW * max(1.0, $stage->flow_l_h),
+        );
+    }
+
+    private static function lampAfter(Loop $loop, Stage $stage): ?bool
+    {
+        foreach ($loop->stages as $built) {
+            if ($built->id === $stage->id) {
+                return StageCheck::lampAfter($loop, $built);
+            }
+        }
+
+        return null;
+    }
+
     /** @return array<string, mixed> */
-    private function stage(Stage $stage, ?LoopFlow $flow, float $volume): array
+    private function stage(Stage $stage, Loop $loop, ?LoopFlow $flow, float $volume): array
     {
         $litres = $flow === null ? null : abs($flow->stageFlow($stage->id));
         $level = $flow?->stageLevel($stage->id);
@@ -410,9 +469,13 @@ final readonly class PlumbingReport
             'kind' => $stage->kind,
             'branch' => $stage->branch,
             'flow_l_h' => $litres,
-            'ask' => $flow?->asked('stage', $stage->id),
-            'ask_level' => $flow?->lowestPoint($stage->id),
+            'ask' => $flow?->asked('stage', $flow->chamberOf($stage->id)),
+            'ask_level' => $stage->chamber_id === null ? $flow?->lowestPoint($stage->id) : null,
+            'chamber_id' => $stage->chamber_id,
+            'press_m' => $stage->under_pressure ? $flow?->headInto($stage->id) : null,
+            'may_press_m' => $stage->may_press_m,
             'bypassed' => $stage->bypassed,
+            'lamp_after' => $stage->kind === 'uv' ? self::lampAfter($loop, $stage) : null,
             'vessel_id' => $stage->vessel_id,
             'residence_min' =>
                 $litres === null || $litres < 1 || $stage->water_l === null ? null : (60 * $stage->water_l) / $litres,
@@ -428,7 +491,7 @@ final readonly class PlumbingReport
     }
 
     /** @return array<string, mixed> */
-    private function vessel(Vessel $vessel, LoopVessel $built, ?LoopFlow $flow, bool $cut): array
+    private function vessel(Vessel $vessel, LoopVessel $built, Loop $loop, ?LoopFlow $flow, bool $cut): array
     {
         $rise = $flow?->riseOverLip($built);
         $perCm =
@@ -440,12 +503,19 @@ final readonly class PlumbingReport
             'id' => $vessel->id,
             'name' => $vessel->name,
             'kind' => $vessel->kind,
+            'holds_fish' => $vessel->holdsFish(),
             'volume_l' => $this->systems->vessel($vessel)->value,
             'level_mm' => $vessel->level_mm,
             'rise_mm' => $rise === null ? null : 1000 * $rise,
             'may_fall_mm' => $vessel->may_fall_mm,
             'may_lose_l' => is_float($perCm) ? ($perCm * (float) $vessel->may_fall_mm) / 10 : null,
             'shut_off' => $cut,
+            'stagnant' => $flow === null ? null : VesselCheck::stagnant($loop, $built),
+            'current_cm_s' =>
+                ($current = $flow === null ? null : Current::of($loop, $flow, $built)) === null
+                    ? null
+                    : 100 * $current->metresS,
+            'current_lengths_s' => $current?->lengths($built),
         ];
     }
 

@@ -43,6 +43,7 @@ final readonly class PumpInputs
         $inputs = [
             Input::number('power_w', 'Power', 'W', 0, 1e6),
             Input::text('circuit', 'Circuit', 40)->optional(),
+            PartCost::input(),
             ...match ($kind) {
                 'water' => [$curve, Input::number('above_mm', 'Stands above the water', 'mm', 0, 8000)->optional()],
                 'circulator' => [
@@ -86,6 +87,7 @@ final readonly class PumpInputs
             'diffuser' => null,
             'depth_m' => null,
             'circuit' => null,
+            'cost' => null,
             ...$values,
             'vessel_id' => $inside,
             'kind' => $kind,

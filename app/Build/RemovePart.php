@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Build;
 
 use App\Http\ClientKey;
+use App\Models\AirOutlet;
 use App\Models\FishGroup;
 use App\Models\Junction;
 use App\Models\Line;
@@ -26,6 +27,7 @@ final readonly class RemovePart
         'pumps' => Pump::class,
         'lines' => Line::class,
         'junctions' => Junction::class,
+        'outlets' => AirOutlet::class,
         'fish' => FishGroup::class,
     ];
 
@@ -91,6 +93,29 @@ final readonly class RemovePart
                 'id',
                 'Lines still lead here: ' . implode(', ', $lines) . '. Move or remove them first.',
             );
+        }
+        $layers =
+            $part instanceof Stage
+                ? $system->stages
+                    ->where('chamber_id', $part->id)
+                    ->map(static fn(Stage $one): string => $one->name)
+                    ->all()
+                : [];
+        if ($layers !== []) {
+            throw BadInput::at('id', 'In its chamber lie ' . implode(', ', $layers) . '. Move or remove them first.');
+        }
+        $aired = $system->airOutlets
+            ->filter(
+                static fn(AirOutlet $one): bool => in_array(
+                    $part->id,
+                    [$one->pump_id, $one->vessel_id, $one->stage_id],
+                    true,
+                ),
+            )
+            ->map(static fn(AirOutlet $one): string => $one->name)
+            ->all();
+        if ($aired !== []) {
+            throw BadInput::at('id', 'Air is led here: ' . implode(', ', $aired) . '. Remove these outlets first.');
         }
         $inside =
             $part instanceof Vessel

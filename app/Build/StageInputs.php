@@ -37,6 +37,7 @@ final readonly class StageInputs
      */
     public function read(System $system, array $typed, string $id = ''): array
     {
+        $chamber = Layers::chamber($system, $id, $typed['chamber_id'] ?? null);
         $ofLoop = trim(is_scalar($typed['flow_l_h'] ?? null) ? (string) $typed['flow_l_h'] : '') === '';
         if ($ofLoop) {
             $typed['flow_l_h'] = $this->flowSoFar($system, $id);
@@ -47,6 +48,7 @@ final readonly class StageInputs
             'cleaned_on' => Day::read($typed, 'cleaned_on'),
             'bypassable' => filter_var($typed['bypassable'] ?? null, FILTER_VALIDATE_BOOL),
             'bypassed' => filter_var($typed['bypassed'] ?? null, FILTER_VALIDATE_BOOL),
+            'under_pressure' => filter_var($typed['under_pressure'] ?? null, FILTER_VALIDATE_BOOL),
         ];
         if ($more['bypassed'] && !$more['bypassable']) {
             throw BadInput::at('bypassed', 'It has no bypass.');
@@ -90,10 +92,15 @@ final readonly class StageInputs
             'water_l' => null,
             'plan_m2' => null,
             'fed' => null,
+            'may_press_m' => null,
+            'cost' => null,
+            'chamber_id' => null,
             ...$values,
             'flow_of_loop' => $ofLoop,
             ...$more,
             'fouling_seen_on' => isset($values['fouling_pct']) ? now()->toDateString() : null,
+            ...$more['under_pressure'] ? ['rim_mm' => null, 'may_drop_mm' => null] : ['may_press_m' => null],
+            ...$chamber === null ? [] : Layers::columns($chamber),
         ];
     }
 
@@ -148,6 +155,8 @@ final readonly class StageInputs
             Input::number('water_l', 'Water in it', 'L', 0.1, 1e6)->optional(),
             Input::number('plan_m2', 'Its plan', 'm²', 0.001, 1e4)->optional(),
             Input::choice('fed', 'Fed by', Stage::FED)->optional(),
+            Input::number('may_press_m', 'Made for a pressure of', 'm', 0.1, 100)->optional(),
+            PartCost::input(),
         ];
     }
 

@@ -91,6 +91,7 @@ final readonly class VesselInputs
                 Input::number('stones_m2', 'Stones on its floor', 'm²', 0, 100000)->optional(),
                 Input::number('silt_m2', 'Silt', 'm²', 0, 100000)->optional(),
                 Input::number('plants_m2', 'Plants', 'm²', 0, 100000)->optional(),
+                PartCost::input(),
             ]))->read($typed);
         } catch (BadInput $bad) {
             $errors += $bad->errors;
@@ -106,6 +107,7 @@ final readonly class VesselInputs
             'stones_m2' => 0.0,
             'silt_m2' => 0.0,
             'plants_m2' => 0.0,
+            'cost' => null,
             ...$columns,
             ...$more,
             'netted' => filter_var($typed['netted'] ?? null, FILTER_VALIDATE_BOOL),

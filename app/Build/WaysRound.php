@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use Ironwort\Core\Flow\PumpCurve;
+
 /**
  * Builds to start from whose water goes round in other ways than by a drain of its own from every bay: one collecting
  * pipe, a sump below, a box that stands in the vessel with its pump in it.
@@ -219,6 +221,122 @@ final readonly class WaysRound
                     'ends_above_mm' => 50,
                     'outlet' => 'jet',
                 ],
+            ],
+        ];
+    }
+
+    /** @return Plan a closed vessel of beads between the pump and the vat, with a waste to backwash it by */
+    public static function pressureVessel(): array
+    {
+        return [
+            'vessels' => [
+                [
+                    'name' => 'Vat',
+                    'kind' => 'vat',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 3, 'width_m' => 1.8, 'depth_m' => 1.1],
+                    'freeboard_m' => 0.12,
+                    'netted' => true,
+                ],
+            ],
+            'stages' => [
+                [
+                    'name' => 'Sieve',
+                    'kind' => 'sieve',
+                    'medium' => 'chamber_walls',
+                    'media_l' => 60,
+                    'flow_l_h' => 6000,
+                    'loss_mm' => 10,
+                    'rim_mm' => 120,
+                    'may_drop_mm' => 250,
+                ],
+                [
+                    'name' => 'Bead vessel',
+                    'kind' => 'bead_vessel',
+                    'medium' => 'floating_bead',
+                    'media_l' => 85,
+                    'flow_l_h' => 6000,
+                    'loss_mm' => 1500,
+                    'fed' => 'pumped',
+                    'under_pressure' => true,
+                    'may_press_m' => 15,
+                ],
+            ],
+            'pumps' => [
+                [
+                    'name' => 'Pump',
+                    'kind' => 'water',
+                    'power_w' => 250,
+                    'curve' => BuildTemplates::curve([0, 9], [4000, 7.5], [8000, 5], [12000, 1]),
+                ],
+                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 60, 'power_w' => 45],
+            ],
+            'lines' => [
+                [
+                    'Drain',
+                    'v:Vat',
+                    's:Sieve',
+                    103.6,
+                    3,
+                    ['drain_dome' => 1, 'bend_90' => 2, 'exit' => 1],
+                    'valve_open_pct' => 100,
+                    'intake' => 'bottom_drain',
+                ],
+                ['Suction', 's:Sieve', 'p:Pump', 57, 1, ['strainer' => 1, 'elbow_90' => 1]],
+                ['Delivery', 'p:Pump', 's:Bead vessel', 57, 1.5, ['elbow_90' => 2]],
+                [
+                    'Return',
+                    's:Bead vessel',
+                    'v:Vat',
+                    57,
+                    4,
+                    ['elbow_90' => 3, 'exit' => 1],
+                    'valve_open_pct' => 100,
+                    'ends_above_mm' => 100,
+                    'outlet' => 'jet',
+                ],
+                ['Backwash', 's:Bead vessel', 'outside', 57, 6, ['elbow_90' => 2], 'valve_open_pct' => 0],
+            ],
+        ];
+    }
+
+    /** @return Plan a vat that stands for some weeks: a basket of foam with its pump in it, and air */
+    public static function temporaryVat(): array
+    {
+        return [
+            'vessels' => [
+                [
+                    'name' => 'Vat',
+                    'kind' => 'vat',
+                    'shape' => 'cylinder',
+                    'measures' => ['diameter_m' => 1.8, 'depth_m' => 0.75],
+                    'freeboard_m' => 0.12,
+                    'netted' => true,
+                ],
+            ],
+            'stages' => [
+                [
+                    'name' => 'Basket',
+                    'kind' => 'sponge',
+                    'medium' => 'foam_10ppi',
+                    'media_l' => 40,
+                    'flow_l_h' => 3000,
+                    'loss_mm' => 15,
+                    'inside' => 'Vat',
+                ],
+            ],
+            'pumps' => [
+                [
+                    'name' => 'Pump of Basket',
+                    'kind' => 'water',
+                    'power_w' => 25,
+                    'curve' => PumpCurve::guessed(4000, 2),
+                    'inside' => 'Vat',
+                ],
+                ['name' => 'Air pump', 'kind' => 'air', 'air_l_min' => 30, 'power_w' => 22],
+            ],
+            'lines' => [
+                ['Basket to pump', 's:Basket', 'p:Pump of Basket', 75, 0.1, ['strainer' => 1], 'guarded' => true],
             ],
         ];
     }

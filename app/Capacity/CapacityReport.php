@@ -34,6 +34,7 @@ final readonly class CapacityReport
         'stages',
         'pumps',
         'borrowed',
+        'airOutlets',
         'lines',
         'fish',
         'ownLimits',
@@ -269,7 +270,7 @@ final readonly class CapacityReport
      */
     private function reckoned(System $system, Conditions $conditions, Result $balance, array $shown): array
     {
-        if ($conditions->origins['do_mg_l']->kind !== 'assumed' || $this->question->devices($system) === []) {
+        if ($conditions->origins['do_mg_l']->kind !== 'assumed' || Aerators::of($system) === []) {
             return $shown;
         }
 
@@ -293,7 +294,7 @@ final readonly class CapacityReport
     /** Whether oxygen was measured or typed, or follows from what aerates it; else no page gives a figure of it. */
     private function knowsOxygen(System $system, Conditions $conditions): bool
     {
-        return $conditions->origins['do_mg_l']->kind !== 'assumed' || $this->question->devices($system) !== [];
+        return $conditions->origins['do_mg_l']->kind !== 'assumed' || Aerators::of($system) !== [];
     }
 
     /** @return list<StageCapacity> */

@@ -10,18 +10,13 @@ use App\Forms\Origin;
 use App\Living\Living;
 use App\Living\WhatLives;
 use App\Models\FilterTest;
-use App\Models\Line;
-use App\Models\Pump;
 use App\Models\Stage;
-use App\Models\Switching;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
-use Illuminate\Support\Carbon;
 use Ironwort\Core\Aeration\Aeration;
-use Ironwort\Core\Aeration\Venturi;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\ArealRate;
 use Ironwort\Core\Fish\DailyLoad;
@@ -140,7 +135,7 @@ final readonly class FilterInputs
             'kept_back_pct' => round(100 * (1 - $this->usable($system)), 6),
             'density_limit_kg_m3' => $this->limits->following($system)->in('density')->figure($system->kind),
             'surface_m2' => $this->systems->surface($system),
-            'devices' => $this->devices($system),
+            'devices' => Aerators::of($system),
         ];
         $plan = $system->feed();
         $turned = WaterTurned::of($system, $this->systems->surface($system));
@@ -179,7 +174,7 @@ final readonly class FilterInputs
      */
     private function aeration(System $system, Conditions $conditions, float $biomass): ?float
     {
-        if ($conditions->origins['do_mg_l']->kind === 'assumed' && $this->devices($system) !== []) {
+        if ($conditions->origins['do_mg_l']->kind === 'assumed' && Aerators::of($system) !== []) {
             return null;
         }
         $temp = $conditions->measuredTemperature();
@@ -207,7 +202,7 @@ final readonly class FilterInputs
     /** How many times as much aerates it now as when its oxygen was measured: 1 where nothing was switched since. */
     private function since(System $system, Conditions $conditions, float $temp): float
     {
-        $devices = $this->devices($system, $conditions->oxygenMeasuredAt());
+        $devices = Aerators::of($system, $conditions->oxygenMeasuredAt());
         $ran = array_map(static fn(array $one): array => [...$one, 'on' => $one['ran'] ?? $one['on']], $devices);
         if ($ran === $devices || array_column($devices, 'ran') === []) {
             return 1.0;
@@ -312,110 +307,6 @@ final readonly class FilterInputs
         );
     }
 
-    /**
-     * @param  ?Carbon  $measured  when oxygen was: what was switched since says how it ran then
-     * @return list<array<string, mixed>> what aerates the system by its build, as calculators take it
-     */
-    public function devices(System $system, ?Carbon $measured = null): array
-    {
-        $ran = $measured === null ? [] : Switching::statesAt($system, $measured);
-        $then = static function (Pump $pump) use ($ran, $system, $measured): array {
-            if ($pump->system_id !== $system->id) {
-                $lent = Switching::latest($pump->id)?->happened_at;
-
-                return $measured !== null && $lent?->gt($measured) === true ? ['ran' => 'no'] : [];
-            }
-            $state = $ran[$pump->id] ?? null;
-
-            return $state === null
-                ? []
-                : ['ran' => in_array($state, ['on', 'alternate'], true) ? ($pump->by_day ? 'day' : 'yes') : 'no'];
-        };
-        $devices = [];
-        foreach ($system->devices() as $pump) {
-            $on = !$pump->runsFor($system) ? 'no' : ($pump->by_day ? 'day' : 'yes');
-            // What is lent moves no water here: it has no place in this loop.
-            $aerates = $pump->kind === 'air' || ($pump->kind === 'airlift' && $pump->system_id === $system->id);
-            if ($aerates) {
-                $devices[] = [
-                    'kind' => $pump->diffuser ?? 'stone',
-                    'name' => $pump->name,
-                    'air_l_min' => (float) $pump->air_l_min,
-                    'depth_m' => $pump->depth_m ?? ($pump->submergence_m ?? 0.7),
-                    'on' => $on,
-                    ...$then($pump),
-                ];
-            }
-            if ($pump->kind === 'circulator' && $pump->at_surface) {
-                $devices[] = [
-                    'kind' => 'jet',
-                    'name' => $pump->name,
-                    'power_w' => $pump->power_w,
-                    'on' => $on,
-                    ...$then($pump),
-                ];
-            }
-        }
-        $flows = $system->flowShare();
-        $runs = match (true) {
-            $flows <= 0 => 'no',
-            !$system->pumps->contains(
-                static fn(Pump $pump): bool => $pump->circulates() && $pump->running && !$pump->by_day,
-            ) && $system->pumps->contains(static fn(Pump $pump): bool => $pump->circulates())
-                => 'day',
-            default => 'yes',
-        };
-        $returns = $system->lines->filter(
-            static fn(Line $line): bool => $line->to_vessel_id !== null &&
-                $line->from_vessel_id === null &&
-                ($line->ends_above_mm > 0 ||
-                    in_array($line->outlet, ['waterfall', 'spray_bar', 'jet', 'venturi'], true)) &&
-                $line->valve_open_pct !== 0.0,
-        );
-        // What stands now and ran when oxygen was measured is told at the flow it had.
-        $flowed =
-            $flows <= 0 &&
-            $system->pumps->contains(
-                static fn(Pump $pump): bool => $pump->circulates() &&
-                    in_array($ran[$pump->id] ?? '', ['on', 'alternate'], true),
-            );
-        $turned = ['on' => $runs, ...$flowed ? ['ran' => 'yes'] : []];
-        $flows = $flowed ? 1.0 : $flows;
-        $share = ($flows * $system->throughput()) / max(1, $returns->count());
-        foreach ($returns as $line) {
-            if ($line->outlet === 'venturi') {
-                $devices[] = [
-                    'kind' => 'venturi',
-                    'name' => $line->name,
-                    'air_l_min' => Venturi::airLMin((float) $share),
-                    'depth_m' => Venturi::DEPTH_M,
-                    ...$turned,
-                ];
-                continue;
-            }
-            $kind = in_array($line->outlet, ['waterfall', 'spray_bar', 'jet'], true) ? $line->outlet : 'waterfall';
-            $devices[] = [
-                'kind' => $kind,
-                'name' => $line->name,
-                'flow_l_h' => (float) $share,
-                'fall_m' => max(0.05, $line->ends_above_mm / 1000),
-                ...$turned,
-            ];
-        }
-        foreach ($system->stages as $stage) {
-            if ($stage->kind === 'shower') {
-                $devices[] = [
-                    'kind' => 'shower',
-                    'name' => $stage->name,
-                    'flow_l_h' => $flows * $stage->flow_l_h,
-                    ...$turned,
-                ];
-            }
-        }
-
-        return $devices;
-    }
-
     /** @return list<Origin> of the input of `filter.balance` */
     public function origins(System $system, Conditions $conditions): array
     {
@@ -446,9 +337,9 @@ final readonly class FilterInputs
             new Origin(
                 'devices',
                 'Aeration',
-                $this->devices($system) === []
+                Aerators::of($system) === []
                     ? 'none described'
-                    : implode(', ', array_filter(array_column($this->devices($system), 'name'), is_string(...))),
+                    : implode(', ', array_filter(array_column(Aerators::of($system), 'name'), is_string(...))),
                 'build',
                 'air pumps, falls and showers of the build',
             ),

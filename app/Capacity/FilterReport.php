@@ -14,20 +14,14 @@ use App\Models\Flush;
 use App\Models\Setback;
 use App\Models\Stage;
 use App\Models\System;
-use App\Models\Vessel;
 use App\Readings\LatestWater;
-use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Ironwort\Core\Calc\Caution;
-use Ironwort\Core\Calc\Level;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\CalendarSeason;
 use Ironwort\Core\Measure\Format;
 
 /**
@@ -42,7 +36,9 @@ final readonly class FilterReport
         private CapacityReport $capacity,
         private LoopSums $systems,
         private VolumeReport $volumes,
-        private LimitsInForce $judging,
+        private OxygenReport $oxygen,
+        private SizeReport $size,
+        private FloorReport $floor,
     ) {}
 
     /**
@@ -75,7 +71,7 @@ final readonly class FilterReport
 
         return [
             'loads' => $this->loads($load, $biomass, $conditions, $origins),
-            'oxygen' => $this->oxygen(
+            'oxygen' => $this->oxygen->of(
                 $system,
                 $conditions,
                 $balance?->figures['nitrified_g_d'] ?? 0.0,
@@ -111,7 +107,8 @@ final readonly class FilterReport
                     )
                     ->all(),
             ),
-            'size' => $this->size($system, $conditions, $load->number('tan_g_d')),
+            'size' => $this->size->of($system, $conditions, $load->number('tan_g_d')),
+            'floor' => $this->floor->of($system, $conditions, $load->number('solids_g_d')),
         ];
     }
 
@@ -149,86 +146,6 @@ final readonly class FilterReport
             array_keys($rows),
             array_values($rows),
         );
-    }
-
-    /**
-     * @param  list<Origin>  $origins
-     * @return array<string, mixed>
-     */
-    private function oxygen(
-        System $system,
-        Conditions $conditions,
-        mixed $nitrified,
-        float $biomass,
-        array $origins,
-    ): array {
-        $season = CalendarSeason::ofMonth(Carbon::now($system->site->timezone)->month);
-        $sum = static fn(string $key): float => $system->vessels->sum(
-            static fn(Vessel $vessel): float => is_numeric($vessel->getAttribute($key))
-                ? (float) $vessel->getAttribute($key)
-                : 0.0,
-        );
-        $input = [
-            'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
-            'temp_c' => $conditions->values['temp_c'],
-            'altitude_m' => $system->site->altitude_m,
-            'biomass_kg' => max(0.0, $biomass),
-            'feed_g_d' => $conditions->values['feed_g_d'],
-            'nitrified_g_d' => is_float($nitrified) ? $nitrified : 0.0,
-            'silt_m2' => $sum('silt_m2'),
-            'plants_m2' => $sum('plants_m2'),
-            'season' => $season->value,
-            'night_h' => $season->nightH(),
-            'surface_m2' => $this->systems->surface($system),
-            'devices' => $this->question->devices($system, $conditions->oxygenMeasuredAt()),
-            // One page, one oxygen: what was measured or typed is what is held.
-            ...in_array($conditions->origins['do_mg_l']->kind, ['measured', 'typed'], true)
-                ? ['do_mg_l' => $conditions->values['do_mg_l']]
-                : [],
-        ];
-        $result = $this->registry->run('oxygen.budget', $input);
-        $degas = [
-            'co2_g_d' => 1.375 * 24 * $result->number('fish_g_h'),
-            'alkalinity_mg_l' => $conditions->values['alkalinity_mg_l'],
-            'temp_c' => $conditions->values['temp_c'],
-            'surface_m2' => $input['surface_m2'],
-            'devices' => $input['devices'],
-        ];
-        // Where nothing is said of what aerates it, what it drives off is not known either.
-        $gas = $input['devices'] === [] ? null : $this->registry->run('carbonate.degas', $degas);
-        $figure = static fn(string $label, string $key, string $unit): ?array => is_float($result->figures[$key])
-            ? (new Figure($label, $result->number($key), $unit, 'oxygen.budget', $key, $input, $origins))->toArray()
-            : null;
-        $out = static fn(string $label, string $key, ?string $unit): ?array => $gas !== null &&
-        is_float($gas->figures[$key])
-            ? (new Figure($label, $gas->number($key), $unit, 'carbonate.degas', $key, $degas, $origins))->toArray()
-            : null;
-
-        return [
-            'figures' => array_values(
-                array_filter([
-                    $figure('By day', 'do_day_mg_l', 'mg/L'),
-                    $figure('At dawn', 'do_dawn_mg_l', 'mg/L'),
-                    $figure('After a meal', 'do_fed_mg_l', 'mg/L'),
-                    $figure('Used', 'demand_g_h', 'g/h'),
-                    $figure('More air for 6 mg/L at dawn', 'air_needed_l_min', 'L/min of air'),
-                    $figure('All air off at dawn: time to 3 mg/L', 'minutes_to_danger', 'min'),
-                    $out('CO₂', 'co2_mg_l', 'mg/L'),
-                    $out('pH with this KH', 'ph', null),
-                ]),
-            ),
-            'devices' => $result->figures['devices'],
-            'season' => $season->value,
-            'says' => array_map(
-                static fn(Caution $caution): array => $caution->message->toArray(),
-                array_values(
-                    array_filter(
-                        $result->cautions,
-                        static fn(Caution $caution): bool => $caution->level !== Level::Note,
-                    ),
-                ),
-            ),
-        ];
     }
 
     /** @return list<array<string, mixed>> */
@@ -436,40 +353,5 @@ final readonly class FilterReport
                 })
                 ->all(),
         );
-    }
-
-    /**
-     * What these fish would need, the other way round, beside the rule of the boxes.
-     *
-     * @return array<string, mixed>
-     */
-    private function size(System $system, Conditions $conditions, float $load): array
-    {
-        $school = $this->judging->following($system)->in('filter_size');
-        $values = $conditions->values;
-        $result = $this->registry->run('filter.size', [
-            'load_g_d' => $load,
-            'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
-            'temp_c' => $values['temp_c'],
-            'ph' => $values['ph'],
-            'do_in_mg_l' => $values['do_mg_l'],
-            'tan_mg_l' => $values['tan_mg_l'],
-            'alkalinity_mg_l' => $values['alkalinity_mg_l'],
-            'rating_times' => max(1.0, $school->figure('times')),
-        ]);
-        $rating =
-            'A box rated for ' .
-            Format::number($result->number('box_rating_l'), 3) .
-            ' L by the school followed here (' .
-            lcfirst($school->name) .
-            '). ';
-
-        return [
-            'rows' => $result->figures['options'],
-            'rules' => [
-                $rating,
-                ...array_map(static fn(Caution $caution): string => $caution->text, $result->cautions),
-            ],
-        ];
     }
 }

@@ -76,6 +76,7 @@ final class VocabularyController extends Controller
                     'low_m2_m3' => $m->lowM2M3,
                     'high_m2_m3' => $m->highM2M3,
                     'remark' => $m->remark,
+                    'instead' => $m->instead,
                 ],
                 $media->all(),
             ),

@@ -27,6 +27,7 @@ final class DoseCommand extends Command
                 'stages',
                 'pumps',
                 'borrowed',
+                'airOutlets',
                 'lines',
                 'fish',
                 'shutOffs',

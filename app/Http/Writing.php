@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Calc\BadInput;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -25,12 +26,16 @@ final readonly class Writing
 {
     public const WITH_SITE = self::class . ':site';
 
+    /** For what a build that is only planned takes too: its own parts, and nothing of the book. */
+    public const ALSO_PLANS = self::class . ':plan';
+
     /** @param  \Closure(Request): Response  $next */
     public function handle(Request $request, \Closure $next, ?string $also = null): Response
     {
         DB::beginTransaction();
         try {
             $this->hold($request, $also === 'site');
+            $this->refusePlans($request, $also === 'plan');
             $answer = $next($request);
         } catch (\Throwable $fault) {
             DB::rollBack();
@@ -58,6 +63,15 @@ final readonly class Writing
         if ($route instanceof Route && $system instanceof System) {
             // What was read of it before the lock may be old by now.
             $route->setParameter('system', $system->hold());
+        }
+    }
+
+    private function refusePlans(Request $request, bool $taken): void
+    {
+        $route = $request->route();
+        $system = $route instanceof Route ? $route->parameter('system') : null;
+        if (!$taken && $system instanceof System && $system->variant_of_id !== null) {
+            throw BadInput::at('system', "{$system->name} is only planned: nothing is booked there.");
         }
     }
 }

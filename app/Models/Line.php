@@ -34,6 +34,7 @@ use Ironwort\Core\Loop\Place;
  * @property ?float $fall_mm how far a waste falls below the water
  * @property ?float $mouth_mm how deep its mouth lies under still water
  * @property ?string $three_way_id the line it shares a three-way valve with
+ * @property ?float $cost
  * @property int $position
  */
 final class Line extends Part
@@ -52,6 +53,7 @@ final class Line extends Part
     protected function casts(): array
     {
         return [
+            'cost' => 'float',
             'fittings' => 'array',
             'bore_mm' => 'float',
             'length_m' => 'float',
@@ -89,6 +91,12 @@ final class Line extends Part
             'to' => $this->to(),
             'open' => $this->valve_open_pct !== 0.0,
         ];
+    }
+
+    /** Whether it begins or ends at a part. */
+    public function joins(string $part): bool
+    {
+        return $this->from()->id === $part || $this->to()->id === $part;
     }
 
     public function from(): Place

@@ -37,6 +37,7 @@ use Ironwort\Core\Flow\PumpCurve;
  * @property ?string $spot where in its vessel a circulator stands
  * @property ?string $aim which way it blows
  * @property ?bool $guarded whether fish are kept off it; null where nobody said
+ * @property ?float $cost
  * @property int $position
  */
 final class Pump extends Part
@@ -47,6 +48,7 @@ final class Pump extends Part
     protected function casts(): array
     {
         return [
+            'cost' => 'float',
             'curve' => 'array',
             'rated_l_h' => 'float',
             'air_l_min' => 'float',

@@ -30,6 +30,10 @@ use Illuminate\Support\Carbon;
  * @property string $lamp_state on, off or alternate
  * @property ?Carbon $sleeve_wiped_on
  * @property ?string $vessel_id the vessel it stands in
+ * @property ?string $chamber_id the stage in whose chamber it lies, as a layer
+ * @property bool $under_pressure closed: it has a pressure and no level
+ * @property ?float $may_press_m metres of water it is made for
+ * @property ?float $cost
  * @property ?string $fed gravity, pumped or by air
  * @property ?Carbon $since
  * @property bool $bypassable
@@ -67,6 +71,9 @@ final class Stage extends Part
             'bypassed' => 'boolean',
             'water_l' => 'float',
             'plan_m2' => 'float',
+            'under_pressure' => 'boolean',
+            'may_press_m' => 'float',
+            'cost' => 'float',
             'retired_at' => 'datetime',
         ];
     }

@@ -11,7 +11,7 @@ use Illuminate\Support\Collection;
 /**
  * A pump, an air pump, a heater, a lamp or a valve that was switched, by whom and why.
  *
- * @property string $thing pump, lamp or valve
+ * @property string $thing pump, lamp, valve or outlet
  * @property string $part_id
  * @property string $name
  * @property string $kind of the pump; lamp of a lamp, valve of a valve
@@ -59,7 +59,7 @@ final class Switching extends Part
     public static function said(string $state, string $thing = 'pump'): string
     {
         return match (true) {
-            $thing !== 'valve' => self::SAID[$state] ?? $state,
+            !in_array($thing, ['valve', 'outlet'], true) => self::SAID[$state] ?? $state,
             $state === 'on' => 'open',
             default => 'shut',
         };

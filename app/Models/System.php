@@ -29,6 +29,7 @@ use Ironwort\Core\Loop\PlaceKind;
  * @property string $life_stage
  * @property ?string $water_id the water it is filled from
  * @property ?Carbon $asleep_since
+ * @property ?string $variant_of_id the system it is another build of, planned and not built
  * @property ?Carbon $created_at
  * @property int $position
  * @property Site $site
@@ -36,6 +37,7 @@ use Ironwort\Core\Loop\PlaceKind;
  * @property Collection<int, Stage> $stages
  * @property Collection<int, Pump> $pumps
  * @property Collection<int, Line> $lines
+ * @property Collection<int, AirOutlet> $airOutlets
  * @property Collection<int, Junction> $junctions
  * @property Collection<int, FishGroup> $fish
  * @property Collection<int, ShutOff> $shutOffs
@@ -165,6 +167,15 @@ final class System extends Model
         return $relation;
     }
 
+    /** @return HasMany<AirOutlet, $this> */
+    public function airOutlets(): HasMany
+    {
+        $relation = $this->hasMany(AirOutlet::class);
+        $relation->orderBy('position')->orderBy('name');
+
+        return $relation;
+    }
+
     /** @return HasMany<FishGroup, $this> */
     public function fish(): HasMany
     {
@@ -244,13 +255,13 @@ final class System extends Model
     }
 
     /**
-     * The systems of a site in walking order.
+     * The systems of a site in walking order; builds that are only planned are none.
      *
      * @return Builder<self>
      */
     public static function ofSite(Site $site): Builder
     {
-        $query = self::query()->where('site_id', $site->id);
+        $query = self::query()->where('site_id', $site->id)->whereNull('variant_of_id');
         $query->orderBy('position')->orderBy('name');
 
         return $query;

@@ -26,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property float $plants_m2
  * @property bool $invertebrates snails, mussels or crayfish live in it
  * @property ?Carbon $retired_at
+ * @property ?float $cost
  * @property int $position
  */
 final class Vessel extends Part
@@ -38,6 +39,7 @@ final class Vessel extends Part
     protected function casts(): array
     {
         return [
+            'cost' => 'float',
             'measures' => 'array',
             'freeboard_m' => 'float',
             'displaced_l' => 'float',

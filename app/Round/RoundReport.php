@@ -65,6 +65,7 @@ final readonly class RoundReport
             'lines',
             'pumps',
             'borrowed',
+            'airOutlets',
             'shutOffs',
         ]);
         $query->whereNull('asleep_since')->limit(200);

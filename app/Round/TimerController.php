@@ -44,6 +44,7 @@ final class TimerController extends Controller
             'lines',
             'pumps',
             'borrowed',
+            'airOutlets',
             'fish',
             'shutOffs',
         ]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Running;
 
 use App\Models\Age;
+use App\Models\AirOutlet;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
@@ -84,6 +85,20 @@ final readonly class RunningReport
                             $line->name,
                             'valve',
                             $line->valveState(),
+                            $latest,
+                        ),
+                    )
+                    ->all(),
+            ),
+            'outlets' => array_values(
+                $system->airOutlets
+                    ->filter(static fn(AirOutlet $one): bool => $one->valve)
+                    ->map(
+                        fn(AirOutlet $one): array => $this->thing(
+                            $one->id,
+                            $one->name,
+                            'outlet',
+                            $one->state(),
                             $latest,
                         ),
                     )

@@ -6,6 +6,7 @@ namespace App\Running;
 
 use App\Forms\Moment;
 use App\Http\FormRequest;
+use App\Models\AirOutlet;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Stage;
@@ -20,14 +21,15 @@ final class SwitchRequest extends FormRequest
     private const LONGEST_REASON = 200;
 
     /** @throws BadInput at `part` */
-    public function part(System $system): Pump|Stage|Line
+    public function part(System $system): Pump|Stage|Line|AirOutlet
     {
         $id = strtoupper($this->string('part')->toString());
 
         return $system->pumps->firstWhere('id', $id) ??
             ($system->stages->first(static fn(Stage $stage): bool => $stage->id === $id && $stage->kind === 'uv') ??
                 ($system->lines->first(static fn(Line $line): bool => $line->id === $id && $line->shuts()) ??
-                    throw BadInput::at('part', 'Nothing of this kind is in this system.')));
+                    ($system->airOutlets->first(static fn(AirOutlet $one): bool => $one->id === $id && $one->valve) ??
+                        throw BadInput::at('part', 'Nothing of this kind is in this system.'))));
     }
 
     /** @throws BadInput at `state` */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Running;
 
 use App\Living\BookStop;
+use App\Models\AirOutlet;
 use App\Models\Line;
 use App\Models\Pump;
 use App\Models\Setback;
@@ -28,7 +29,7 @@ final readonly class SwitchThing
         string $id,
         System $system,
         User $user,
-        Pump|Stage|Line $part,
+        Pump|Stage|Line|AirOutlet $part,
         string $state,
         Carbon $at,
         ?string $reason,
@@ -40,6 +41,7 @@ final readonly class SwitchThing
         [$thing, $was] = match (true) {
             $part instanceof Pump => ['pump', $part->state],
             $part instanceof Stage => ['lamp', $part->lamp_state],
+            $part instanceof AirOutlet => ['outlet', $part->state()],
             default => ['valve', $part->valveState()],
         };
         if ($state === $was) {
@@ -51,7 +53,7 @@ final readonly class SwitchThing
         if ($to !== null && ($state !== 'lent' || $to->id === $system->id)) {
             throw BadInput::at('to', 'Choose the system it is lent to.');
         }
-        if ($part instanceof Line && !in_array($state, ['on', 'off'], true)) {
+        if (($part instanceof Line || $part instanceof AirOutlet) && !in_array($state, ['on', 'off'], true)) {
             throw BadInput::at('state', 'A valve is open or shut.');
         }
         $before = Switching::latest($part->id);
@@ -92,6 +94,7 @@ final readonly class SwitchThing
         $part = match ($row->thing) {
             'pump' => $system->pumps->firstWhere('id', $row->part_id),
             'lamp' => $system->stages->firstWhere('id', $row->part_id),
+            'outlet' => $system->airOutlets->firstWhere('id', $row->part_id),
             default => $system->lines->firstWhere('id', $row->part_id),
         };
         if ($part !== null) {
@@ -104,7 +107,7 @@ final readonly class SwitchThing
      * @param  ?float  $pct  how far a valve stood open before it was shut
      * @param  ?string  $to  the system a pump is lent to
      */
-    private static function set(Pump|Stage|Line $part, string $state, ?float $pct, ?string $to): void
+    private static function set(Pump|Stage|Line|AirOutlet $part, string $state, ?float $pct, ?string $to): void
     {
         if ($part instanceof Pump) {
             $part->state = $state;
@@ -112,10 +115,15 @@ final readonly class SwitchThing
             $part->running = in_array($state, ['on', 'alternate'], true);
         } elseif ($part instanceof Stage) {
             $part->lamp_state = $state;
+        } elseif ($part instanceof AirOutlet) {
+            $part->open = $state === 'on';
         } else {
             $part->valve_open_pct = $state === 'off' ? 0.0 : ($pct ?: 100.0);
         }
         $part->save();
+        if ($part instanceof AirOutlet || ($part instanceof Pump && $part->kind === 'air')) {
+            AirOutlet::feedStages(System::query()->findOrFail($part->system_id));
+        }
     }
 
     /** Whether nothing flowed until this pump was switched on. */

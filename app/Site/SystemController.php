@@ -12,6 +12,7 @@ use App\Http\Controller;
 use App\Models\Age;
 use App\Models\FishGroup;
 use App\Models\Sleep;
+use App\Models\Slug;
 use App\Models\System;
 use App\Models\Visit;
 use App\Readings\AdviceReport;
@@ -32,16 +33,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Ironwort\Core\Judge\LimitTable;
 
 /** The systems of a site: the list beside every page, and one system whole. */
 final class SystemController extends Controller
 {
     private const NEWEST_VISITS = 6;
-
-    /** Addresses that belong to pages of the site. */
-    private const TAKEN = ['new', 'round', 'shelf', 'api', 'build'];
 
     public function __construct(
         private readonly WaterMeaning $meaning,
@@ -62,6 +59,7 @@ final class SystemController extends Controller
                 'stages',
                 'pumps',
                 'borrowed',
+                'airOutlets',
                 'fish',
                 'setbacks',
                 'shutOffs',
@@ -131,6 +129,7 @@ final class SystemController extends Controller
             'kind' => $system->kind,
             'life_stage' => $system->life_stage,
             'asleep' => $system->asleep_since === null ? null : Age::of($system->asleep_since),
+            'plan_of' => self::planOf($system),
             'life_stage_name' => $limits->stages[$system->life_stage],
             'water' => [
                 ...$this->meaning->of($system, $water)->toArray(),
@@ -166,6 +165,14 @@ final class SystemController extends Controller
         ]);
     }
 
+    /** @return ?array{slug: string, name: string} the system it is another build of */
+    private static function planOf(System $system): ?array
+    {
+        $standing = $system->variant_of_id === null ? null : System::query()->find($system->variant_of_id);
+
+        return $standing === null ? null : ['slug' => $standing->slug, 'name' => $standing->name];
+    }
+
     public function store(SystemRequest $request, LayBuild $build): JsonResponse
     {
         $person = $this->person($request);
@@ -174,7 +181,7 @@ final class SystemController extends Controller
         $system = new System([
             ...$request->columns(),
             'site_id' => $person->site_id,
-            'slug' => $this->slug($person->site_id, $request->name()),
+            'slug' => Slug::free($person->site_id, $request->name()),
             'position' => 1000,
         ]);
         DB::transaction(static function () use ($system, $template, $since, $build): void {
@@ -202,22 +209,5 @@ final class SystemController extends Controller
         $system->save();
 
         return new JsonResponse(['asleep' => $system->asleep_since !== null]);
-    }
-
-    /** A readable address for the system; a number is added where the name alone is taken. */
-    private function slug(string $siteId, string $name): string
-    {
-        $base = Str::slug(mb_substr($name, 0, 50)) ?: 'system';
-        $slug = $base;
-        for (
-            $n = 2;
-            in_array($slug, self::TAKEN, true) ||
-            System::query()->where('site_id', $siteId)->where('slug', $slug)->exists();
-            $n++
-        ) {
-            $slug = "{$base}-{$n}";
-        }
-
-        return $slug;
     }
 }

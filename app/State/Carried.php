@@ -31,6 +31,7 @@ final readonly class Carried
         'pumps',
         'lines',
         'junctions',
+        'air_outlets',
         'fish_groups',
         'feed_figures',
         'setbacks',

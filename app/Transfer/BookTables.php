@@ -21,6 +21,8 @@ final readonly class BookTables
         'pumps',
         'junctions',
         'lines',
+        'air_outlets',
+        'build_changes',
         'shut_offs',
         'fish_groups',
         'fish_measures',
@@ -55,7 +57,12 @@ final readonly class BookTables
     ];
 
     /** Columns that refer to another row of their own table, written in a second round. */
-    public const OWN_KIND = ['lines' => 'three_way_id', 'visits' => 'corrects_id'];
+    public const OWN_KIND = [
+        'systems' => 'variant_of_id',
+        'stages' => 'chamber_id',
+        'lines' => 'three_way_id',
+        'visits' => 'corrects_id',
+    ];
 
     /** What tells the rows of a table apart, where it is not their id. */
     private const ORDER = [

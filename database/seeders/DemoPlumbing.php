@@ -14,7 +14,7 @@ final readonly class DemoPlumbing
 {
     /**
      * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
-     *     lines: list<array<array-key, mixed>>}
+     *     outlets?: list<array<array-key, mixed>>, lines: list<array<array-key, mixed>>}
      */
     public static function of(string $system): array
     {
@@ -45,7 +45,7 @@ final readonly class DemoPlumbing
 
     /**
      * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
-     *     lines: list<array<array-key, mixed>>}
+     *     outlets?: list<array<array-key, mixed>>, lines: list<array<array-key, mixed>>}
      */
     private static function pressRoom(): array
     {
@@ -81,6 +81,12 @@ final readonly class DemoPlumbing
                     'diffuser' => 'stone',
                     'depth_m' => 0.9,
                 ],
+            ],
+            'outlets' => [
+                ['Stone in bay 1', 'Air pump, bays', 'v:Bay 1', 'valve' => false],
+                ['Stone in bay 2', 'Air pump, bays', 'v:Bay 2', 'valve' => false],
+                ['Stones in bay 3', 'Air pump, bays', 'v:Bay 3', 'share' => 2],
+                ['Ring under the carrier', 'Air pump, moving bed', 's:Moving bed', 'valve' => false],
             ],
             'junctions' => [['name' => 'Return manifold']],
             'lines' => [
@@ -122,7 +128,7 @@ final readonly class DemoPlumbing
 
     /**
      * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
-     *     lines: list<array<array-key, mixed>>}
+     *     outlets?: list<array<array-key, mixed>>, lines: list<array<array-key, mixed>>}
      */
     private static function arrivals(): array
     {
@@ -192,7 +198,7 @@ final readonly class DemoPlumbing
 
     /**
      * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
-     *     lines: list<array<array-key, mixed>>}
+     *     outlets?: list<array<array-key, mixed>>, lines: list<array<array-key, mixed>>}
      */
     private static function coldStore(): array
     {
@@ -260,7 +266,7 @@ final readonly class DemoPlumbing
 
     /**
      * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
-     *     lines: list<array<array-key, mixed>>}
+     *     outlets?: list<array<array-key, mixed>>, lines: list<array<array-key, mixed>>}
      */
     private static function yardPond(): array
     {
@@ -304,8 +310,17 @@ final readonly class DemoPlumbing
                 ],
             ],
             'lines' => [
-                ['Drain north', 'v:Pond', 's:Brushes', 103.6, 7.5, $drain, 'valve_open_pct' => 100],
-                ['Drain south', 'v:Pond', 's:Brushes', 103.6, 9.0, $drain, 'valve_open_pct' => 100],
+                ['Drain north', 'v:Pond', 's:Brushes', 103.6, 7.5, $drain, 'valve_open_pct' => 100, 'spot' => 'middle'],
+                [
+                    'Drain south',
+                    'v:Pond',
+                    's:Brushes',
+                    103.6,
+                    9.0,
+                    $drain,
+                    'valve_open_pct' => 100,
+                    'spot' => 'far_end',
+                ],
                 ['Brushes to matting', 's:Brushes', 's:Matting bay', 152, 0.6, ['entry_sharp' => 1, 'exit' => 1]],
                 [
                     'Suction',
@@ -328,7 +343,17 @@ final readonly class DemoPlumbing
                     'fall_mm' => 900,
                 ],
                 ['Delivery', 'p:Main pump', 's:UV lamp', 63, 2.0, ['elbow_90' => 2]],
-                ['Return', 's:UV lamp', 'v:Pond', 63, 9.0, ['bend_90' => 3, 'exit' => 1], 'outlet' => 'jet'],
+                [
+                    'Return',
+                    's:UV lamp',
+                    'v:Pond',
+                    63,
+                    9.0,
+                    ['bend_90' => 3, 'exit' => 1],
+                    'outlet' => 'jet',
+                    'spot' => 'one_end',
+                    'aim' => 'along',
+                ],
                 ['Bog suction', 's:Matting bay', 'p:Bog pump', 50, 1.0, ['strainer' => 1]],
                 ['To the bog', 'p:Bog pump', 's:Bog', 38, 5.0, ['elbow_90' => 2]],
                 [
@@ -340,6 +365,8 @@ final readonly class DemoPlumbing
                     ['exit' => 1],
                     'ends_above_mm' => 180,
                     'outlet' => 'waterfall',
+                    'spot' => 'one_end',
+                    'aim' => 'across',
                 ],
             ],
         ];
@@ -347,7 +374,7 @@ final readonly class DemoPlumbing
 
     /**
      * @return array{pumps: list<array<string, mixed>>, junctions?: list<array<string, mixed>>,
-     *     lines: list<array<array-key, mixed>>}
+     *     outlets?: list<array<array-key, mixed>>, lines: list<array<array-key, mixed>>}
      */
     private static function nursery(): array
     {
@@ -390,6 +417,13 @@ final readonly class DemoPlumbing
                     'circuit' => 'Ring 2',
                 ],
             ],
+            'outlets' => [
+                ['Stone in tub 1', 'Air pump', 'v:Tub 1'],
+                ['Stone in tub 2', 'Air pump', 'v:Tub 2'],
+                ['Stone in tub 3', 'Air pump', 'v:Tub 3'],
+                ['Stone in tub 4', 'Air pump', 'v:Tub 4'],
+                ['Wash of the bead', 'Air pump', 's:Bead', 'open' => false],
+            ],
             'junctions' => [['name' => 'Feed manifold']],
             'lines' => [
                 [
@@ -414,6 +448,17 @@ final readonly class DemoPlumbing
                 $fall(2, 2.0),
                 $fall(3, 2.8),
                 $fall(4, 3.6),
+                [
+                    'Bead waste',
+                    's:Bead',
+                    'outside',
+                    32,
+                    2.5,
+                    ['elbow_90' => 1],
+                    'valve_open_pct' => 0,
+                    'leads_to' => 'sewer',
+                    'fall_mm' => 900,
+                ],
             ],
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Build\FollowLoop;
 use App\Build\LayBuild;
 use App\Maturing\BookSeed;
 use App\Maturing\PlannedSeed;
@@ -16,6 +17,7 @@ use App\Models\System;
 use App\Models\User;
 use App\Models\WaterSource;
 use App\Running\SwitchThing;
+use App\Variants\CopyBuild;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Illuminate\Database\Seeder;
@@ -62,6 +64,7 @@ final class DemoSeeder extends Seeder
         private readonly LoopSums $systems,
         private readonly BookSeed $seeds,
         private readonly SwitchThing $switches,
+        private readonly FollowLoop $loop,
     ) {}
 
     /** @return list<array{email: string, password: string, who: string}> */
@@ -111,6 +114,7 @@ final class DemoSeeder extends Seeder
                     $this->moved($site, $plan, $people[1]);
                 }
             }
+            self::planned($site);
         });
     }
 
@@ -139,6 +143,10 @@ final class DemoSeeder extends Seeder
             'stages' => $plan['stages'],
             ...DemoPlumbing::of($plan['name']),
         ]);
+        // What flows through its stages is what its loop gives them.
+        $system->stages()->update(['flow_of_loop' => true]);
+        $this->loop->follow($system->unsetRelations());
+        $system->unsetRelations();
         foreach ($plan['fish'] as $i => $group) {
             $system->fish()->create([...$own, 'condition' => 1.5, ...$group, 'position' => $i]);
         }
@@ -167,6 +175,21 @@ final class DemoSeeder extends Seeder
                 Carbon::now($site->timezone)->subDays($ago)->setTime($hour, 10)->utc(),
                 $reason,
             );
+        }
+    }
+
+    /** Another build beside the one that stands: the Press Room with wider returns, and what they would cost. */
+    private static function planned(Site $site): void
+    {
+        $standing = System::query()->where('site_id', $site->id)->where('name', 'Press Room')->firstOrFail();
+        $plan = CopyBuild::of($standing, strtoupper((string) Str::ulid()), 'Press Room, wider returns');
+        foreach ($plan->lines as $line) {
+            if (str_starts_with($line->name, 'Return')) {
+                $line->update([
+                    'bore_mm' => $line->bore_mm > 50 ? 75 : 57,
+                    'cost' => round(6.4 * $line->length_m + 12),
+                ]);
+            }
         }
     }
 

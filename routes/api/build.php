@@ -6,6 +6,7 @@ use App\Build\BuildController;
 use App\Build\PlumbingController;
 use App\Http\ClientKey;
 use App\Http\Writing;
+use App\Models\AirOutlet;
 use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Pump;
@@ -18,7 +19,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('systems/{system}/plumbing/what-if', [PlumbingController::class, 'whatIf']);
     Route::post('volume', [BuildController::class, 'vesselMeaning']);
 
-    Route::middleware(['can:write', Writing::class])->group(function (): void {
+    Route::middleware(['can:write', Writing::ALSO_PLANS])->group(function (): void {
         Route::put('systems/{system}/vessels/{id}/shut-off', [PlumbingController::class, 'shut'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(Vessel::class));
@@ -41,11 +42,15 @@ Route::middleware('auth')->group(function (): void {
             ->whereUlid('id')
             ->name('junctions')
             ->middleware(ClientKey::of(Junction::class));
+        Route::put('systems/{system}/outlets/{id}', [BuildController::class, 'putOutlet'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(AirOutlet::class));
+        Route::post('systems/{system}/build-changes/{id}/undo', [BuildController::class, 'undo'])->whereUlid('id');
         Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])
             ->where('kind', 'vessels|stages|pumps')
             ->whereUlid('id');
         Route::delete('systems/{system}/{kind}/{id}', [BuildController::class, 'destroy'])
-            ->where('kind', 'vessels|stages|pumps|lines|junctions|fish')
+            ->where('kind', 'vessels|stages|pumps|lines|junctions|outlets|fish')
             ->whereUlid('id');
     });
 });

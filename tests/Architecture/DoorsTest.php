@@ -53,6 +53,7 @@ final class DoorsTest
         'Living' => ['Fish', 'Forms', 'Models', 'Readings', 'Volumes'],
         'Running' => ['Fish', 'Forms', 'Http', 'Living', 'Models', 'Readings', 'Volumes'],
         'Capacity' => ['Expected', 'Fish', 'Forms', 'Http', 'Living', 'Models', 'Readings', 'Volumes'],
+        'Variants' => ['Build', 'Capacity', 'Http', 'Models', 'Readings', 'Volumes'],
         'Bench' => ['Capacity', 'Expected', 'Forms', 'Http', 'Models', 'Readings', 'Volumes'],
         'Water' => [
             'Build',

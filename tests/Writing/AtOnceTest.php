@@ -268,6 +268,11 @@ final class AtOnceTest extends Yard
                 ],
             ],
             "{$s}junctions/{id}" => [[], ['name' => 'Tee']],
+            "{$s}outlets/{id}" => [
+                [],
+                ['name' => 'Stone', 'pump_id' => $pump, 'to' => "vessel:{$vessel}", 'valve' => 'open'],
+            ],
+            "{$s}variants/{id}" => [[], ['name' => 'Another build']],
             "{$s}notes/{id}" => [[], ['words' => 'All well.']],
             "{$s}pumps/{id}" => [[], ['name' => 'Air', 'kind' => 'air', 'air_l_min' => '60', 'power_w' => '40']],
             "{$s}stages/{id}" => [[], [...$stage, 'name' => 'Second mat']],

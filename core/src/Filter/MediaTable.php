@@ -26,6 +26,7 @@ final readonly class MediaTable
                 state: $row->text('state'),
                 source: $row->text('source'),
                 remark: in_array('remark', $row->keys(), true) ? $row->text('remark') : null,
+                instead: in_array('instead', $row->keys(), true) ? $row->text('instead') : null,
             );
         }
 

@@ -16,5 +16,7 @@ final readonly class Medium
         public string $state,
         public string $source,
         public ?string $remark,
+        /** The medium that common practice puts in its place; null where there is none. */
+        public ?string $instead = null,
     ) {}
 }

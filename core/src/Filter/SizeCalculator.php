@@ -15,7 +15,7 @@ use Ironwort\Core\Water\WaterInputs;
 use Ironwort\Core\Words\Message;
 
 /**
- * The filter a load would need, in four ways of building it, beside the rule of thumb for rated boxes.
+ * The filter a load would need, in several ways of building it, beside the rule of thumb for rated boxes.
  *
  * The flow brings 3.6 times the load at the ammonia allowed, so that transport is not what limits; media are
  * then found by halving until the stage takes the load (mature, clean). None, where oxygen never lets it.
@@ -31,6 +31,8 @@ final readonly class SizeCalculator implements Calculator
         ['static_bed', 'floating_bead'],
         ['matting', 'coarse_matting'],
         ['shower', 'ball'],
+        ['static_bed', 'lava_stone'],
+        ['bog', 'gravel_10_20'],
     ];
 
     /** Flow over the least that could bring the load: 1.2 for uptake that is not whole, three passes. */
@@ -101,6 +103,7 @@ final readonly class SizeCalculator implements Calculator
                 'flow_l_h' => $flow,
                 'air_l_min' =>
                     $kind === 'moving_bed' && $litres !== null ? $litres / self::CARRIER_PER_AIR_L_MIN : null,
+                'room_m2' => $kind === 'bog' && $litres !== null ? NitrateSinksCalculator::bogM2($litres, null) : null,
             ];
             $work->step(
                 $this->kinds->get($kind)->name .

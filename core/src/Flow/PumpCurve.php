@@ -34,6 +34,23 @@ final readonly class PumpCurve
         $this->slopes = self::tangents($flows, $heads);
     }
 
+    /**
+     * Points of a pump of which only its two ends are printed: a parabola between them, a first guess.
+     *
+     * Common practice, no source.
+     *
+     * @param  float  $flowLH  with nothing to lift, L/h
+     * @param  float  $headM  against a closed valve, m
+     * @return list<array{flow_l_h: float, head_m: float}> four points
+     */
+    public static function guessed(float $flowLH, float $headM): array
+    {
+        return array_map(
+            static fn(float $part): array => ['flow_l_h' => $part * $flowLH, 'head_m' => (1 - $part ** 2) * $headM],
+            [0.0, 0.4, 0.7, 1.0],
+        );
+    }
+
     /** Head against a closed valve. */
     public function shutOffHead(): float
     {

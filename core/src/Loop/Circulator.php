@@ -20,5 +20,6 @@ final readonly class Circulator
         public ?bool $guarded = null,
         public ?string $spot = null,
         public ?string $aim = null,
+        public float $flowLH = 0.0,
     ) {}
 }

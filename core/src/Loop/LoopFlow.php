@@ -145,9 +145,30 @@ final readonly class LoopFlow
         return PipeInputs::m3s($this->lineFlow($line->id)) / ((M_PI / 4) * ($line->boreMm / 1000) ** 2);
     }
 
+    /** Of a layer, what passes the chamber it lies in. */
     public function stageFlow(string $id): float
     {
-        return $this->flowOf('stage', $id);
+        return $this->flowOf('stage', $this->chamberOf($id));
+    }
+
+    /** Head of the water where it comes into a stage, m above the water in the vessels; null when cut off. */
+    public function headInto(string $stage): ?float
+    {
+        return $this->flow->heads[$this->network->point(Place::stage($stage), false)] ?? null;
+    }
+
+    /** The chamber a layer lies in; any other stage is its own. */
+    public function chamberOf(string $stage): string
+    {
+        foreach ($this->loop->stages as $chamber) {
+            foreach ($chamber->layers as $layer) {
+                if ($layer->id === $stage) {
+                    return $chamber->id;
+                }
+            }
+        }
+
+        return $stage;
     }
 
     /** Level of a chamber against the water in the vessels, m, where its water stands lowest; null when cut off. */

@@ -116,7 +116,7 @@ final readonly class LoopNetwork
                 'kind' => 'loss',
                 'from' => $this->point($place, false),
                 'to' => $this->point($place, true),
-                'loss_m' => $stage->bypassed ? 0.0 : $stage->lossM,
+                'loss_m' => $stage->bypassed ? 0.0 : $stage->wholeLossM(),
                 'loss_at_l_h' => PipeInputs::litresPerHour($stage->lossAtM3s),
             ];
             if ($stage->insideVessel !== null && !$this->fed($place)) {

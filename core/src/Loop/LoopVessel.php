@@ -23,5 +23,9 @@ final readonly class LoopVessel
         public bool $floatValve = false,
         public bool $long = false,
         public ?float $mayFallM = null,
+        /** Across its length, m²; null where it has none. */
+        public ?float $sectionM2 = null,
+        /** Mean length of the smallest fish in it; null where nobody lives there, or nobody said. */
+        public ?float $smallestFishM = null,
     ) {}
 }

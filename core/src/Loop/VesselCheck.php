@@ -35,7 +35,12 @@ final readonly class VesselCheck
                     Message::of('loop.vessel_float_valve_overflow_sticks', ['name' => $vessel->name]),
                 );
             }
-            array_push($found, ...self::falls($loop, $flow, $vessel), ...self::through($loop, $vessel));
+            array_push(
+                $found,
+                ...self::falls($loop, $flow, $vessel),
+                ...self::through($loop, $vessel),
+                ...self::current($loop, $flow, $vessel),
+            );
         }
         foreach ($loop->circulators as $circulator) {
             if ($circulator->guarded === false) {
@@ -89,33 +94,70 @@ final readonly class VesselCheck
         return $found;
     }
 
+    /** @return list<Caution> what the smallest fish cannot hold against */
+    private static function current(Loop $loop, LoopFlow $flow, LoopVessel $vessel): array
+    {
+        $current = Current::of($loop, $flow, $vessel);
+        $lengths = $current?->lengths($vessel);
+
+        return $current === null || $lengths === null || $lengths <= Current::HELD
+            ? []
+            : [
+                new Caution(
+                    $lengths > Current::TIRES ? Level::Danger : Level::Watch,
+                    Message::of($lengths > Current::TIRES ? 'loop.current_tires' : 'loop.current_strong', [
+                        'name' => $vessel->name,
+                        'current' => Format::number(100 * $current->metresS, 2),
+                        'lengths' => Format::number($lengths, 2),
+                        'fish' => Format::number(100 * (float) $vessel->smallestFishM, 2),
+                    ]),
+                ),
+            ];
+    }
+
+    /** The end of a vessel that the water does not reach; null where it goes through, or nobody said how. */
+    public static function stagnant(Loop $loop, LoopVessel $vessel): ?string
+    {
+        $comes = self::spots(
+            array_filter(
+                $loop->lines,
+                static fn(LoopLine $line): bool => $line->open() && $line->to->id === $vessel->id,
+            ),
+        );
+        $goes = self::spots(
+            array_filter(
+                $loop->lines,
+                static fn(LoopLine $line): bool => $line->open() && $line->from->id === $vessel->id,
+            ),
+        );
+        // A circulator that blows along the length carries the water to its other end.
+        $carried = array_filter(
+            $loop->circulators,
+            static fn(Circulator $one): bool => $one->insideVessel === $vessel->id &&
+                $one->on &&
+                ($one->aim === 'along' || ($one->spot !== null && !in_array($one->spot, $comes, true))),
+        );
+
+        return count($comes) === 1 && $comes === $goes && $comes !== ['middle'] && $carried === []
+            ? ($comes === ['one_end']
+                ? 'far_end'
+                : 'one_end')
+            : null;
+    }
+
     /** @return list<Caution> dead ends and water that is sent across */
     private static function through(Loop $loop, LoopVessel $vessel): array
     {
-        $out = array_filter(
-            $loop->lines,
-            static fn(LoopLine $line): bool => $line->open() && $line->from->id === $vessel->id,
-        );
         $in = array_filter(
             $loop->lines,
             static fn(LoopLine $line): bool => $line->open() && $line->to->id === $vessel->id,
         );
-        $comes = self::spots($in);
-        $goes = self::spots($out);
         $moves = array_filter(
             $loop->circulators,
             static fn(Circulator $one): bool => $one->insideVessel === $vessel->id,
         );
-        $runs = array_filter($moves, static fn(Circulator $one): bool => $one->on);
         $found = [];
-        // A circulator that blows along the length carries the water to its other end.
-        $carried =
-            array_filter(
-                $runs,
-                static fn(Circulator $one): bool => $one->aim === 'along' ||
-                    ($one->spot !== null && !in_array($one->spot, $comes, true)),
-            ) !== [];
-        if (count($comes) === 1 && $comes === $goes && $comes !== ['middle'] && !$carried) {
+        if (self::stagnant($loop, $vessel) !== null) {
             $found[] = new Caution(
                 Level::Watch,
                 Message::of('loop.vessel_water_comes_goes_same', ['name' => $vessel->name]),

@@ -53,17 +53,46 @@ final readonly class Ways
     /** Whether a pump lifts the water of a stage to it, so that it stands at no level of the vessels. */
     public function pumpFed(LoopStage $stage): bool
     {
-        foreach ($this->loop->lines as $line) {
-            if ($line->to == Place::stage($stage->id)) {
+        return $this->pumpsOf($stage->id) !== [];
+    }
+
+    /** @return list<string> ids of the stages whose water comes to a stage, through pumps too; the nearest first */
+    public function stagesBefore(string $stage): array
+    {
+        $seen = [Place::stage($stage)];
+        for ($at = 0; $at < count($seen); $at++) {
+            foreach ($this->loop->lines as $line) {
+                if ($line->to != $seen[$at]) {
+                    continue;
+                }
                 foreach ($this->sourcesOf($line) as $source) {
-                    if ($source->kind === PlaceKind::Pump) {
-                        return true;
+                    if (
+                        in_array($source->kind, [PlaceKind::Stage, PlaceKind::Pump], true) &&
+                        !in_array($source, $seen, false)
+                    ) {
+                        $seen[] = $source;
                     }
                 }
             }
         }
+        $stages = array_filter(array_slice($seen, 1), static fn(Place $one): bool => $one->kind === PlaceKind::Stage);
 
-        return false;
+        return array_values(array_map(static fn(Place $one): string => $one->id, $stages));
+    }
+
+    /** @return list<string> ids of the pumps that press water into a stage */
+    public function pumpsOf(string $stage): array
+    {
+        $pumps = [];
+        foreach ($this->loop->lines as $line) {
+            foreach ($line->to == Place::stage($stage) ? $this->sourcesOf($line) : [] as $source) {
+                if ($source->kind === PlaceKind::Pump) {
+                    $pumps[] = $source->id;
+                }
+            }
+        }
+
+        return $pumps;
     }
 
     private static function is(Place $place, string $junction): bool

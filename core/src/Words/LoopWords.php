@@ -16,6 +16,15 @@ final readonly class LoopWords
         'loop_bypassed_water_passes_lives' => '{name} is bypassed: its bacteria get neither food nor oxygen.',
         'loop_water_rises_hour_over' =>
             '{name}: the water rises at {rise} m/h. Over about {settles_to_m_h}, fine dirt is carried through.',
+        'upflow_too_fast' =>
+            '{name}: the water rises at {rise} m/h. Over about {settles_to_m_h} the particles lift or let dirt pass: ' .
+            'send less through it, as a side stream.',
+        'pressure_over' =>
+            '{name}: {press} m of water press on it, and it is made for {may}. Throttle before it, not behind it.',
+        'pressure_over_when_shut' =>
+            '{name}: with its outlet shut the pump presses {press} m on it, and it is made for {may}. Never shut ' .
+            'what lies behind it while the pump runs.',
+        'pressure_no_waste' => '{name}: no waste line, so it cannot be backwashed.',
         'loop_rim_stands_mm_above' =>
             '{name}: the rim is {rim_m} mm above the water. 75 mm or more keeps a stopped pump from flooding it.',
         'loop_waste_drain_dirt_can' => '{name}: no waste drain, so its dirt has to be lifted out.',
@@ -50,6 +59,15 @@ final readonly class LoopWords
         'vessel_water_comes_goes_same' => '{name}: water comes and goes at the same end, so the other end is stagnant.',
         'vessel_blows_across_along_length' =>
             '{name} blows across {name2}. Along its length it would move the whole volume.',
+        'current_strong' =>
+            '{name}: the water flows at {current} cm/s, {lengths} lengths a second of its smallest fish ({fish} cm). ' .
+            'They hold half a length all day; let it run across, or throttle it.',
+        'current_tires' =>
+            '{name}: the water flows at {current} cm/s, {lengths} lengths a second of its smallest fish ({fish} cm). ' .
+            'Above one length they tire and are pressed against screens: turn it down.',
+        'lamp_before_biofilter' =>
+            '{name} stands before the biofilter: less light gets through water that is not yet clean, and its sleeve ' .
+            'fouls sooner. Behind it the lamp does more.',
         'circulator_without_guard' =>
             '{name}: no guard, so fins and small fish are drawn in. Put a cage or a coarse sponge round it.',
         'junction_leads_nowhere' => '{name}: fewer than two lines meet here, so it carries nothing on.',

@@ -75,6 +75,16 @@ export const usePlumbing = (slug: MaybeRefOrGetter<string>) =>
       ),
   })
 
+/** The build that stands and those that are planned beside it. */
+export const useVariants = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['variants', computed(() => toValue(slug))],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/variants', { params: { path: { system: toValue(slug) } } }),
+      ),
+  })
+
 /** What is open on the site and must not be forgotten. */
 export const useTimers = () =>
   useQuery({
@@ -359,6 +369,7 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['system', slug] }),
     queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
     queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['variants'] }),
     queryClient.invalidateQueries({ queryKey: ['volumes', slug] }),
     queryClient.invalidateQueries({ queryKey: ['fish'] }),
     queryClient.invalidateQueries({ queryKey: ['book', slug] }),

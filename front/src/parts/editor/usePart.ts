@@ -5,7 +5,7 @@ import { answer, api, Refusal } from '@/api/client'
 import { refreshSystem } from '@/api/queries'
 import type { FieldErrors } from '@/api/types'
 
-export type PartKind = 'vessels' | 'stages' | 'pumps' | 'junctions' | 'lines' | 'fish'
+export type PartKind = 'vessels' | 'stages' | 'pumps' | 'junctions' | 'lines' | 'outlets' | 'fish'
 export type Typed = Record<string, string | null>
 /** Rows of the same fields, as points of a curve: each as it is typed. */
 export type TypedRows = Record<string, string>[]
@@ -69,6 +69,8 @@ export function usePart<Part extends { id: string; version: string }>(
         return answer(() => api.PUT('/api/systems/{system}/pumps/{id}', { ...path(), body }))
       if (kind === 'junctions')
         return answer(() => api.PUT('/api/systems/{system}/junctions/{id}', { ...path(), body }))
+      if (kind === 'outlets')
+        return answer(() => api.PUT('/api/systems/{system}/outlets/{id}', { ...path(), body }))
       if (kind === 'lines')
         return answer(() => api.PUT('/api/systems/{system}/lines/{id}', { ...path(), body }))
       return answer(() => api.PUT('/api/systems/{system}/fish/{id}', { ...path(), body }))

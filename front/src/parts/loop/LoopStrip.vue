@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Plumbing } from '@/api/types'
-import { layOut } from './loopLayout'
+import { BOX, LAYER, layOut } from './loopLayout'
 
 const props = defineProps<{ plumbing: Plumbing; slug: string; share?: Record<string, number> }>()
 
 const drawing = computed(() => layOut(props.plumbing))
 const filled = (key: string) => Math.min(1, Math.max(0, props.share?.[key.split(':')[1] ?? ''] ?? 0))
 const short = (name: string) => (name.length > 14 ? `${name.slice(0, 13)}…` : name)
-const standing = (box: { kind: string; bypassed?: boolean; off?: boolean }) => {
-  if (box.bypassed) return ', bypassed'
+/** What is not as it usually runs is named in its box. */
+const stands = (box: { kind: string; bypassed: boolean; off: boolean }) => {
+  if (box.bypassed) return 'bypassed'
   if (!box.off) return ''
-  return box.kind === 'vessel' ? ', shut off' : ', off'
+  return box.kind === 'vessel' ? 'shut off' : box.kind === 'pump' ? 'off' : 'no flow'
 }
 </script>
 
@@ -59,7 +60,11 @@ const standing = (box: { kind: string; bypassed?: boolean; off?: boolean }) => {
         :to="{ name: 'build', params: { system: slug }, hash: `#${box.key}` }"
         custom
       >
-        <a :href="href" :aria-label="`${box.name}${standing(box)}`" @click="navigate">
+        <a
+          :href="href"
+          :aria-label="[box.name, ...box.layers, stands(box)].filter(Boolean).join(', ')"
+          @click="navigate"
+        >
           <rect
             :x="box.x"
             :y="box.y"
@@ -86,9 +91,23 @@ const standing = (box: { kind: string; bypassed?: boolean; off?: boolean }) => {
             fill="url(#off)"
           />
           <title v-if="box.kind === 'junction'">{{ box.name }}</title>
-          <text v-else :x="box.x + box.width / 2" :y="box.y + box.height / 2 + 4.5">
-            {{ short(box.name) }}
-          </text>
+          <template v-else>
+            <template v-for="(layer, i) in box.layers" :key="layer">
+              <path :d="`M${box.x} ${box.y + LAYER * (i + 1)}h${box.width}`" class="between" />
+              <text class="layer" :x="box.x + box.width / 2" :y="box.y + LAYER * i + 12">
+                {{ short(layer) }}
+              </text>
+            </template>
+            <text
+              :x="box.x + box.width / 2"
+              :y="box.y + box.height - BOX.height / 2 + (stands(box) ? -1 : 4.5)"
+            >
+              {{ short(box.name) }}
+            </text>
+            <text v-if="stands(box)" class="stands" :x="box.x + box.width / 2" :y="box.y + box.height - 4">
+              {{ stands(box) }}
+            </text>
+          </template>
         </a>
       </RouterLink>
     </svg>
@@ -145,6 +164,20 @@ text {
   font-size: 13px;
   text-anchor: middle;
   fill: var(--ink);
+}
+
+.layer,
+.stands {
+  font-size: 11px;
+}
+
+.stands {
+  fill: var(--rust-ink);
+}
+
+.between {
+  stroke: var(--soft);
+  stroke-dasharray: 2 3;
 }
 
 .run {

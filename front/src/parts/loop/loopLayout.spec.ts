@@ -28,9 +28,12 @@ function loop(
     volume_l: 1,
     trouble: null,
     cautions: [],
+    flows_differ: false,
+    air: [],
     flow_l_h: 1,
     turnover: null,
     circulation_l_h: 0,
+    circulation: null,
     power_w: 0,
     kwh_d: 0,
     cost_d: null,
@@ -38,12 +41,16 @@ function loop(
       id,
       name: id,
       kind: 'bay',
+      holds_fish: true,
       volume_l,
       level_mm: 0,
       rise_mm: null,
       may_fall_mm: null,
       may_lose_l: null,
       shut_off: false,
+      stagnant: null,
+      current_cm_s: null,
+      current_lengths_s: null,
     })),
     stages: stages.map((id) => ({
       id,
@@ -60,6 +67,10 @@ function loop(
       ask_level: null,
       bypassed: false,
       vessel_id: null,
+      chamber_id: null,
+      lamp_after: null,
+      press_m: null,
+      may_press_m: null,
       residence_min: null,
       rises_m_h: null,
     })),
@@ -240,4 +251,77 @@ test('lines that meet run through the point where they meet, and on from there',
   ])
   const width = (id: string) => drawing.runs.find((run) => run.id === id)?.width ?? 0
   expect(width('j:collector>s:settlement')).toBeGreaterThan(width('v:one>j:collector'))
+})
+
+test('returns come in from the left, one lane within the other, so that none crosses another', () => {
+  const bays: [string, number][] = [
+    ['one', 3000],
+    ['two', 3000],
+    ['three', 3000],
+  ]
+  const drawing = layOut(
+    loop(
+      bays,
+      ['filter'],
+      ['pump'],
+      [
+        ...bays.map(([bay]): [string, number] => [`v:${bay}>s:filter`, 100]),
+        ['s:filter>p:pump', 300],
+        ...bays.map(([bay]): [string, number] => [`p:pump>v:${bay}`, 100]),
+      ],
+    ),
+  )
+  const lanes = bays.map(([bay]) => {
+    const [, under = 0, beside = 0, into = 0] =
+      /V([\d.]+)H([\d.]+)V([\d.]+)H/
+        .exec(drawing.runs.find((run) => run.id === `p:pump>v:${bay}`)?.d ?? '')
+        ?.map(Number) ?? []
+    const box = drawing.boxes.find((one) => one.name === bay)
+    expect(beside).toBeLessThan(box?.x ?? 0)
+    expect(into).toBeGreaterThan(box?.y ?? 0)
+    expect(into).toBeLessThan((box?.y ?? 0) + (box?.height ?? 0))
+    return { under, beside }
+  })
+  // Whoever reaches higher runs further out on both sides: no lane meets another.
+  expect(lanes.map((lane) => lane.under)).toEqual([...lanes.map((lane) => lane.under)].sort((a, b) => b - a))
+  expect(lanes.map((lane) => lane.beside)).toEqual(
+    [...lanes.map((lane) => lane.beside)].sort((a, b) => a - b),
+  )
+  expect(Math.min(...lanes.map((lane) => lane.under))).toBeGreaterThan(
+    Math.max(...drawing.boxes.map((box) => box.y + box.height)),
+  )
+})
+
+test('what is fed from above stands above, so that lines forward do not cross', () => {
+  const drawing = layOut(
+    loop(
+      [
+        ['upper', 1000],
+        ['lower', 1000],
+      ],
+      ['of lower', 'of upper'],
+      [],
+      [
+        ['v:upper>s:of upper', 10],
+        ['v:lower>s:of lower', 10],
+      ],
+    ),
+  )
+  const y = (name: string) => drawing.boxes.find((box) => box.name === name)?.y ?? 0
+  expect(y('of upper')).toBeLessThan(y('of lower'))
+})
+
+test('layers are drawn in their chamber, the upper ones on top, and take no place of their own', () => {
+  const plumbing = loop([['bay', 1000]], ['settling', 'pads', 'bags', 'next'], [], [['v:bay>s:settling', 10]])
+  const layered = {
+    ...plumbing,
+    stages: plumbing.stages.map((stage) =>
+      ['pads', 'bags'].includes(stage.name) ? { ...stage, chamber_id: 'settling' } : stage,
+    ),
+  }
+  const drawing = layOut(layered)
+  const box = drawing.boxes.find((one) => one.name === 'settling')
+  expect(drawing.boxes.map((one) => one.name)).not.toContain('pads')
+  expect(box?.layers).toEqual(['bags', 'pads'])
+  expect(box?.height).toBeGreaterThan(drawing.boxes.find((one) => one.name === 'next')?.height ?? 0)
 })

@@ -10,6 +10,8 @@ export interface Box {
   height: number
   off: boolean
   bypassed: boolean
+  /** What lies in it over one another, from the top down. */
+  layers: string[]
 }
 
 export interface Run {
@@ -29,8 +31,10 @@ export interface Drawing {
 }
 
 const STEP = 132
-const ROW = 52
-const BOX = { width: 92, height: 34 }
+const GAP = 18
+export const BOX = { width: 92, height: 34 }
+export const LAYER = 16
+const LANE = 9
 const DOT = 12
 const NARROW = 52
 const MARGIN = 8
@@ -39,6 +43,9 @@ const key = (place: { kind: string; id: string }) => `${place.kind}:${place.id}`
 
 type Joined = Pick<Plumbing['lines'][number], 'id' | 'name' | 'from' | 'to' | 'flow_l_h' | 'valve_open_pct'>
 
+/** Stages with a chamber of their own; what lies in one is drawn in it. */
+const chambers = (plumbing: Plumbing) => plumbing.stages.filter((stage) => stage.chamber_id === null)
+
 /** What stands inside a vessel needs no line to take its water or to give it back. */
 function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
   const fed = new Set(plumbing.lines.map((line) => key(line.to)))
@@ -46,7 +53,7 @@ function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
     plumbing.lines.filter((line) => line.to.kind !== 'outside').map((line) => key(line.from)),
   )
   const inside = [
-    ...plumbing.stages.map((stage) => ({ ...stage, place: { kind: 'stage' as const, id: stage.id } })),
+    ...chambers(plumbing).map((stage) => ({ ...stage, place: { kind: 'stage' as const, id: stage.id } })),
     ...pumps.map((pump) => ({ ...pump, place: { kind: 'pump' as const, id: pump.id } })),
   ]
   return inside.flatMap((part): Joined[] => {
@@ -64,15 +71,36 @@ function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
   })
 }
 
+/** How far up each part should stand in its column: by what feeds it, so that lines forward do not cross. */
+function order(forward: Joined[], column: Map<string, number>): Map<string, number> {
+  const at = new Map<string, number>()
+  const columns = [...new Set(column.values())].sort((a, b) => a - b)
+  for (const one of columns) {
+    const parts = [...column].filter(([, in_]) => in_ === one).map(([part]) => part)
+    const wanted = (part: string, listed: number) => {
+      const feeding = forward
+        .filter((line) => key(line.to) === part)
+        .map((line) => at.get(key(line.from)) ?? 0)
+      return feeding.length && one > 0 ? feeding.reduce((a, b) => a + b, 0) / feeding.length : listed
+    }
+    parts
+      .map((part, listed) => ({ part, listed, wanted: wanted(part, listed) }))
+      .sort((a, b) => a.wanted - b.wanted || a.listed - b.listed)
+      .forEach(({ part }, row) => at.set(part, row))
+  }
+  return at
+}
+
 /**
  * Lays a loop out in flow order: vessels first, each further part one column past the last that feeds
- * it, parts of one column under one another, and what returns to the vessels led back underneath.
+ * it, parts of one column under one another, and what returns to the vessels led back underneath and in from
+ * the left, one lane within the other so that none crosses another.
  */
 export function layOut(plumbing: Plumbing): Drawing {
   const waterPumps = plumbing.pumps.filter((pump) => pump.kind === 'water' || pump.kind === 'airlift')
   const vessels = plumbing.vessels.map((vessel) => `vessel:${vessel.id}`)
   const parts = [
-    ...plumbing.stages.map((stage) => `stage:${stage.id}`),
+    ...chambers(plumbing).map((stage) => `stage:${stage.id}`),
     ...waterPumps.map((pump) => `pump:${pump.id}`),
     ...plumbing.junctions.map((junction) => `junction:${junction.id}`),
   ]
@@ -96,9 +124,15 @@ export function layOut(plumbing: Plumbing): Drawing {
   // A column in which lines only meet is a narrow one.
   const wide = new Set([...column].filter(([part]) => !part.startsWith('junction:')).map(([, at]) => at))
   const last = Math.max(0, ...column.values())
-  const left: number[] = [MARGIN]
+  const returning = lines.filter(
+    (line) =>
+      line.to.kind !== 'outside' &&
+      column.has(key(line.from)) &&
+      (column.get(key(line.from)) ?? 0) >= (column.get(key(line.to)) ?? 0),
+  )
+  const left: number[] = [MARGIN + (returning.length ? LANE * returning.length + 6 : 0)]
   for (let at = 0; at < last; at++) left.push((left[at] ?? 0) + (wide.has(at) ? STEP : NARROW))
-  const rows = new Map<number, number>()
+  const bottoms = new Map<number, number>()
   const largest = Math.max(1, ...plumbing.vessels.map((vessel) => vessel.volume_l))
   const boxes = new Map<string, Box>()
   const place = (
@@ -108,20 +142,23 @@ export function layOut(plumbing: Plumbing): Drawing {
     off: boolean,
     width: number,
     bypassed = false,
+    layers: string[] = [],
   ) => {
     const at = column.get(part) ?? 0
-    const row = rows.get(at) ?? 0
-    rows.set(at, row + 1)
+    const top = bottoms.get(at) ?? MARGIN
+    const height = BOX.height + LAYER * layers.length
+    bottoms.set(at, top + height + GAP)
     boxes.set(part, {
       key: part,
       name,
       kind,
       x: left[at] ?? MARGIN,
-      y: MARGIN + row * ROW + (kind === 'junction' ? (BOX.height - DOT) / 2 : 0),
+      y: top + (kind === 'junction' ? (BOX.height - DOT) / 2 : 0),
       width,
-      height: kind === 'junction' ? DOT : BOX.height,
+      height: kind === 'junction' ? DOT : height,
       off,
       bypassed,
+      layers,
     })
   }
   for (const vessel of plumbing.vessels)
@@ -132,7 +169,10 @@ export function layOut(plumbing: Plumbing): Drawing {
       vessel.shut_off,
       Math.max(56, BOX.width * Math.sqrt(vessel.volume_l / largest)),
     )
-  for (const stage of plumbing.stages)
+  const above = order(forward, column)
+  for (const stage of [...chambers(plumbing)].sort(
+    (a, b) => (above.get(`stage:${a.id}`) ?? 0) - (above.get(`stage:${b.id}`) ?? 0),
+  ))
     place(
       `stage:${stage.id}`,
       stage.name,
@@ -140,8 +180,15 @@ export function layOut(plumbing: Plumbing): Drawing {
       plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1,
       BOX.width,
       stage.bypassed,
+      plumbing.stages
+        .filter((layer) => layer.chamber_id === stage.id)
+        .map((layer) => layer.name)
+        .reverse(),
     )
-  for (const pump of waterPumps) place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
+  for (const pump of [...waterPumps].sort(
+    (a, b) => (above.get(`pump:${a.id}`) ?? 0) - (above.get(`pump:${b.id}`) ?? 0),
+  ))
+    place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
   for (const junction of plumbing.junctions)
     place(`junction:${junction.id}`, junction.name, 'junction', false, DOT)
   // It stands at the height of what it collects, or feeds.
@@ -161,10 +208,15 @@ export function layOut(plumbing: Plumbing): Drawing {
       dot.y = forwards.reduce((sum, box) => sum + box.y + box.height / 2, 0) / forwards.length - DOT / 2
   }
 
-  const deepest = Math.max(1, ...rows.values())
   const strongest = Math.max(1, ...lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
-  const floor = MARGIN + deepest * ROW
-  let returns = 0
+  const floor = Math.max(MARGIN + BOX.height + GAP, ...bottoms.values())
+  // The return to the topmost vessel runs outermost.
+  const lanes = new Map(
+    [...returning]
+      .sort((a, b) => (boxes.get(key(a.to))?.y ?? 0) - (boxes.get(key(b.to))?.y ?? 0))
+      .map((line, lane) => [line.id, lane]),
+  )
+  const sides = new Map<string, number>()
   const twins = new Map<string, number>()
   const runs = lines.flatMap((line): Run[] => {
     const from = boxes.get(key(line.from))
@@ -179,7 +231,7 @@ export function layOut(plumbing: Plumbing): Drawing {
     const [x1, y1] = [from.x + from.width, from.y + from.height / 2]
     if (!to) return [{ ...base, back: false, d: `M${from.x + from.width / 2} ${from.y + from.height}v12` }]
     const [x2, y2] = [to.x, to.y + to.height / 2]
-    if (x2 > x1) {
+    if (!lanes.has(line.id)) {
       // Lines between the same two parts run side by side.
       const pair = `${key(line.from)} ${key(line.to)}`
       const twin = twins.get(pair) ?? 0
@@ -194,15 +246,20 @@ export function layOut(plumbing: Plumbing): Drawing {
         },
       ]
     }
-    const under = floor + 4 + 9 * returns++
-    const into = to.x + 14 + 10 * (returns % 5)
-    return [{ ...base, back: true, d: `M${x1} ${y1}h10V${under}H${into}V${to.y + to.height}` }]
+    const lane = lanes.get(line.id) ?? 0
+    const under = floor + 4 + LANE * (lanes.size - 1 - lane)
+    const beside = to.kind === 'vessel' ? MARGIN + LANE * lane : to.x - 8
+    // What comes to one vessel by several returns comes in side by side.
+    const side = sides.get(to.key) ?? 0
+    sides.set(to.key, side + 1)
+    const into = Math.min(to.y + to.height - 4, to.y + 8 + LANE * side)
+    return [{ ...base, back: true, d: `M${x1} ${y1}h10V${under}H${beside}V${into}H${to.x}` }]
   })
 
   return {
     boxes: [...boxes.values()],
     runs,
     width: (left[last] ?? MARGIN) + (wide.has(last) ? BOX.width : DOT) + 30,
-    height: floor + 10 + 9 * returns,
+    height: floor + 10 + LANE * lanes.size,
   }
 }

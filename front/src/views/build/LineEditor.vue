@@ -31,6 +31,7 @@ const part = usePart(
     fall_mm: '',
     mouth_mm: '',
     three_way_id: '',
+    cost: '',
   }),
   () => props.system.build.lines,
   (line) =>
@@ -55,15 +56,15 @@ const fittings = ref<Record<string, string>[]>([])
 
 const ends = computed(() => [
   ...props.system.build.vessels.map((v) => ({ value: `vessel:${v.id}`, label: v.name })),
-  ...props.system.build.stages.map((s) => ({ value: `stage:${s.id}`, label: s.name })),
+  ...props.system.build.stages
+    .filter((s) => s.chamber_id === null)
+    .map((s) => ({ value: `stage:${s.id}`, label: s.name })),
   ...props.system.build.pumps
     .filter((p) => p.kind === 'water' || p.kind === 'airlift')
     .map((p) => ({ value: `pump:${p.id}`, label: p.name })),
   ...props.system.build.junctions.map((j) => ({ value: `junction:${j.id}`, label: j.name })),
 ])
-const bays = computed(() =>
-  props.system.build.vessels.filter((v) => v.kind !== 'sump' && v.kind !== 'chamber'),
-)
+const bays = computed(() => props.system.build.vessels.filter((v) => v.holds_fish))
 /** A new line can be drawn from every bay, or to every bay, at once. */
 const each = computed(() =>
   part.fresh.value && bays.value.length > 1
@@ -198,6 +199,7 @@ const fields = computed<PartField[]>(() => [
         },
       ]
     : []),
+  { key: 'cost', label: 'Cost', more: true, hint: 'if you want it counted' },
   ...(neighbours.value.length
     ? [
         {

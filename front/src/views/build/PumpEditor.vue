@@ -33,6 +33,7 @@ const part = usePart(
     diffuser: '',
     depth_m: '',
     above_mm: '',
+    cost: '',
     ...joinsFrom(props.system),
   }),
   () => props.system.build.pumps,
@@ -113,6 +114,7 @@ const fields = computed<PartField[]>(() => [
   ...(form.kind === 'water' && part.fresh.value ? joinFields(props.system, form.fed_from) : []),
   { key: 'power_w', label: 'Power', unit: 'W' },
   { key: 'circuit', label: 'Electrical circuit', words: true },
+  { key: 'cost', label: 'Cost', more: true, hint: 'if you want it counted' },
   ...(form.kind === 'heater'
     ? []
     : [

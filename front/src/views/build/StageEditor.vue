@@ -39,6 +39,14 @@ const part = usePart(
     water_l: '',
     plan_m2: '',
     cleaned_on: '',
+    chamber_id: '',
+    under_pressure: 'no',
+    may_press_m: '',
+    cost: '',
+    own_pump: 'no',
+    pump_l_h: '',
+    pump_lift_m: '',
+    pump_w: '',
     ...joinsFrom(props.system),
   }),
   () => props.system.build.stages,
@@ -50,6 +58,8 @@ const part = usePart(
       bypassed: stage.bypassed ? 'yes' : 'no',
       fed: stage.fed ?? '',
       vessel_id: stage.vessel_id ?? '',
+      chamber_id: stage.chamber_id ?? '',
+      under_pressure: stage.under_pressure ? 'yes' : 'no',
     }),
     began: stage.since === null ? 'unknown' : 'since',
     medium: stage.area_m2_m3 === null ? stage.medium : OWN,
@@ -64,6 +74,23 @@ watch(kind, (now, before) => {
   if (!form.name || form.name === before?.name) form.name = now.name
   if (!form.medium || form.medium === before?.usual_medium) form.medium = now.usual_medium ?? ''
 })
+/** Chambers that something can lie in, over what is there already. */
+const chambers = computed(() =>
+  props.system.build.stages
+    .filter((s) => s.chamber_id === null && s.kind !== 'uv' && s.id !== open.value)
+    .map((s) => ({ value: s.id, label: s.name })),
+)
+/** What lies in another's chamber has its water, its level and its lines. */
+const layer = computed(() => Boolean(form.chamber_id))
+/** What common practice puts in its place, with both figures. */
+function instead(medium: Vocabulary['media'][number]): string {
+  const other = props.words.media.find((row) => row.id === medium.instead)
+  if (!other) return ''
+  const surface = (m2: number) => `${m2 / 10} m²`
+  return `100 L of it have ${surface(medium.area_m2_m3)}; 100 L of ${other.name.toLowerCase()} have ${surface(
+    other.area_m2_m3,
+  )} and come out to be washed.`
+}
 const medium = computed(() => props.words.media.find((m) => m.id === form.medium))
 const fields = computed<PartField[]>(() => [
   { key: 'name', label: 'Name', words: true },
@@ -82,22 +109,43 @@ const fields = computed<PartField[]>(() => [
             { value: OWN, label: 'Another medium, by its surface' },
           ],
           hint: medium.value
-            ? (medium.value.remark ??
-              `Makers give ${medium.value.low_m2_m3} to ${medium.value.high_m2_m3} m²/m³`)
+            ? [
+                medium.value.remark ??
+                  `Makers give ${medium.value.low_m2_m3} to ${medium.value.high_m2_m3} m²/m³`,
+                instead(medium.value),
+              ]
+                .filter(Boolean)
+                .join(' ')
             : undefined,
         },
         ...(form.medium === OWN ? [{ key: 'area_m2_m3', label: 'Surface area', unit: 'm²/m³' }] : []),
         { key: 'media_l', label: 'Bulk volume of medium', unit: 'L' },
       ]
     : []),
-  {
-    key: 'flow_l_h',
-    label: 'Flow through it',
-    unit: 'L/h',
-    hint: 'empty: what the loop gives it',
-    more: !part.fresh.value && !form.flow_l_h,
-  },
-  ...(part.fresh.value ? joinFields(props.system, form.fed_from) : []),
+  ...(chambers.value.length && form.kind !== 'uv'
+    ? [
+        {
+          key: 'chamber_id',
+          label: 'Lies in',
+          choices: [{ value: '', label: 'a chamber of its own' }, ...chambers.value],
+          hint: layer.value ? 'over what lies there; the same water passes both' : undefined,
+        },
+      ]
+    : []),
+  ...(layer.value
+    ? []
+    : [
+        {
+          key: 'flow_l_h',
+          label: 'Flow through it',
+          unit: 'L/h',
+          hint: 'empty: what the loop gives it',
+          more: !part.fresh.value && !form.flow_l_h,
+        },
+      ]),
+  ...(part.fresh.value && !layer.value && form.own_pump !== 'yes'
+    ? joinFields(props.system, form.fed_from)
+    : []),
   ...(form.kind === 'uv'
     ? [
         { key: 'lamp_w', label: 'Lamp', unit: 'W' },
@@ -131,8 +179,49 @@ const fields = computed<PartField[]>(() => [
       ]
     : []),
   { key: 'loss_mm', label: 'Head loss at this flow', unit: 'mm', hint: 'empty is 20' },
-  { key: 'rim_mm', label: 'Rim above the water', unit: 'mm', hint: 'of an open chamber' },
-  { key: 'may_drop_mm', label: 'Level may drop', unit: 'mm', hint: 'before the pump draws air' },
+  ...(kind.value?.nitrifies
+    ? [
+        {
+          key: 'began',
+          label: 'Media in use since',
+          choices: [
+            { value: '', label: 'choose' },
+            { value: 'today', label: 'new today' },
+            { value: 'since', label: 'running since' },
+            { value: 'unknown', label: 'not known' },
+          ],
+          hint: 'what lives in it follows from that',
+        },
+        ...(form.began === 'since' ? [{ key: 'since', label: 'since the', day: true }] : []),
+      ]
+    : []),
+  ...(layer.value ? [] : ofItsOwn.value),
+  { key: 'cost', label: 'Cost', more: true, hint: 'if you want it counted' },
+])
+/** What only a stage with a chamber of its own has. */
+const ofItsOwn = computed<PartField[]>(() => [
+  ...(form.under_pressure === 'yes'
+    ? [
+        {
+          key: 'may_press_m',
+          label: 'Made for a pressure of',
+          unit: 'm',
+          hint: 'of water: 1 bar is 10.2 m',
+        },
+      ]
+    : [
+        { key: 'rim_mm', label: 'Rim above the water', unit: 'mm', hint: 'of an open chamber' },
+        { key: 'may_drop_mm', label: 'Level may drop', unit: 'mm', hint: 'before the pump draws air' },
+      ]),
+  {
+    key: 'under_pressure',
+    label: 'Top',
+    choices: [
+      { value: 'no', label: 'open' },
+      { value: 'yes', label: 'closed, under pressure' },
+    ],
+    more: form.kind !== 'bead_vessel',
+  },
   { key: 'branch', label: 'Branch', words: true, hint: 'neighbours in different branches run side by side' },
   {
     key: 'bypassable',
@@ -174,30 +263,38 @@ const fields = computed<PartField[]>(() => [
       { value: '', label: 'no vessel: its own chamber' },
       ...props.system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
     ],
-    more: true,
+    more: !part.fresh.value,
   },
-  ...(kind.value?.nitrifies
+  ...(part.fresh.value && form.vessel_id
     ? [
         {
-          key: 'began',
-          label: 'Media in use since',
+          key: 'own_pump',
+          label: 'A pump in it',
           choices: [
-            { value: '', label: 'choose' },
-            { value: 'today', label: 'new today' },
-            { value: 'since', label: 'running since' },
-            { value: 'unknown', label: 'not known' },
+            { value: 'no', label: 'none of its own' },
+            { value: 'yes', label: 'its own, described with it' },
           ],
-          hint: 'what lives in it follows from that',
         },
-        ...(form.began === 'since' ? [{ key: 'since', label: 'since the', day: true }] : []),
+        ...(form.own_pump === 'yes'
+          ? [
+              { key: 'pump_l_h', label: 'The pump moves at most', unit: 'L/h' },
+              {
+                key: 'pump_lift_m',
+                label: 'and lifts at most',
+                unit: 'm',
+                hint: 'its curve between the two is assumed',
+              },
+              { key: 'pump_w', label: 'Power', unit: 'W' },
+            ]
+          : []),
       ]
     : []),
-  { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'for the contact time' },
+  { key: 'water_l', label: 'Water in it', unit: 'L', more: true, hint: 'counts in the volume of the loop' },
   {
     key: 'plan_m2',
     label: 'Area seen from above',
     unit: 'm²',
-    more: true,
+    more: form.kind !== 'upflow',
     hint: 'for how fast the water rises in it',
   },
 ])
@@ -215,13 +312,14 @@ function save(): void {
 }
 
 const line = (stage: Stage) => {
+  const within = props.system.build.stages.find((one) => one.id === stage.chamber_id)?.name
   const name = props.words.media.find((m) => m.id === stage.medium)?.name
   const filled =
     stage.media_l > 0
       ? `${whole(stage.media_l, 'L')} ${name ? name.toLowerCase() : `of ${stage.area_m2_m3} m²/m³`}, `
       : ''
   const kind = props.words.stage_kinds.find((k) => k.id === stage.kind)?.name.toLowerCase()
-  return `${kind}, ${filled}${whole(stage.flow_l_h, 'L/h')}`
+  return `${kind}, ${filled}${within ? `lies in ${within}` : whole(stage.flow_l_h, 'L/h')}`
 }
 </script>
 

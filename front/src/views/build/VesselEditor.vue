@@ -45,6 +45,7 @@ const part = usePart(
     silt_m2: '',
     plants_m2: '',
     invertebrates: 'no',
+    cost: '',
   }),
   () => props.system.build.vessels,
   (vessel) =>
@@ -167,6 +168,7 @@ const fields = computed<PartField[]>(() => [
     more: true,
     hint: 'some treatments kill them',
   },
+  { key: 'cost', label: 'Cost', more: true, hint: 'if you want it counted' },
 ])
 
 /** Only what belongs to the chosen shape is sent; the rest stays typed, should the shape change back. */
@@ -215,6 +217,7 @@ function save(): void {
     silt_m2: form.silt_m2,
     plants_m2: form.plants_m2,
     invertebrates: form.invertebrates,
+    cost: form.cost,
     ...(part.fresh.value ? { alike: form.alike, measured: form.measured } : {}),
     ...measures.value,
   })

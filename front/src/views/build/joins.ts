@@ -4,7 +4,9 @@ import type { PartField } from '@/parts/editor/PartForm.vue'
 /** Where a line can begin, as it is written. */
 const begins = (system: System) => [
   ...system.build.vessels.map((v) => ({ value: `vessel:${v.id}`, label: v.name })),
-  ...system.build.stages.map((s) => ({ value: `stage:${s.id}`, label: s.name })),
+  ...system.build.stages
+    .filter((s) => s.chamber_id === null)
+    .map((s) => ({ value: `stage:${s.id}`, label: s.name })),
   ...system.build.junctions.map((j) => ({ value: `junction:${j.id}`, label: j.name })),
 ]
 
@@ -13,7 +15,7 @@ export function joinsFrom(system: System): { fed_from: string; join_bore_mm: str
   const led = new Set(system.build.lines.filter((line) => line.to !== 'outside').map((line) => line.from))
   const open = [
     ...system.build.junctions.map((j) => `junction:${j.id}`),
-    ...system.build.stages.map((s) => `stage:${s.id}`),
+    ...system.build.stages.filter((s) => s.chamber_id === null).map((s) => `stage:${s.id}`),
   ]
     .filter((place) => !led.has(place))
     .pop()

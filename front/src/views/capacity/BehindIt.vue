@@ -49,6 +49,11 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
       If <b>{{ weakest.name }}</b> fails, dawn would stand at
       {{ number(weakest.do_dawn_without_mg_l, 2) }} mg/L.
     </p>
+    <p v-for="bed in filter.oxygen.diverted" :key="bed.outlet">
+      While all {{ number(bed.air_l_min, 3) }} L/min of air are led to <b>{{ bed.to }}</b> the fish lose
+      {{ number(bed.fish_l_min, 3) }} L/min of it: oxygen stands at {{ number(bed.after_mg_l, 2) }} mg/L after
+      half an hour by day, and settles at <FigureButton :figure="bed.settles" />.
+    </p>
     <p v-for="one in filter.oxygen.says" :key="one.code" class="caution">{{ one.text }}</p>
     <div
       v-if="filter.oxygen.devices.length"
@@ -103,10 +108,11 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
             <th class="num">Medium, {{ symbolOf('L') }}</th>
             <th class="num">Flow, {{ symbolOf('L/h') }}</th>
             <th class="num">Air in it, L/min</th>
+            <th class="num">Room, m²</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in filter.size.rows" :key="row.kind">
+          <tr v-for="row in filter.size.rows" :key="row.kind + row.medium">
             <td>
               <b>{{ kind(row.kind) }}</b> <span class="soft">of {{ medium(row.medium).toLowerCase() }}</span>
             </td>
@@ -115,11 +121,47 @@ const kind = (id: string) => props.words?.stage_kinds.find((row) => row.id === i
             </td>
             <td class="num">{{ number(valueOf(row.flow_l_h, 'L/h'), 2) }}</td>
             <td class="num">{{ number(row.air_l_min, 2) }}</td>
+            <td class="num">{{ number(row.room_m2, 2) }}</td>
           </tr>
         </tbody>
       </table>
     </div>
     <p v-for="rule in filter.size.rules" :key="rule" class="soft small rule">{{ rule }}</p>
+  </section>
+
+  <section v-if="filter.floor.length" class="part" aria-label="Floor">
+    <h2>Bare floor, stones or gravel</h2>
+    <div class="scroll" tabindex="0" role="region" aria-label="Bare floor, stones or gravel">
+      <table>
+        <thead>
+          <tr>
+            <th>Floor</th>
+            <th class="num">Surface, m²</th>
+            <th class="num">Takes, grown, g N/d</th>
+            <th class="num">Keeps of the dirt, g/d</th>
+            <th class="num">Oxygen it then takes, g/d</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in filter.floor" :key="row.id">
+            <td>
+              <b>{{ row.name }}</b><span v-if="row.followed" class="small"> followed here</span> <br /><span
+                class="soft small"
+                >{{ row.says }}</span
+              >
+            </td>
+            <td class="num">{{ number(row.surface_m2, 2) }}</td>
+            <td class="num">{{ number(row.takes_g_d, 2) }}</td>
+            <td class="num">{{ number(row.keeps_g_d, 2) }}</td>
+            <td class="num">{{ number(row.o2_g_d, 2) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p class="soft small rule">
+      Stones that lie there count in Capacity once their surface is entered with the vessel. All of it by
+      estimate.
+    </p>
   </section>
 
   <section class="part" aria-label="Without a filter">

@@ -5,12 +5,14 @@ import { answer, api } from '@/api/client'
 import { refreshSystem, usePlumbing, useSession } from '@/api/queries'
 import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
+import AirTable from './AirTable.vue'
 import ProofOf from './ProofOf.vue'
 import LoopStrip from '@/parts/loop/LoopStrip.vue'
 import { figures } from '@/units/number'
 import PlumbingWhatIf from './PlumbingWhatIf.vue'
 import { proof } from './proof'
 import ShutOffs from './ShutOffs.vue'
+import VesselPlans from './VesselPlans.vue'
 import { quantity, symbolOf, whole, wholeNumber } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
@@ -37,12 +39,6 @@ const name = (place: { kind: string; id: string }) => {
 const wastes = computed(() => plumbing.data.value?.lines.some((line) => line.flush) ?? false)
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
-const differ = computed(
-  () =>
-    plumbing.data.value?.stages.some(
-      (stage) => stage.flow_l_h !== null && litres(stage.flow_l_h) !== litres(stage.reckoned_l_h),
-    ) ?? false,
-)
 const adopt = useMutation({
   mutationFn: () =>
     answer(() =>
@@ -54,6 +50,7 @@ const stays = computed(
   () => plumbing.data.value?.stages.some((stage) => stage.residence_min !== null) ?? false,
 )
 const rises = computed(() => plumbing.data.value?.stages.some((stage) => stage.rises_m_h !== null) ?? false)
+const pressed = computed(() => plumbing.data.value?.stages.some((stage) => stage.press_m !== null) ?? false)
 const lamps = computed(() => plumbing.data.value?.stages.some((stage) => stage.uv !== null) ?? false)
 const worse = computed(() =>
   [...(plumbing.data.value?.cautions ?? [])].sort(
@@ -92,6 +89,9 @@ const worse = computed(() =>
         <dd>
           <b>{{ wholeNumber(plumbing.data.value.circulation_l_h, 'L/h') }}</b>
           <span class="soft small">{{ symbolOf('L/h') }}</span>
+          <template v-if="plumbing.data.value.circulation">
+            · <FigureButton :figure="plumbing.data.value.circulation"
+          /></template>
         </dd>
       </div>
       <div>
@@ -136,13 +136,17 @@ const worse = computed(() =>
               <th class="num">Spare before air, mm</th>
               <th v-if="stays" class="num">Contact time, min</th>
               <th v-if="rises" class="num">Upflow, m/h</th>
+              <th v-if="pressed" class="num">Pressure, m of water</th>
               <th v-if="lamps" class="num">UV, mJ/cm²</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="stage in plumbing.data.value.stages" :key="stage.id">
-              <td>
+              <td :class="{ layer: stage.chamber_id !== null }">
                 <b>{{ stage.name }}</b><span v-if="stage.bypassed" class="fault"> bypassed</span>
+                <span v-if="stage.lamp_after !== null" class="soft small">
+                  {{ stage.lamp_after ? 'after' : 'before' }} the biofilter</span
+                >
               </td>
               <td class="num">
                 <ProofOf
@@ -176,12 +180,18 @@ const worse = computed(() =>
               <td class="num">{{ litres(stage.spare_mm) }}</td>
               <td v-if="stays" class="num">{{ number(stage.residence_min, 2) }}</td>
               <td v-if="rises" class="num">{{ number(stage.rises_m_h, 2) }}</td>
+              <td v-if="pressed" class="num">
+                {{ number(stage.press_m, 2)
+                }}<span v-if="stage.may_press_m !== null" class="soft">
+                  of {{ number(stage.may_press_m, 2) }}</span
+                >
+              </td>
               <td v-if="lamps" class="num"><FigureButton v-if="stage.uv" :figure="stage.uv" bare /></td>
             </tr>
           </tbody>
         </table>
       </div>
-      <p v-if="differ" class="adopt">
+      <p v-if="plumbing.data.value.flows_differ" class="adopt">
         Capacity uses other flows than the loop gives.
         <button
           v-if="writes"
@@ -196,6 +206,7 @@ const worse = computed(() =>
       </p>
     </section>
 
+    <VesselPlans :plumbing="plumbing.data.value" :system="system" />
     <ShutOffs :plumbing="plumbing.data.value" :slug="system.slug" :writes="writes" />
 
     <section v-if="plumbing.data.value.lines.length" class="part" aria-label="Lines">
@@ -289,6 +300,7 @@ const worse = computed(() =>
         </table>
       </div>
     </section>
+    <AirTable :air="plumbing.data.value.air" />
     <PlumbingWhatIf
       v-if="plumbing.data.value.lines.length"
       :plumbing="plumbing.data.value"
@@ -322,6 +334,10 @@ const worse = computed(() =>
   border-left-color: var(--rust);
   color: var(--rust-ink);
   font-weight: 700;
+}
+
+.layer {
+  padding-left: 1.25rem;
 }
 
 .adopt {

@@ -9,9 +9,7 @@ import StateMark from '@/parts/StateMark.vue'
 import { symbolOf, whole, wholeNumber } from '@/units/chosen'
 
 const props = defineProps<{ plumbing: Plumbing; slug: string; writes: boolean }>()
-const homes = computed(() =>
-  props.plumbing.vessels.filter((vessel) => !['sump', 'chamber'].includes(vessel.kind)),
-)
+const homes = computed(() => props.plumbing.vessels.filter((vessel) => vessel.holds_fish))
 const off = (id: string) => props.plumbing.shut_off.find((row) => row.vessel_id === id)
 const millimetres = (value: number) =>
   new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 }).format(value)

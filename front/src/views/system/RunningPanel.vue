@@ -17,19 +17,22 @@ const KINDS = {
   heater: 'heater',
   lamp: 'UV lamp',
   valve: 'valve',
+  outlet: 'outlet of air',
 } as const
 const SAID = { on: 'on', off: 'off', alternate: 'alternate days', lent: 'lent' } as const
 const SHUT = { on: 'open', off: 'shut', alternate: 'alternate days', lent: 'lent' } as const
+const turned = (kind: keyof typeof KINDS) => kind === 'valve' || kind === 'outlet'
 const said = (kind: keyof typeof KINDS, state: keyof typeof SAID) =>
-  kind === 'valve' ? SHUT[state] : SAID[state]
+  turned(kind) ? SHUT[state] : SAID[state]
 /** A valve that was shut by somebody stands among what runs; the others wait behind a press. */
 const seen = ref(false)
 const things = computed(() => [
   ...(running.data.value?.things ?? []),
+  ...(running.data.value?.outlets ?? []),
   ...(running.data.value?.valves ?? []).filter((valve) => seen.value || valve.state === 'off'),
 ])
 const others = (kind: keyof typeof KINDS, state: keyof typeof SAID) =>
-  (kind === 'valve'
+  (turned(kind)
     ? (['on', 'off'] as const)
     : kind === 'lamp'
       ? (['on', 'off', 'alternate'] as const)
@@ -102,7 +105,7 @@ const undo = useSend(
             type="button"
             class="link-button small"
             :aria-label="
-              thing.kind === 'valve' ? `${thing.name} ${SHUT[state]}` : `Switch ${thing.name} ${SAID[state]}`
+              turned(thing.kind) ? `${thing.name} ${SHUT[state]}` : `Switch ${thing.name} ${SAID[state]}`
             "
             :aria-expanded="state === 'lent' ? lending === thing.id : undefined"
             @click="

@@ -10,6 +10,12 @@ const route = useRoute()
 const slug = computed(() => String(route.params.system))
 const system = useSystem(slug)
 const group = computed(() => groupOf(route.name))
+/** A build that is only planned has a place, and nothing else. */
+const PLANNED = ['plumbing', 'build']
+const planned = computed(() => Boolean(system.data.value?.plan_of))
+const shown = computed(() =>
+  GROUPS.filter((one) => !planned.value || one.pages.some((page) => PLANNED.includes(page.name))),
+)
 /** Where one was last in each group: a press on its name leads back there. */
 const last = ref<Record<string, string>>({})
 watch(
@@ -27,13 +33,20 @@ watch(
     <template v-if="system.data.value">
       <div class="page-head no-print">
         <h1>{{ system.data.value.name }}</h1>
+        <span v-if="system.data.value.plan_of" class="soft"
+          >planned beside
+          <RouterLink :to="{ name: 'build', params: { system: system.data.value.plan_of.slug } }">{{
+            system.data.value.plan_of.name
+          }}</RouterLink>; nothing is booked here</span
+        >
         <StateMark
+          v-else
           :state="system.data.value.asleep ? null : system.data.value.water.state"
           :asleep="system.data.value.asleep !== null"
         />
         <nav class="ways" aria-label="Pages of this system">
           <ul class="tabs groups">
-            <li v-for="one in GROUPS" :key="one.label">
+            <li v-for="one in shown" :key="one.label">
               <RouterLink
                 :to="{ name: last[one.label] ?? one.pages[0].name, params: { system: slug } }"
                 :class="{ here: one === group }"
@@ -42,7 +55,10 @@ watch(
             </li>
           </ul>
           <ul v-if="group && group.pages.length > 1" class="tabs pages">
-            <li v-for="one in group.pages" :key="one.name">
+            <li
+              v-for="one in group.pages.filter((page) => !planned || PLANNED.includes(page.name))"
+              :key="one.name"
+            >
               <RouterLink
                 :to="{ name: one.name, params: { system: slug } }"
                 :class="{ here: route.name === one.name }"
