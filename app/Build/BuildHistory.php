@@ -36,7 +36,7 @@ final readonly class BuildHistory
     /**
      * Stands in the transaction of the change.
      *
-     * @param  array<string, array<string, array<string, mixed>>>  $before  as `BuildRows::of` gave it
+     * @param  array<string, array<string, array<string, mixed>>>  $before  columns of each, of `BuildRows`
      */
     public static function keep(System $system, ?User $user, array $before): void
     {

@@ -23,7 +23,7 @@ final readonly class BuildRows
 
     private const NO_CHANGE = ['updated_at' => 0, 'created_at' => 0];
 
-    /** @return array<string, array<string, array<string, mixed>>> columns by table and id */
+    /** @return array<string, array<string, array<string, mixed>>> columns of each by table and id */
     public static function of(System $system): array
     {
         $queries = array_map(
@@ -44,7 +44,7 @@ final readonly class BuildRows
     }
 
     /**
-     * @param  array<string, array<string, array<string, mixed>>>  $before
+     * @param  array<string, array<string, array<string, mixed>>>  $before  columns of each
      * @param  array<string, array<string, array<string, mixed>>>  $after
      * @return list<ChangedPart> of what was changed only the columns that differ, of the rest the whole row
      */
@@ -73,7 +73,7 @@ final readonly class BuildRows
         return $parts;
     }
 
-    /** @param  array<string, mixed>  $columns  the whole row */
+    /** @param  array<string, mixed>  $columns  columns of the whole row */
     public static function insert(string $table, array $columns): void
     {
         $own = self::OWN_KIND[$table] ?? null;
@@ -86,7 +86,7 @@ final readonly class BuildRows
     /**
      * What a row refers to in its own table, once all of them are there.
      *
-     * @param  array<string, mixed>  $columns  the whole row
+     * @param  array<string, mixed>  $columns  columns of the whole row
      */
     public static function refer(string $table, string $id, array $columns): void
     {
@@ -96,7 +96,7 @@ final readonly class BuildRows
         }
     }
 
-    /** @param  array<string, mixed>  $columns */
+    /** @param  array<string, mixed>  $columns  columns of it that change */
     public static function update(string $table, string $id, array $columns): void
     {
         $names = implode(', ', array_map(static fn(string $key): string => "\"{$key}\"", array_keys($columns)));

@@ -58,7 +58,7 @@ final readonly class OwnPump
     }
 
     /**
-     * @param  array<string, mixed>  $pump  columns
+     * @param  array<string, mixed>  $pump  columns of it
      *
      * Stands in the transaction that keeps its stage.
      */

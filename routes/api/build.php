@@ -7,6 +7,7 @@ use App\Build\PlumbingController;
 use App\Http\ClientKey;
 use App\Http\Writing;
 use App\Models\AirOutlet;
+use App\Models\BuildChange;
 use App\Models\Junction;
 use App\Models\Line;
 use App\Models\Pump;
@@ -45,7 +46,9 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/outlets/{id}', [BuildController::class, 'putOutlet'])
             ->whereUlid('id')
             ->middleware(ClientKey::of(AirOutlet::class));
-        Route::post('systems/{system}/build-changes/{id}/undo', [BuildController::class, 'undo'])->whereUlid('id');
+        Route::post('systems/{system}/build-changes/{id}/undo', [BuildController::class, 'undo'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(BuildChange::class));
         Route::put('systems/{system}/{kind}/{id}/retired', [BuildController::class, 'retire'])
             ->where('kind', 'vessels|stages|pumps')
             ->whereUlid('id');

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
-use App\Capacity\FilterInputs;
+use App\Capacity\Aerators;
 use App\Models\FeedFigure;
 use App\Models\FishGroup;
 use App\Models\Line;
@@ -144,11 +144,7 @@ final class RunningTest extends TestCase
             ->assertOk()
             ->assertJsonPath('borrowed.0.from_slug', 'long-vat')
             ->assertJsonPath('borrowed.0.circulates', false);
-        $devices = static fn(System $system): array => array_column(
-            app(FilterInputs::class)->devices($system->refresh()),
-            'on',
-            'name',
-        );
+        $devices = static fn(System $system): array => array_column(Aerators::of($system->refresh()), 'on', 'name');
         self::assertSame('yes', $devices($other)['Stones']);
         self::assertSame('no', $devices($this->system)['Stones']);
         $this->deleteJson("/api/systems/long-vat/switchings/{$id}")->assertOk();

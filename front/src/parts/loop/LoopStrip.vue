@@ -1,13 +1,21 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import type { Plumbing } from '@/api/types'
 import { BOX, LAYER, layOut } from './loopLayout'
 
 const props = defineProps<{ plumbing: Plumbing; slug: string; share?: Record<string, number> }>()
 
-const drawing = computed(() => layOut(props.plumbing))
+/** A phone held upright: the water goes down the page. */
+const narrow = useMediaQuery('(max-width: 600px)')
+const ROOM = 356
+const drawing = computed(() => layOut(props.plumbing, narrow.value ? ROOM : undefined))
 const filled = (key: string) => Math.min(1, Math.max(0, props.share?.[key.split(':')[1] ?? ''] ?? 0))
-const short = (name: string) => (name.length > 14 ? `${name.slice(0, 13)}…` : name)
+/** As much of a name as its box holds. */
+const short = (name: string, width: number) => {
+  const most = Math.floor(width / 6.6)
+  return name.length > most ? `${name.slice(0, most - 1)}…` : name
+}
 /** What is not as it usually runs is named in its box. */
 const stands = (box: { kind: string; bypassed: boolean; off: boolean }) => {
   if (box.bypassed) return 'bypassed'
@@ -95,14 +103,14 @@ const stands = (box: { kind: string; bypassed: boolean; off: boolean }) => {
             <template v-for="(layer, i) in box.layers" :key="layer">
               <path :d="`M${box.x} ${box.y + LAYER * (i + 1)}h${box.width}`" class="between" />
               <text class="layer" :x="box.x + box.width / 2" :y="box.y + LAYER * i + 12">
-                {{ short(layer) }}
+                {{ short(layer, 1.15 * box.width) }}
               </text>
             </template>
             <text
               :x="box.x + box.width / 2"
               :y="box.y + box.height - BOX.height / 2 + (stands(box) ? -1 : 4.5)"
             >
-              {{ short(box.name) }}
+              {{ short(box.name, box.width) }}
             </text>
             <text v-if="stands(box)" class="stands" :x="box.x + box.width / 2" :y="box.y + box.height - 4">
               {{ stands(box) }}

@@ -272,10 +272,12 @@ test('returns come in from the left, one lane within the other, so that none cro
     ),
   )
   const lanes = bays.map(([bay]) => {
-    const [, under = 0, beside = 0, into = 0] =
-      /V([\d.]+)H([\d.]+)V([\d.]+)H/
-        .exec(drawing.runs.find((run) => run.id === `p:pump>v:${bay}`)?.d ?? '')
-        ?.map(Number) ?? []
+    const way = drawing.runs.find((run) => run.id === `p:pump>v:${bay}`)?.d ?? ''
+    const stops = way
+      .slice(1)
+      .split('L')
+      .map((stop) => stop.split(' ').map(Number))
+    const [under = 0, beside = 0, into = 0] = [stops[3]?.[1], stops[3]?.[0], stops[5]?.[1]]
     const box = drawing.boxes.find((one) => one.name === bay)
     expect(beside).toBeLessThan(box?.x ?? 0)
     expect(into).toBeGreaterThan(box?.y ?? 0)
@@ -324,4 +326,29 @@ test('layers are drawn in their chamber, the upper ones on top, and take no plac
   expect(drawing.boxes.map((one) => one.name)).not.toContain('pads')
   expect(box?.layers).toEqual(['bags', 'pads'])
   expect(box?.height).toBeGreaterThan(drawing.boxes.find((one) => one.name === 'next')?.height ?? 0)
+})
+
+test('on a narrow page the water goes down it, each column a row, and nothing stands wider than the page', () => {
+  const bays = ['one', 'two', 'three', 'four', 'five'].map((name): [string, number] => [name, 3000])
+  const drawing = layOut(
+    loop(
+      bays,
+      ['filter'],
+      ['pump'],
+      [
+        ...bays.map(([bay]): [string, number] => [`v:${bay}>j:collector`, 100]),
+        ['j:collector>s:filter', 500],
+        ['s:filter>p:pump', 500],
+        ...bays.map(([bay]): [string, number] => [`p:pump>v:${bay}`, 100]),
+      ],
+    ),
+    356,
+  )
+  const box = Object.fromEntries(drawing.boxes.map((one) => [one.name, one]))
+  expect(drawing.width).toBeLessThanOrEqual(390)
+  expect(box.one?.y).toBe(box.five?.y)
+  expect(box.collector?.y).toBeGreaterThan(box.one?.y ?? 0)
+  expect(box.filter?.y).toBeGreaterThan(box.collector?.y ?? 0)
+  expect(box.pump?.y).toBeGreaterThan(box.filter?.y ?? 0)
+  expect(Math.max(...drawing.boxes.map((one) => one.x + one.width))).toBeLessThan(drawing.width)
 })

@@ -1,4 +1,5 @@
 import type { Plumbing } from '@/api/types'
+import { chambers, columnsOf, key } from './loopColumns'
 
 export interface Box {
   key: string
@@ -30,192 +31,132 @@ export interface Drawing {
   height: number
 }
 
-const STEP = 132
-const GAP = 18
 export const BOX = { width: 92, height: 34 }
 export const LAYER = 16
 const LANE = 9
 const DOT = 12
-const NARROW = 52
 const MARGIN = 8
-
-const key = (place: { kind: string; id: string }) => `${place.kind}:${place.id}`
-
-type Joined = Pick<Plumbing['lines'][number], 'id' | 'name' | 'from' | 'to' | 'flow_l_h' | 'valve_open_pct'>
-
-/** Stages with a chamber of their own; what lies in one is drawn in it. */
-const chambers = (plumbing: Plumbing) => plumbing.stages.filter((stage) => stage.chamber_id === null)
-
-/** What stands inside a vessel needs no line to take its water or to give it back. */
-function joins(plumbing: Plumbing, pumps: Plumbing['pumps']): Joined[] {
-  const fed = new Set(plumbing.lines.map((line) => key(line.to)))
-  const emptied = new Set(
-    plumbing.lines.filter((line) => line.to.kind !== 'outside').map((line) => key(line.from)),
-  )
-  const inside = [
-    ...chambers(plumbing).map((stage) => ({ ...stage, place: { kind: 'stage' as const, id: stage.id } })),
-    ...pumps.map((pump) => ({ ...pump, place: { kind: 'pump' as const, id: pump.id } })),
-  ]
-  return inside.flatMap((part): Joined[] => {
-    if (part.vessel_id === null) return []
-    const vessel = { kind: 'vessel' as const, id: part.vessel_id }
-    const base = { flow_l_h: part.flow_l_h, valve_open_pct: null }
-    return [
-      ...(fed.has(key(part.place))
-        ? []
-        : [{ ...base, id: `into ${part.id}`, name: `into ${part.name}`, from: vessel, to: part.place }]),
-      ...(emptied.has(key(part.place))
-        ? []
-        : [{ ...base, id: `out of ${part.id}`, name: `out of ${part.name}`, from: part.place, to: vessel }]),
-    ]
-  })
-}
-
-/** How far up each part should stand in its column: by what feeds it, so that lines forward do not cross. */
-function order(forward: Joined[], column: Map<string, number>): Map<string, number> {
-  const at = new Map<string, number>()
-  const columns = [...new Set(column.values())].sort((a, b) => a - b)
-  for (const one of columns) {
-    const parts = [...column].filter(([, in_]) => in_ === one).map(([part]) => part)
-    const wanted = (part: string, listed: number) => {
-      const feeding = forward
-        .filter((line) => key(line.to) === part)
-        .map((line) => at.get(key(line.from)) ?? 0)
-      return feeding.length && one > 0 ? feeding.reduce((a, b) => a + b, 0) / feeding.length : listed
-    }
-    parts
-      .map((part, listed) => ({ part, listed, wanted: wanted(part, listed) }))
-      .sort((a, b) => a.wanted - b.wanted || a.listed - b.listed)
-      .forEach(({ part }, row) => at.set(part, row))
-  }
-  return at
-}
+/** From column to column, past one where lines only meet, and between the parts of one column. */
+const ACROSS = { step: 40, meets: 40, gap: 18 }
+const DOWN = { step: 30, meets: 26, gap: 10 }
 
 /**
- * Lays a loop out in flow order: vessels first, each further part one column past the last that feeds
- * it, parts of one column under one another, and what returns to the vessels led back underneath and in from
- * the left, one lane within the other so that none crosses another.
+ * Lays a loop out in flow order, parts of one column under one another, and what returns to the vessels led back
+ * underneath and in from the left, one lane within the other so that none crosses another.
+ *
+ * From left to right; or, on a narrow page, from the top down, each column a row.
  */
-export function layOut(plumbing: Plumbing): Drawing {
-  const waterPumps = plumbing.pumps.filter((pump) => pump.kind === 'water' || pump.kind === 'airlift')
-  const vessels = plumbing.vessels.map((vessel) => `vessel:${vessel.id}`)
-  const parts = [
-    ...chambers(plumbing).map((stage) => `stage:${stage.id}`),
-    ...waterPumps.map((pump) => `pump:${pump.id}`),
-    ...plumbing.junctions.map((junction) => `junction:${junction.id}`),
-  ]
-  const lines = [...plumbing.lines, ...joins(plumbing, waterPumps)]
-  // What falls from one vessel to another goes forward too; what comes back from the filter does not.
-  const forward = lines.filter(
-    (line) => line.to.kind !== 'outside' && (line.to.kind !== 'vessel' || line.from.kind === 'vessel'),
-  )
-  const column = new Map<string, number>([...vessels, ...parts].map((part) => [part, 0]))
+export function layOut(plumbing: Plumbing, room?: number): Drawing {
+  const { lines, pumps, column, above, returning } = columnsOf(plumbing)
+  const down = room !== undefined
+  const space = down ? DOWN : ACROSS
+  const lead = MARGIN + (returning.length ? LANE * returning.length + 6 : 0)
+  const counts = new Map<number, number>()
+  for (const [part, at] of column)
+    if (!part.startsWith('junction:')) counts.set(at, (counts.get(at) ?? 0) + 1)
+  // On a narrow page each is as wide as its row leaves room for.
+  const widthIn = (at: number) =>
+    down
+      ? Math.max(48, Math.min(BOX.width, (room - lead - MARGIN) / (counts.get(at) ?? 1) - space.gap))
+      : BOX.width
+  const layersOf = (id: string) =>
+    plumbing.stages
+      .filter((layer) => layer.chamber_id === id)
+      .map((layer) => layer.name)
+      .reverse()
+  const largest = Math.max(1, ...plumbing.vessels.map((vessel) => vessel.volume_l))
+  const last = Math.max(0, ...column.values())
 
-  // Without lines the stages stand as they are listed; with them, longest way from the vessels decides.
-  if (forward.length === 0) parts.forEach((part, i) => column.set(part, i + 1))
-  const most = parts.length + vessels.length - 1
-  for (let round = 0; round < most; round++) {
-    for (const line of forward) {
-      const reached = (column.get(key(line.from)) ?? 0) + 1
-      if (reached > (column.get(key(line.to)) ?? 0) && reached <= most) column.set(key(line.to), reached)
-    }
+  // How long each column is in the way of the flow, and so where the next begins.
+  const deepest = (at: number) =>
+    Math.max(
+      BOX.height,
+      ...chambers(plumbing)
+        .filter((stage) => column.get(`stage:${stage.id}`) === at)
+        .map((stage) => BOX.height + LAYER * layersOf(stage.id).length),
+    )
+  const begins: number[] = [lead]
+  for (let at = 0; at < last; at++) {
+    const long = down ? deepest(at) : BOX.width
+    begins.push(
+      (begins[at] ?? 0) + (counts.has(at) ? long + space.step : down ? space.meets : DOT + space.meets),
+    )
   }
 
-  // A column in which lines only meet is a narrow one.
-  const wide = new Set([...column].filter(([part]) => !part.startsWith('junction:')).map(([, at]) => at))
-  const last = Math.max(0, ...column.values())
-  const returning = lines.filter(
-    (line) =>
-      line.to.kind !== 'outside' &&
-      column.has(key(line.from)) &&
-      (column.get(key(line.from)) ?? 0) >= (column.get(key(line.to)) ?? 0),
-  )
-  const left: number[] = [MARGIN + (returning.length ? LANE * returning.length + 6 : 0)]
-  for (let at = 0; at < last; at++) left.push((left[at] ?? 0) + (wide.has(at) ? STEP : NARROW))
-  const bottoms = new Map<number, number>()
-  const largest = Math.max(1, ...plumbing.vessels.map((vessel) => vessel.volume_l))
+  const ends = new Map<number, number>()
   const boxes = new Map<string, Box>()
-  const place = (
-    part: string,
-    name: string,
-    kind: Box['kind'],
-    off: boolean,
-    width: number,
-    bypassed = false,
-    layers: string[] = [],
-  ) => {
+  const place = (part: string, name: string, kind: Box['kind'], size: number, more: Partial<Box> = {}) => {
     const at = column.get(part) ?? 0
-    const top = bottoms.get(at) ?? MARGIN
-    const height = BOX.height + LAYER * layers.length
-    bottoms.set(at, top + height + GAP)
+    const layers = more.layers ?? []
+    const dot = kind === 'junction'
+    const height = dot ? DOT : BOX.height + LAYER * layers.length
+    const beside = ends.get(at) ?? MARGIN
+    const along = begins[at] ?? lead
+    ends.set(at, beside + (down ? size : dot ? BOX.height : height) + space.gap)
+    const middle = dot && !down ? (BOX.height - DOT) / 2 : 0
     boxes.set(part, {
       key: part,
       name,
       kind,
-      x: left[at] ?? MARGIN,
-      y: top + (kind === 'junction' ? (BOX.height - DOT) / 2 : 0),
-      width,
-      height: kind === 'junction' ? DOT : height,
-      off,
-      bypassed,
+      x: down ? beside : along,
+      y: down ? along : beside + middle,
+      width: size,
+      height,
+      off: false,
+      bypassed: false,
       layers,
+      ...more,
     })
   }
-  for (const vessel of plumbing.vessels)
-    place(
-      `vessel:${vessel.id}`,
-      vessel.name,
-      'vessel',
-      vessel.shut_off,
-      Math.max(56, BOX.width * Math.sqrt(vessel.volume_l / largest)),
-    )
-  const above = order(forward, column)
-  for (const stage of [...chambers(plumbing)].sort(
-    (a, b) => (above.get(`stage:${a.id}`) ?? 0) - (above.get(`stage:${b.id}`) ?? 0),
-  ))
-    place(
-      `stage:${stage.id}`,
-      stage.name,
-      'stage',
-      plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1,
-      BOX.width,
-      stage.bypassed,
-      plumbing.stages
-        .filter((layer) => layer.chamber_id === stage.id)
-        .map((layer) => layer.name)
-        .reverse(),
-    )
-  for (const pump of [...waterPumps].sort(
-    (a, b) => (above.get(`pump:${a.id}`) ?? 0) - (above.get(`pump:${b.id}`) ?? 0),
-  ))
-    place(`pump:${pump.id}`, pump.name, 'pump', !pump.running, BOX.width)
-  for (const junction of plumbing.junctions)
-    place(`junction:${junction.id}`, junction.name, 'junction', false, DOT)
-  // It stands at the height of what it collects, or feeds.
+  const byPlace = <Part extends { id: string }>(kind: string, parts: Part[]) =>
+    [...parts].sort((a, b) => (above.get(`${kind}:${a.id}`) ?? 0) - (above.get(`${kind}:${b.id}`) ?? 0))
+  for (const vessel of plumbing.vessels) {
+    const width = widthIn(column.get(`vessel:${vessel.id}`) ?? 0)
+    const size = Math.max(Math.min(56, width), width * Math.sqrt(vessel.volume_l / largest))
+    place(`vessel:${vessel.id}`, vessel.name, 'vessel', size, { off: vessel.shut_off })
+  }
+  for (const stage of byPlace('stage', chambers(plumbing)))
+    place(`stage:${stage.id}`, stage.name, 'stage', widthIn(column.get(`stage:${stage.id}`) ?? 0), {
+      off: plumbing.flow_l_h !== null && (stage.flow_l_h ?? 0) < 1,
+      bypassed: stage.bypassed,
+      layers: layersOf(stage.id),
+    })
+  for (const pump of byPlace('pump', pumps))
+    place(`pump:${pump.id}`, pump.name, 'pump', widthIn(column.get(`pump:${pump.id}`) ?? 0), {
+      off: !pump.running,
+    })
+  for (const junction of plumbing.junctions) place(`junction:${junction.id}`, junction.name, 'junction', DOT)
+
+  /** Middle of a box across the flow. */
+  const middleOf = (box: Box) => (down ? box.x + box.width / 2 : box.y + box.height / 2)
+  // A junction stands at the height of what it collects, or feeds.
   for (const junction of plumbing.junctions) {
     const part = `junction:${junction.id}`
-    const joined = lines
+    const dot = boxes.get(part)
+    const before = lines
       .flatMap((line) =>
-        key(line.from) === part ? [key(line.to)] : key(line.to) === part ? [key(line.from)] : [],
+        key(line.to) === part ? [key(line.from)] : key(line.from) === part ? [key(line.to)] : [],
       )
       .flatMap((end) => boxes.get(end) ?? [])
-      .filter((box) => box.kind !== 'junction')
-    const dot = boxes.get(part)
-    const forwards = joined.filter(
-      (box) => box.x < (dot?.x ?? 0) && (column.get(box.key) ?? 0) + 1 === column.get(part),
-    )
-    if (dot && forwards.length)
-      dot.y = forwards.reduce((sum, box) => sum + box.y + box.height / 2, 0) / forwards.length - DOT / 2
+      .filter((box) => box.kind !== 'junction' && (column.get(box.key) ?? 0) + 1 === column.get(part))
+    if (!dot || before.length === 0) continue
+    const at = before.reduce((sum, box) => sum + middleOf(box), 0) / before.length - DOT / 2
+    if (down) dot.x = at
+    else dot.y = at
   }
 
   const strongest = Math.max(1, ...lines.map((line) => Math.abs(line.flow_l_h ?? 0)))
-  const floor = Math.max(MARGIN + BOX.height + GAP, ...bottoms.values())
-  // The return to the topmost vessel runs outermost.
+  const floor = Math.max(MARGIN + (down ? BOX.width : BOX.height) + space.gap, ...ends.values())
+  // The return to the first vessel runs outermost.
   const lanes = new Map(
     [...returning]
-      .sort((a, b) => (boxes.get(key(a.to))?.y ?? 0) - (boxes.get(key(b.to))?.y ?? 0))
+      .sort((a, b) => {
+        const at = (end: typeof a) => boxes.get(key(end.to))
+        return down ? (at(a)?.x ?? 0) - (at(b)?.x ?? 0) : (at(a)?.y ?? 0) - (at(b)?.y ?? 0)
+      })
       .map((line, lane) => [line.id, lane]),
   )
+  const point = (along: number, beside: number) => (down ? `${beside} ${along}` : `${along} ${beside}`)
   const sides = new Map<string, number>()
   const twins = new Map<string, number>()
   const runs = lines.flatMap((line): Run[] => {
@@ -228,38 +169,55 @@ export function layOut(plumbing: Plumbing): Drawing {
       width: 1.5 + (5 * Math.abs(line.flow_l_h ?? 0)) / strongest,
       shut: line.valve_open_pct === 0,
     }
-    const [x1, y1] = [from.x + from.width, from.y + from.height / 2]
-    if (!to) return [{ ...base, back: false, d: `M${from.x + from.width / 2} ${from.y + from.height}v12` }]
-    const [x2, y2] = [to.x, to.y + to.height / 2]
-    if (!lanes.has(line.id)) {
-      // Lines between the same two parts run side by side.
-      const pair = `${key(line.from)} ${key(line.to)}`
-      const twin = twins.get(pair) ?? 0
-      twins.set(pair, twin + 1)
-      const aside = twin === 0 ? 0 : 9 * Math.ceil(twin / 2) * (twin % 2 === 1 ? 1 : -1)
-      const middle = (x1 + x2) / 2
+    const along = down ? from.y + from.height : from.x + from.width
+    const beside = middleOf(from)
+    if (!to)
       return [
         {
           ...base,
           back: false,
-          d: `M${x1} ${y1 + aside}C${middle} ${y1 + aside} ${middle} ${y2 + aside} ${x2} ${y2 + aside}`,
+          d: down
+            ? `M${from.x + from.width} ${from.y + from.height / 2}h10`
+            : `M${from.x + from.width / 2} ${from.y + from.height}v12`,
+        },
+      ]
+    const enters = down ? to.y : to.x
+    const lane = lanes.get(line.id)
+    if (lane === undefined) {
+      // Lines between the same two parts run side by side.
+      const pair = `${key(line.from)} ${key(line.to)}`
+      const twin = twins.get(pair) ?? 0
+      twins.set(pair, twin + 1)
+      const aside = twin === 0 ? 0 : LANE * Math.ceil(twin / 2) * (twin % 2 === 1 ? 1 : -1)
+      const half = (along + enters) / 2
+      const [y1, y2] = [beside + aside, middleOf(to) + aside]
+      return [
+        {
+          ...base,
+          back: false,
+          d: `M${point(along, y1)}C${point(half, y1)} ${point(half, y2)} ${point(enters, y2)}`,
         },
       ]
     }
-    const lane = lanes.get(line.id) ?? 0
     const under = floor + 4 + LANE * (lanes.size - 1 - lane)
-    const beside = to.kind === 'vessel' ? MARGIN + LANE * lane : to.x - 8
+    const before = to.kind === 'vessel' ? MARGIN + LANE * lane : enters - 8
     // What comes to one vessel by several returns comes in side by side.
     const side = sides.get(to.key) ?? 0
     sides.set(to.key, side + 1)
-    const into = Math.min(to.y + to.height - 4, to.y + 8 + LANE * side)
-    return [{ ...base, back: true, d: `M${x1} ${y1}h10V${under}H${beside}V${into}H${to.x}` }]
+    const [least, most] = down ? [to.x, to.x + to.width] : [to.y, to.y + to.height]
+    const into = Math.min(most - 4, least + 8 + LANE * side)
+    const stops: [number, number][] = [
+      [along, beside],
+      [along + 10, beside],
+      [along + 10, under],
+      [before, under],
+      [before, into],
+      [enters, into],
+    ]
+    return [{ ...base, back: true, d: `M${stops.map(([a, b]) => point(a, b)).join('L')}` }]
   })
 
-  return {
-    boxes: [...boxes.values()],
-    runs,
-    width: (left[last] ?? MARGIN) + (wide.has(last) ? BOX.width : DOT) + 30,
-    height: floor + 10 + LANE * lanes.size,
-  }
+  const long = (begins[last] ?? MARGIN) + (counts.has(last) ? (down ? deepest(last) : BOX.width) : DOT) + 30
+  const high = floor + 10 + LANE * lanes.size
+  return { boxes: [...boxes.values()], runs, width: down ? high : long, height: down ? long : high }
 }

@@ -190,7 +190,10 @@ const fields = computed<PartField[]>(() => [
             { value: 'since', label: 'running since' },
             { value: 'unknown', label: 'not known' },
           ],
-          hint: 'what lives in it follows from that',
+          hint:
+            form.began === 'today'
+              ? 'live media from a running filter: book them as a seed on Maturing, and they count'
+              : 'what lives in it follows from that',
         },
         ...(form.began === 'since' ? [{ key: 'since', label: 'since the', day: true }] : []),
       ]
