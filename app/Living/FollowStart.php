@@ -17,6 +17,7 @@ use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Model\MaturationCalculator;
 use Ironwort\Core\Water\AssumedWater;
+use Ironwort\Core\Words\Message;
 
 /**
  * The bacteria of a start, fitted to what was read since it began. Figures of a fit are kept by what went into it, so
@@ -78,20 +79,21 @@ final readonly class FollowStart
 
     /**
      * @param  array<string, mixed>  $input  of `filter.maturation`
-     * @return ?string what is missing before anything can be fitted; null when nothing is
+     * @return ?Message what is missing before anything can be fitted; null when nothing is
      */
-    public static function missing(array $input): ?string
+    public static function missing(array $input): ?Message
     {
         $readings = is_array($input['readings'] ?? null) ? $input['readings'] : [];
 
         return match (true) {
-            ($input['grown_mg_l_d'] ?? 0.0) <= 0 => 'No stage here holds nitrifiers. Enter its medium on Build.',
-            !is_array($input['then'] ?? null) || !isset($input['then']['alkalinity_mg_l'])
-                => 'KH not tested since the start. Test it first: nitrification stops without it.',
+            ($input['grown_mg_l_d'] ?? 0.0) <= 0 => Message::of('model.start_no_nitrifiers'),
+            !is_array($input['then'] ?? null) || !isset($input['then']['alkalinity_mg_l']) => Message::of(
+                'model.start_no_kh',
+            ),
             count(
                 array_filter($readings, static fn(mixed $row): bool => is_array($row) && isset($row['tan_low_mg_l'])),
             ) < self::LEAST
-                => 'At least four readings of ammonia are needed. Test every day or two.',
+                => Message::of('model.start_few_readings'),
             default => null,
         };
     }

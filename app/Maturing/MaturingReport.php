@@ -82,8 +82,8 @@ final readonly class MaturingReport
         return [
             ...$start,
             'stage' => StartPhase::Proving->value,
-            'says' => StartPhase::Proving->says(),
-            'does' => StartPhase::Proving->does(true),
+            'says' => StartPhase::Proving->says()->toArray(),
+            'does' => StartReport::does(StartPhase::Proving, true),
             'ready_on' => null,
             'early_on' => null,
             'late_on' => null,

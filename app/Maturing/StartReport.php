@@ -27,6 +27,7 @@ use Ironwort\Core\Model\MaturationCalculator;
 use Ironwort\Core\Model\Run;
 use Ironwort\Core\Model\StartPhase as Standing;
 use Ironwort\Core\Model\Tending;
+use Ironwort\Core\Words\Message;
 
 /** The start of a filter as its readings tell it: where it stands, when it is ready, what would bring that nearer. */
 final readonly class StartReport
@@ -51,11 +52,7 @@ final readonly class StartReport
         $start = StartOfFilter::of($system, $this->past);
         if ($start === null) {
             return $this->none(
-                $system->stages->isEmpty()
-                    ? 'No filter is described here. Add its stages on Build, with their start dates.'
-                    : 'No filter is maturing here: no stage is younger than half a year. A ' .
-                        'new one, or a system that is kept as a start, is followed from its first ' .
-                        'reading of ammonia.',
+                Message::of($system->stages->isEmpty() ? 'model.start_no_filter' : 'model.start_none_young'),
             );
         }
         $fields = $this->fields($system, $water, $typed);
@@ -109,9 +106,9 @@ final readonly class StartReport
 
         return [
             'starting' => true,
-            'says' => $stage->says(),
+            'says' => $stage->says()->toArray(),
             'stage' => $stage->value,
-            'does' => $stage->does($system->fish->isNotEmpty()),
+            'does' => self::does($stage, $system->fish->isNotEmpty()),
             'since' => $start->since->toIso8601ZuluString(),
             'ready_on' => $on($result->figures['ready_day']),
             'early_on' => $on($result->figures['ready_early_day']),
@@ -153,12 +150,18 @@ final readonly class StartReport
         ];
     }
 
+    /** @return list<array{code: string, text: string}> */
+    public static function does(Standing $phase, bool $fish): array
+    {
+        return array_map(static fn(Message $one): array => $one->toArray(), $phase->does($fish));
+    }
+
     /** @return array<string, mixed> */
-    private function none(string $says): array
+    private function none(Message $says): array
     {
         return [
             'starting' => false,
-            'says' => $says,
+            'says' => $says->toArray(),
             'stage' => null,
             'does' => [],
             'since' => null,

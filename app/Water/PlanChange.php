@@ -47,7 +47,7 @@ final readonly class PlanChange
             $typed->refuse('water', 'There is no such water.');
         }
         if ($source !== null && !$typed->flag('done') && $waters->scalds() !== null) {
-            $typed->refuse('water', (string) $waters->scalds());
+            $typed->refuse('water', $waters->scalds()->text);
         }
         $off = $kind === 'batch' && $typed->flag('pump_off');
         $minutes = $off

@@ -17,6 +17,7 @@ use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /** The water of a system beside the new water, as far as both are known, with where each number is from. */
 final readonly class TwoWaters
@@ -109,25 +110,23 @@ final readonly class TwoWaters
         return $this->source !== null && $this->now !== [] && $this->volume > 0;
     }
 
-    public function missing(): ?string
+    public function missing(): ?Message
     {
         return match (true) {
-            $this->source === null => 'No source water is on the shelf. Add it there, with its test.',
-            $this->now === [] => 'No parameter has been tested both here and in the source water. Test one in both.',
-            $this->volume <= 0 => 'Volume not known. Describe the vessels on Build.',
+            $this->source === null => Message::of('exchange.no_source_water'),
+            $this->now === [] => Message::of('exchange.nothing_tested_in_both'),
+            $this->volume <= 0 => Message::of('exchange.volume_unknown'),
             default => null,
         };
     }
 
     /** Why this water must not go in as it is. */
-    public function scalds(): ?string
+    public function scalds(): ?Message
     {
         $hotter = ($this->new['temp_c'] ?? 0.0) - ($this->now['temp_c'] ?? INF);
 
         return $hotter >= NewWater::SCALDS_C
-            ? 'This water is ' .
-                    Format::number($hotter, 2) .
-                    ' °C warmer than the system: cool it first, or test it again.'
+            ? Message::of('exchange.water_scalds', ['warmer' => Format::number($hotter, 2)])
             : null;
     }
 

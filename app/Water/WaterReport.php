@@ -70,7 +70,7 @@ final readonly class WaterReport
         $ready = $waters->ready();
         $scalds = $waters->scalds();
         if ($scalds !== null) {
-            $typed->refuse('water', $scalds);
+            $typed->refuse('water', $scalds->text);
         }
         $made = $ready ? $this->load->now($system, $water)->value : 0.0;
         $change = $ready
@@ -99,7 +99,7 @@ final readonly class WaterReport
             ),
             'water' => $waters->source?->id,
             'chlorine' => ($waters->source?->reading(Parameter::Chlorine->value) ?? 0.0) > 0,
-            'missing' => $waters->missing(),
+            'missing' => $waters->missing()?->toArray(),
             'volume' => $this->volumes->inUse($system)->toArray(),
             'rows' => array_values($rows),
             'goals' => array_values(

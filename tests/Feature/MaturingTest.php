@@ -67,13 +67,13 @@ final class MaturingTest extends TestCase
 
     public function test_what_is_missing_is_asked_for_one_after_the_other(): void
     {
-        self::assertStringContainsString('No filter is described here', $this->start()['says']);
+        self::assertSame('model.start_no_filter', $this->start()['says']['code']);
         $this->filter();
-        self::assertStringContainsString('first reading of ammonia', $this->start()['says']);
+        self::assertSame('model.start_none_young', $this->start()['says']['code']);
         $this->log('am 2');
-        self::assertStringContainsString('KH not tested', $this->start()['says']);
+        self::assertSame('model.start_no_kh', $this->start()['says']['code']);
         $this->log('kh 8');
-        self::assertStringContainsString('four readings', $this->start()['says']);
+        self::assertSame('model.start_few_readings', $this->start()['says']['code']);
     }
 
     public function test_a_start_fed_from_a_bottle_is_followed_to_its_day(): void
@@ -216,6 +216,6 @@ final class MaturingTest extends TestCase
         $this->travel(200)->days();
         $start = $this->start();
         self::assertFalse($start['starting']);
-        self::assertStringContainsString('No filter is maturing here', $start['says']);
+        self::assertSame('model.start_none_young', $start['says']['code']);
     }
 }

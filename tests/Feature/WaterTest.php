@@ -71,7 +71,7 @@ final class WaterTest extends TestCase
 
     public function test_without_a_source_water_it_says_what_is_missing(): void
     {
-        self::assertStringContainsString('No source water', $this->water('?change_pct=20')['missing']);
+        self::assertSame('exchange.no_source_water', $this->water('?change_pct=20')['missing']['code']);
     }
 
     public function test_a_change_is_booked_from_the_log_bar_and_no_more_than_there_is(): void
@@ -109,7 +109,7 @@ final class WaterTest extends TestCase
     {
         $this->source();
         $this->system->vessels()->delete();
-        self::assertStringContainsString('Build', $this->water('?change_pct=20')['missing']);
+        self::assertSame('exchange.volume_unknown', $this->water('?change_pct=20')['missing']['code']);
         $this->book(['change_pct' => '20'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['change_l']]);

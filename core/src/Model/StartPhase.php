@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Model;
 
+use Ironwort\Core\Words\Message;
+
 /** How far a start has come, as it shows in the water. */
 enum StartPhase: string
 {
@@ -43,48 +45,35 @@ enum StartPhase: string
         };
     }
 
-    public function says(): string
+    public function says(): Message
     {
-        return match ($this) {
-            self::Unfed => 'Nothing brings ammonia, and none was read: a filter does not mature by standing.',
-            self::Waiting => 'Ammonia stands, and nothing takes it yet. Nitrite will be the first sign.',
-            self::Ammonia => 'Ammonia is being taken: nitrite shows.',
-            self::Nitrite => 'Ammonia is down; nitrite stands, and what takes it grows more slowly.',
-            self::Proving => 'Ammonia and nitrite are both down. It is done when they have stayed there.',
-            self::Ready => 'It is ready. More fish in steps, each as large as the last was taken without a reading.',
-        };
+        return Message::of(
+            match ($this) {
+                self::Unfed => 'model.phase_unfed',
+                self::Waiting => 'model.phase_waiting',
+                self::Ammonia => 'model.phase_ammonia',
+                self::Nitrite => 'model.phase_nitrite',
+                self::Proving => 'model.phase_proving',
+                self::Ready => 'model.phase_ready',
+            },
+        );
     }
 
     /**
      * What a keeper goes on doing. Common practice, no source.
      *
-     * @return list<string>
+     * @return list<Message>
      */
     public function does(bool $fish): array
     {
-        $always = ['Ammonia and nitrite every 12 h; oxygen high; KH above 4 dKH.'];
-
-        return match (true) {
-            $this === self::Unfed => [
-                'Give it a source of ammonia: bottled ammonia to 2 mg/L, a pinch of feed each day, something left to ' .
-                'rot, or fish in a start with fish.',
-                'Then ammonia and nitrite every 12 h.',
-            ],
-            $this === self::Ready => [
-                'Feed it until the fish come: a filter without ammonia starves.',
-                'Ammonia and nitrite daily for a week after each step.',
-            ],
-            $fish => [
-                ...$always,
-                'Feed lightly. Change water before ammonia harms, and leave a trace of it: without any, nothing grows.',
-                'No wash of the filter, no new media, no treatment on it. UV off.',
-            ],
-            default => [
-                ...$always,
-                'Ammonia again when it is below a half, never above 5 mg/L, and not while ' .
-                'nitrite stands above 5: more holds back what is to grow.',
-                'No change of water but to bring nitrite or KH back. UV off.',
-            ],
-        };
+        return array_map(
+            static fn(string $code): Message => Message::of($code),
+            match (true) {
+                $this === self::Unfed => ['model.do_bring_ammonia', 'model.do_test_12h'],
+                $this === self::Ready => ['model.do_feed_till_fish', 'model.do_test_daily'],
+                $fish => ['model.do_keep_up', 'model.do_feed_lightly', 'model.do_leave_filter'],
+                default => ['model.do_keep_up', 'model.do_dose_again', 'model.do_no_change'],
+            },
+        );
     }
 }

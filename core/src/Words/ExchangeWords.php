@@ -8,6 +8,10 @@ namespace Ironwort\Core\Words;
 final readonly class ExchangeWords
 {
     public const TEXTS = [
+        'no_source_water' => 'No source water is on the shelf. Add it there, with its test.',
+        'nothing_tested_in_both' => 'No parameter has been tested both here and in the source water. Test one in both.',
+        'volume_unknown' => 'Volume not known. Describe the vessels on Build.',
+        'water_scalds' => 'This water is {warmer} °C warmer than the system: cool it first, or test it again.',
         'dechlorinate_chloramine_does_gas_off' =>
             'Chloramine does not gas off when sprayed, and it leaves ammonia behind: the filter, a binder or ' .
             'zeolite must remove it.',

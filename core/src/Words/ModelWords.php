@@ -54,6 +54,33 @@ final readonly class ModelWords
         'fish_in_change_now' => 'Change {litres} L now: ammonia has reached its trigger.',
         'fish_in_change_later' => 'Change {litres} L in about {hours} h, when ammonia reaches its trigger.',
         'fish_in_tests' => 'Test ammonia and nitrite every 12 h until both have stayed clean for a week.',
+        'phase_unfed' => 'Nothing brings ammonia, and none was read: a filter does not mature by standing.',
+        'phase_waiting' => 'Ammonia stands, and nothing takes it yet. Nitrite will be the first sign.',
+        'phase_ammonia' => 'Ammonia is being taken: nitrite shows.',
+        'phase_nitrite' => 'Ammonia is down; nitrite stands, and what takes it grows more slowly.',
+        'phase_proving' => 'Ammonia and nitrite are both down. It is done when they have stayed there.',
+        'phase_ready' => 'It is ready. More fish in steps, each as large as the last was taken without a reading.',
+        'do_bring_ammonia' =>
+            'Give it a source of ammonia: bottled ammonia to 2 mg/L, a pinch of feed each day, something left to ' .
+            'rot, or fish in a start with fish.',
+        'do_test_12h' => 'Then ammonia and nitrite every 12 h.',
+        'do_feed_till_fish' => 'Feed it until the fish come: a filter without ammonia starves.',
+        'do_test_daily' => 'Ammonia and nitrite daily for a week after each step.',
+        'do_keep_up' => 'Ammonia and nitrite every 12 h; oxygen high; KH above 4 dKH.',
+        'do_feed_lightly' =>
+            'Feed lightly. Change water before ammonia harms, and leave a trace of it: without any, nothing grows.',
+        'do_leave_filter' => 'No wash of the filter, no new media, no treatment on it. UV off.',
+        'do_dose_again' =>
+            'Ammonia again when it is below a half, never above 5 mg/L, and not while nitrite stands above 5: more ' .
+            'holds back what is to grow.',
+        'do_no_change' => 'No change of water but to bring nitrite or KH back. UV off.',
+        'start_no_filter' => 'No filter is described here. Add its stages on Build, with their start dates.',
+        'start_none_young' =>
+            'No filter is maturing here: no stage is younger than half a year. A new one, or a system that is kept ' .
+            'as a start, is followed from its first reading of ammonia.',
+        'start_no_nitrifiers' => 'No stage here holds nitrifiers. Enter its medium on Build.',
+        'start_no_kh' => 'KH not tested since the start. Test it first: nitrification stops without it.',
+        'start_few_readings' => 'At least four readings of ammonia are needed. Test every day or two.',
         'fish_in_taken' => 'The filter takes all the ammonia from the fish: it does not rise.',
     ];
 }

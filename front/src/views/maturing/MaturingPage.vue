@@ -57,7 +57,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
     </p>
   </template>
   <template v-if="start && !start.starting">
-    <p class="lead">{{ start.says }}</p>
+    <p class="lead">{{ start.says.text }}</p>
     <p>
       <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink> or see
       what the filter carries under
@@ -81,7 +81,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
       </li>
     </ol>
     <p>
-      {{ start.says
+      {{ start.says.text
       }}<template v-if="start.nitrite_peak">
         Nitrite peaks about {{ day(start.nitrite_peak.on) }}, near
         {{ number(start.nitrite_peak.mg_l) }} mg/L.</template
@@ -98,7 +98,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
     <section class="until" aria-label="What to do">
       <h2>What to do until then</h2>
       <ul class="rows">
-        <li v-for="text in start.does" :key="text">{{ text }}</li>
+        <li v-for="one in start.does" :key="one.code">{{ one.text }}</li>
       </ul>
       <p class="links">
         <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink>

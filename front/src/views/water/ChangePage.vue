@@ -81,7 +81,7 @@ const BOUNDS: Record<string, string> = {
   <p v-else-if="!page" class="soft">Opening …</p>
   <template v-else>
     <p v-if="page.missing" class="worst">
-      {{ page.missing }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
+      {{ page.missing.text }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
     </p>
     <TodayHere :slug="system.slug" :steps="today.steps.value" :causes="today.causes.value" @fill="fill">
       <p v-if="page.minimum" class="deed">{{ page.minimum.says.text }}</p>

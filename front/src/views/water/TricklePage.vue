@@ -73,7 +73,7 @@ const HEAT_HINT =
   <p v-else-if="!page" class="soft">Opening …</p>
   <template v-else>
     <p v-if="page.missing" class="worst">
-      {{ page.missing }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
+      {{ page.missing.text }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
     </p>
     <TodayHere :slug="system.slug" :steps="[]" :causes="[]">
       <p v-if="page.running" class="deed">
