@@ -24,6 +24,7 @@ use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Judge\TestSchedule;
+use Ironwort\Core\Service\JobTable;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -52,6 +53,10 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(
             SchoolTable::class,
             static fn(Application $app): SchoolTable => $app->make(Library::class)->schools(),
+        );
+        $this->app->singleton(
+            JobTable::class,
+            static fn(Application $app): JobTable => $app->make(Library::class)->jobs(),
         );
         $this->app->singleton(
             TestSchedule::class,

@@ -18,7 +18,9 @@ use App\Models\Visit;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use App\Readings\TestsDue;
-use App\Running\RunningReport;
+use App\Service\DueJob;
+use App\Service\DueJobs;
+use App\Service\ServiceBook;
 use App\State\Carried;
 use App\State\SystemState;
 use Illuminate\Database\Eloquent\Collection;
@@ -48,6 +50,7 @@ final readonly class RoundReport
         private AgentTable $agents,
         private FishIn $fishIn,
         private CapacityReport $capacity,
+        private DueJobs $service,
     ) {}
 
     /** @return array<string, mixed> */
@@ -80,6 +83,7 @@ final readonly class RoundReport
         $visits = self::lastVisits($systems);
         $notes = self::notes($systems);
         $courses = self::courses($systems);
+        $books = ServiceBook::ofAll($systems);
         $rows = [];
         foreach ($systems as $system) {
             $rows[] = $this->row(
@@ -91,6 +95,7 @@ final readonly class RoundReport
                 $visits[$system->id],
                 $notes[$system->id],
                 $courses[$system->id],
+                $books[$system->id],
             );
         }
         $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
@@ -153,6 +158,7 @@ final readonly class RoundReport
         Collection $visits,
         Collection $notes,
         Collection $courses,
+        ServiceBook $book,
     ): array {
         $standing = $this->states->of($system, $water, $dosed, $version);
         $state = $standing->state?->value;
@@ -182,10 +188,24 @@ final readonly class RoundReport
             ),
             'doses' => $this->doses($courses, $water),
             'water' => $this->fishIn($system, $water),
-            'service' => RunningReport::due($system),
+            'service' => $this->service($system, $water, $book),
             'fish' => $this->fish($notes),
             'changed' => $this->changed($system, $visits),
         ];
+    }
+
+    /** @return list<string> jobs that are due */
+    private function service(System $system, LatestWater $water, ServiceBook $book): array
+    {
+        return array_values(
+            array_map(
+                static fn(DueJob $one): string => $one->text(),
+                array_filter(
+                    $this->service->of($system, $water, $book),
+                    static fn(DueJob $one): bool => $one->due->now() || $one->open !== null,
+                ),
+            ),
+        );
     }
 
     /** @return list<string> the next change of a start with fish in it */

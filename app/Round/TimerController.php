@@ -8,6 +8,7 @@ use App\Capacity\CapacityReport;
 use App\Http\Controller;
 use App\Maturing\FishIn;
 use App\Models\Dose;
+use App\Models\Service;
 use App\Models\ShutOff;
 use App\Models\System;
 use App\Models\WaterChange;
@@ -112,6 +113,30 @@ final class TimerController extends Controller
             ];
         }
 
+        /** @var Collection<int, Service> $runs */
+        $runs = Service::query()
+            ->with('system')
+            ->where('site_id', $site->id)
+            ->whereNull('ended_at')
+            ->whereNull('withdrawn_at')
+            ->orderBy('started_at')
+            ->limit(50)
+            ->get();
+        foreach ($runs as $run) {
+            $timers[] = [
+                'kind' => 'service',
+                'id' => $run->id,
+                'system' => $run->system->slug,
+                'system_name' => $run->system->name,
+                'says' => "{$run->name}: " . lcfirst($run->job_name),
+                'since' => $run->started_at->toIso8601ZuluString(),
+                'minutes' => null,
+                'planned' => $run->planned_min,
+                'by' => null,
+            ];
+        }
+        $planned = $runs->where('way', 'stopped')->pluck('planned_min', 'system_id');
+
         $awake = System::ofSite($site)
             ->whereNull('asleep_since')
             ->with(['site.schools', 'stages', 'pumps', 'borrowed', 'lines', 'fish'])
@@ -131,7 +156,8 @@ final class TimerController extends Controller
                     'says' => $stands->part->name,
                     'since' => $stands->since->toIso8601ZuluString(),
                     'minutes' => $stands->may->minutes,
-                    'planned' => null,
+                    // A service that stopped it says how long it was to take.
+                    'planned' => $planned[$system->id] ?? null,
                     'by' => $stands->may->decides,
                 ];
             }

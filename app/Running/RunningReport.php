@@ -12,10 +12,7 @@ use App\Models\Stage;
 use App\Models\Switching;
 use App\Models\System;
 use App\Readings\LatestWater;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Ironwort\Core\Flow\LampWear;
-use Ironwort\Core\Words\Message;
 
 /** Everything of a system that can be switched, and how it stands. */
 final readonly class RunningReport
@@ -61,7 +58,6 @@ final readonly class RunningReport
                         'lamp',
                         $stage->lamp_state,
                         $latest,
-                        self::wear($stage),
                     ),
                     $system->stages->filter(static fn(Stage $stage): bool => $stage->kind === 'uv')->all(),
                 ),
@@ -119,48 +115,12 @@ final readonly class RunningReport
         ];
     }
 
-    /** @return list<string> lamps and sleeves whose time has come */
-    public static function due(System $system): array
-    {
-        $due = [];
-        foreach ($system->stages as $stage) {
-            if ($stage->kind === 'uv') {
-                $due = [...$due, ...array_map(static fn(Message $one): string => $one->text, self::wear($stage))];
-            }
-        }
-
-        return $due;
-    }
-
-    /** @return list<Message> */
-    private static function wear(Stage $stage): array
-    {
-        $hours =
-            $stage->lamp_fitted_on === null
-                ? null
-                : Switching::ranHours($stage->id, $stage->lamp_state, $stage->lamp_fitted_on);
-
-        return LampWear::due(
-            $stage->name,
-            $hours,
-            $stage->lamp_fitted_on === null ? null : max(0.0, $stage->lamp_fitted_on->diffInDays(Carbon::now())),
-            $stage->sleeve_wiped_on === null ? null : max(0.0, $stage->sleeve_wiped_on->diffInDays(Carbon::now())),
-        );
-    }
-
     /**
      * @param  Collection<int, Switching>  $latest
-     * @param  list<Message>  $due
      * @return array<string, mixed>
      */
-    private function thing(
-        string $id,
-        string $name,
-        string $kind,
-        string $state,
-        Collection $latest,
-        array $due = [],
-    ): array {
+    private function thing(string $id, string $name, string $kind, string $state, Collection $latest): array
+    {
         $last = $latest->firstWhere('part_id', $id);
 
         return [
@@ -172,7 +132,6 @@ final readonly class RunningReport
             'by' => $last?->user?->name,
             'reason' => $last?->reason,
             'to' => $state === 'lent' ? $last?->lentTo?->name : null,
-            'due' => array_map(static fn(Message $one): array => $one->toArray(), $due),
         ];
     }
 }

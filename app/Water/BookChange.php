@@ -58,6 +58,19 @@ final readonly class BookChange
     }
 
     /**
+     * What so much water of the kind the system is filled from is to be given.
+     *
+     * @return list<array{what: string, name: string, text: string, done: bool, good: string, amount: float,
+     *     unit: ?string}>
+     */
+    public function lacking(System $system, WaterBody $body, float $litres): array
+    {
+        $source = $system->water_id === null ? null : WaterSource::query()->find($system->water_id);
+
+        return $source === null ? [] : $this->lacks($system, $body, $source, $litres);
+    }
+
+    /**
      * What the new water is to be given, as it stands on the change until it is ticked off.
      *
      * @return list<array{what: string, name: string, text: string, done: bool, good: string, amount: float,

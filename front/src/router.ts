@@ -24,6 +24,12 @@ export const router = createRouter({
         { path: 'water/buffer', name: 'buffer', component: () => import('./views/water/BufferPage.vue') },
         { path: 'capacity', name: 'capacity', component: () => import('./views/capacity/CapacityPage.vue') },
         { path: 'maturing', name: 'maturing', component: () => import('./views/maturing/MaturingPage.vue') },
+        { path: 'service', name: 'service', component: () => import('./views/service/ServicePage.vue') },
+        {
+          path: 'service/:run',
+          name: 'service-run',
+          component: () => import('./views/service/ServiceRunPage.vue'),
+        },
         { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
         { path: 'dose', name: 'dose', component: () => import('./views/dose/DosePage.vue') },
         { path: 'course', name: 'course', component: () => import('./views/dose/CoursePage.vue') },

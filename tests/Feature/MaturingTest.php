@@ -175,7 +175,7 @@ final class MaturingTest extends TestCase
         }
         $start = $this->start();
         self::assertContains('hold_days', array_column($start['fields'], 'key'));
-        self::assertStringContainsString('leave a trace of it', implode(' ', $start['does']));
+        self::assertContains('model.do_feed_lightly', array_column($start['does'], 'code'));
         self::assertNotNull($start['ready_on']);
         self::assertLessThan($start['ready_on'], $this->start('?hold_days=1')['ready_on']);
         $this->putJson('/api/systems/long-vat/filter/setbacks/01JD00000000000000000000S1', [

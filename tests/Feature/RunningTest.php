@@ -273,8 +273,12 @@ final class RunningTest extends TestCase
         $lamp = Stage::query()->where('kind', 'uv')->firstOrFail();
         self::assertCount(2, $this->getJson('/api/round')->json('rows.0.service'), 'lamp and sleeve are due');
         $this->switch($lamp->id, 'off', now()->subDays(300)->toIso8601ZuluString())->assertOk();
-        $due = $this->getJson('/api/systems/long-vat/running')->json('things.2.due');
-        self::assertSame(['flow.sleeve_due'], array_column($due, 'code'), 'a hundred days lit are no 9,000 h');
+        $jobs = collect($this->getJson('/api/systems/long-vat/service')->json('parts'))
+            ->pluck('jobs')
+            ->flatten(1);
+        $stands = $jobs->pluck('stands', 'id');
+        self::assertNotSame('early', $stands['wipe_sleeve']);
+        self::assertSame('early', $stands['change_lamp'], 'a hundred days lit are no 9,000 h');
         self::assertEqualsWithDelta(
             24 * 100,
             Switching::ranHours($lamp->id, 'off', $lamp->lamp_fitted_on ?? now()),

@@ -16,6 +16,7 @@ use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Judge\TestSchedule;
+use Ironwort\Core\Service\JobTable;
 
 /**
  * The tables that ship with the core: media, rations, limits and the bibliography.
@@ -52,6 +53,11 @@ final class Library
     public function stageKinds(): StageKinds
     {
         return StageKinds::from($this->table('stages'));
+    }
+
+    public function jobs(): JobTable
+    {
+        return JobTable::from($this->table('jobs'));
     }
 
     public function fittings(): FittingTable

@@ -40,8 +40,6 @@ final readonly class FlowWords
         'stands_over_filter' =>
             '{pump} is {off} since {since}, and the filter is dying. Drain its water to waste before it flows ' .
             'again.',
-        'lamp_due' => '{name}: the lamp has run about {hours} h in {months} months. Fit a new one.',
-        'sleeve_due' => '{name}: the sleeve has been wet for {days} days. Wipe it: it fouls even with the lamp off.',
         'airlift_little_air_high_lift' => 'With so little air, or so high a lift, no water moves.',
     ];
 }

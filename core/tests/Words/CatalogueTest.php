@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Words;
 
+use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Words\Catalogue;
 use PHPUnit\Framework\TestCase;
 
@@ -18,6 +19,14 @@ final class CatalogueTest extends TestCase
         preg_match_all("/'([a-z0-9_]+)'/", $source, $met);
         foreach ($met[1] as $code) {
             array_push($quoted[1], "dose.{$code}", "dose.instead_{$code}");
+        }
+        // The table of jobs names its codes itself.
+        $jobs = Library::shipped()->jobs();
+        foreach ($jobs->all() as $job) {
+            array_push($quoted[1], ...array_column($job->notTo(), 'code'));
+        }
+        foreach ([...$jobs->seasons, ...$jobs->feeds] as $pace) {
+            $quoted[1][] = $pace->message()->code;
         }
         $words = array_keys(Catalogue::all());
 

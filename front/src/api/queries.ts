@@ -85,6 +85,27 @@ export const useVariants = (slug: MaybeRefOrGetter<string>) =>
       ),
   })
 
+/** Service of a system: what is due and what was done. */
+export const useService = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['service', computed(() => toValue(slug))],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/service', { params: { path: { system: toValue(slug) } } })),
+  })
+
+/** One run of it, asked again now and then: somebody else may go on with it. */
+export const useServiceRun = (slug: MaybeRefOrGetter<string>, id: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['service', computed(() => toValue(slug)), computed(() => toValue(id))],
+    refetchInterval: 20_000,
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/services/{id}', {
+          params: { path: { system: toValue(slug), id: toValue(id) } },
+        }),
+      ),
+  })
+
 /** What is open on the site and must not be forgotten. */
 export const useTimers = () =>
   useQuery({
@@ -370,6 +391,7 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
     queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),
     queryClient.invalidateQueries({ queryKey: ['variants'] }),
+    queryClient.invalidateQueries({ queryKey: ['service', slug] }),
     queryClient.invalidateQueries({ queryKey: ['volumes', slug] }),
     queryClient.invalidateQueries({ queryKey: ['fish'] }),
     queryClient.invalidateQueries({ queryKey: ['book', slug] }),

@@ -50,6 +50,8 @@ function says(timer: Row): string {
       : timer.state === 'emergency'
         ? 'its time is over: open it, or give it air'
         : `${timer.left} left`
+  if (timer.kind === 'service')
+    return `open for ${timer.gone}, planned for ${timer.planned} min${timer.state === 'act' ? ' and over' : ''}`
   if (timer.state === 'emergency') return `${BY[timer.by ?? ''] ?? 'its time is over'} now: pump on, and air`
   const over = timer.state === 'act' ? ' and over' : ''
   const left = timer.left === null ? '' : `; ${timer.left} until ${BY[timer.by ?? ''] ?? 'danger'}`
@@ -61,8 +63,12 @@ const PAGES = {
   shut_off: 'plumbing',
   fish_in: 'maturing',
   stands: 'system',
+  service: 'service-run',
 } as const
-const page = (timer: Timer) => ({ name: PAGES[timer.kind], params: { system: timer.system } })
+const page = (timer: Timer) => ({
+  name: PAGES[timer.kind],
+  params: { system: timer.system, ...(timer.kind === 'service' ? { run: timer.id } : {}) },
+})
 const flows = useSend(
   (timer: Timer) => timer.system,
   (timer: Timer) =>
@@ -117,6 +123,8 @@ function duration(minutes: number): string {
           ><b>{{ timer.says }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'stands'"
           ><b>{{ timer.says }} off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
+        ><template v-else-if="timer.kind === 'service'"
+          ><b>{{ timer.says }}</b> at {{ timer.system_name }}</template
         ><template v-else-if="timer.kind === 'fish_in'"
           ><b>{{ timer.says }}</b> at {{ timer.system_name }}</template
         ><template v-else

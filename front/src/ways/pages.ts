@@ -34,6 +34,7 @@ export const GROUPS: readonly Group[] = [
     pages: [
       { name: 'capacity', label: 'Capacity', key: 'c' },
       { name: 'maturing', label: 'Maturing', key: 'm' },
+      { name: 'service', label: 'Service', key: 'v' },
     ],
   },
   {

@@ -63,6 +63,19 @@ export const HOW: Record<string, How> = {
       'what the readings leave open. Growth is calibrated to the usual six weeks (common practice), not published.',
     topics: ['fish_start', 'start_uv'],
   },
+  service: {
+    says:
+      'Each kind of part has its jobs, at an interval of common practice: longer in cold water and with little ' +
+      'feed. What is seen (flow fallen by a fifth, half fouled) makes it due at once. What a wash costs the ' +
+      'filter, the water it takes and the next date are booked by themselves.',
+    topics: ['service_when', 'service_how'],
+  },
+  'service-run': {
+    says:
+      'Heater and lamp go off before the water falls, and on only after flow was seen. A run is not closed until ' +
+      'somebody has seen the flow and what was switched off is on.',
+    topics: ['service_how'],
+  },
   fish: {
     says:
       'Weight follows from length and condition, or is measured. The ration by size and temperature is custom, ' +

@@ -138,7 +138,6 @@ const undo = useSend(
             somebody else
           </button>
         </span>
-        <span v-for="due in thing.due" :key="due.code" class="caution">{{ due.text }}</span>
       </li>
     </ul>
     <p v-for="one in running.data.value.borrowed" :key="one.name" class="small">
@@ -187,10 +186,6 @@ const undo = useSend(
   display: grid;
   grid-template-columns: 14rem minmax(0, 1fr) auto;
   gap: 0.25rem 1.5rem;
-}
-
-.rows .caution {
-  grid-column: 1 / -1;
 }
 
 .rows .lend {

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ironwort\Core\Tests\Service;
+
+use Ironwort\Core\Catalogue\Library;
+use Ironwort\Core\Service\Due;
+use Ironwort\Core\Service\JobTable;
+use Ironwort\Core\Service\ServiceWater;
+use Ironwort\Core\Service\Wear;
+use Ironwort\Core\Words\Message;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** When a job is due: interval, season, feed, what was seen, hours run. */
+final class DueTest extends TestCase
+{
+    private static function jobs(): JobTable
+    {
+        return Library::shipped()->jobs();
+    }
+
+    private static function due(
+        string $job,
+        ?float $since,
+        ?float $temp = 16,
+        ?float $feed = 0.6,
+        Wear $wear = new Wear(),
+        string $kind = 'holding',
+    ): Due {
+        return Due::of(self::jobs()->get($job), self::jobs(), new ServiceWater($kind, $temp, $feed), $since, $wear);
+    }
+
+    /**
+     * The intervals that common practice names, in temperate water with usual feed.
+     *
+     * @return iterable<string, array{string, float, string}>
+     */
+    public static function intervals(): iterable
+    {
+        yield 'gravity filter monthly' => ['wash_pads', 30, 'holding'];
+        yield 'compact quarantine filter every three weeks' => ['wash_pads', 21, 'quarantine'];
+        yield 'pre-filter sponge twice a month' => ['wash_sponge', 15, 'holding'];
+        yield 'sleeve each quarter' => ['wipe_sleeve', 91, 'holding'];
+        yield 'lamp each year' => ['change_lamp', 365, 'holding'];
+        yield 'floor weekly to fortnightly' => ['vacuum', 10, 'holding'];
+    }
+
+    #[DataProvider('intervals')]
+    public function test_a_job_is_early_then_soon_then_due_then_late(string $job, float $every, string $kind): void
+    {
+        $at = static fn(float $share): Due => self::due($job, $share * $every, kind: $kind);
+
+        self::assertSame(
+            ['early', 'soon', 'soon', 'due', 'due', 'late'],
+            array_map(static fn(float $share): string => $at($share)->stands, [0.74, 0.76, 0.999, 1.0, 1.49, 1.5]),
+        );
+        self::assertEqualsWithDelta(0.1 * $every, $at(0.9)->leftD, 1e-9);
+        self::assertSame('unknown', self::due($job, null)->stands);
+        self::assertFalse(self::due($job, null)->now());
+    }
+
+    public function test_cold_water_and_little_feed_make_it_wait_and_warm_water_and_much_feed_do_not(): void
+    {
+        $every = static fn(float $temp, float $feed): ?float => self::due('wash_pads', 1, $temp, $feed)->everyD;
+
+        self::assertEqualsWithDelta(30 * 2.5 * 2, $every(5, 0.0), 1e-9);
+        self::assertEqualsWithDelta(30 * 1.5 * 1.3, $every(10, 0.2), 1e-9);
+        self::assertEqualsWithDelta(30, $every(16, 0.6), 1e-9);
+        self::assertEqualsWithDelta(30 * 0.75 * 0.75, $every(24, 1.5), 1e-9);
+        self::assertEqualsWithDelta(30, self::due('wash_pads', 1, null, null)->everyD, 1e-9);
+        self::assertSame(91.0, self::due('wipe_sleeve', 1, 5, 0)->everyD, 'a sleeve fouls whatever the season');
+        $own = self::due('wash_pads', 1, 5, 0, new Wear(ownD: 14));
+        self::assertSame(14.0, $own->everyD, 'the keeper’s own interval holds as it is');
+        self::assertSame([], $own->why);
+    }
+
+    /** @return iterable<string, array{string, Wear, ?string}> */
+    public static function seen(): iterable
+    {
+        yield 'flow down by a fifth' => ['wash_pads', new Wear(flowShare: 0.8), 'service.flow_fallen'];
+        yield 'flow down by less' => ['wash_pads', new Wear(flowShare: 0.81), null];
+        yield 'half buried' => ['wash_pads', new Wear(fouledPct: 50), 'service.seen_fouled'];
+        yield 'less buried' => ['wash_pads', new Wear(fouledPct: 49), null];
+        yield 'drop up by a fifth' => ['backwash', new Wear(pressedShare: 1.2), 'service.pressure_up'];
+        yield 'lamp burnt 9,000 h' => ['change_lamp', new Wear(hours: 9000), 'service.hours_over'];
+        yield 'lamp burnt less' => ['change_lamp', new Wear(hours: 8999), null];
+        yield 'flow tells nothing of a lamp' => ['change_lamp', new Wear(flowShare: 0.5), null];
+    }
+
+    #[DataProvider('seen')]
+    public function test_what_is_seen_makes_it_due_at_once(string $job, Wear $wear, ?string $code): void
+    {
+        $due = self::due($job, 1, wear: $wear);
+
+        self::assertSame($code !== null, $due->now());
+        self::assertSame(
+            $code === null ? [] : [$code],
+            array_map(static fn(Message $one): string => $one->code, $due->why),
+        );
+    }
+
+    public function test_who_waits_until_it_slows_is_told_by_what_is_seen_alone(): void
+    {
+        self::assertSame('early', self::due('wash_pads', 400, wear: new Wear(onlyWhenSlow: true))->stands);
+        self::assertTrue(self::due('wash_pads', 1, wear: new Wear(flowShare: 0.7, onlyWhenSlow: true))->now());
+        self::assertSame('late', self::due('wipe_sleeve', 400, wear: new Wear(onlyWhenSlow: true))->stands);
+    }
+
+    public function test_dirt_that_blocks_it_sooner_shortens_the_interval_and_never_lengthens_it(): void
+    {
+        self::assertSame(12.0, self::due('wash_pads', 1, wear: new Wear(blocksD: 12))->everyD);
+        self::assertSame(30.0, self::due('wash_pads', 1, wear: new Wear(blocksD: 200))->everyD);
+    }
+}

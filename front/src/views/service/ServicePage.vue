@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { answer, api } from '@/api/client'
+import { useService, useSession } from '@/api/queries'
+import type { ServiceJob, System } from '@/api/types'
+import { useSend } from '@/api/useSend'
+import { whole } from '@/units/chosen'
+import { figures } from '@/units/number'
+import JobForm from './JobForm.vue'
+import OwnJobs from './OwnJobs.vue'
+
+const props = defineProps<{ system: System }>()
+const service = useService(() => props.system.slug)
+const session = useSession()
+const router = useRouter()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
+/** The job that is opened, by part and id. */
+const opened = ref<string | null>(null)
+const STANDS = {
+  early: 'not yet',
+  soon: 'soon',
+  due: 'due',
+  late: 'late',
+  unknown: 'not known when',
+} as const
+const days = (value: number) => {
+  const whole = Math.round(Math.abs(value))
+  return `${whole} day${whole === 1 ? '' : 's'}`
+}
+const when = (job: ServiceJob) => {
+  if (job.stands === 'unknown') return 'nobody wrote down when'
+  const done = job.done ? `done ${job.done}` : ''
+  const left =
+    job.left_d === null
+      ? ''
+      : job.left_d >= 0
+        ? `again in ${days(job.left_d)}`
+        : `over by ${days(job.left_d)}`
+  return [done, left].filter(Boolean).join(', ')
+}
+const now = computed(() =>
+  (service.data.value?.parts ?? []).flatMap((part) =>
+    part.jobs.filter((job) => job.stands === 'due' || job.stands === 'late').map((job) => ({ part, job })),
+  ),
+)
+const undo = useSend(
+  () => props.system.slug,
+  (id: string) =>
+    answer(() =>
+      api.DELETE('/api/systems/{system}/services/{id}', {
+        params: { path: { system: props.system.slug, id } },
+      }),
+    ),
+)
+const begin = useSend(
+  () => props.system.slug,
+  (body: Record<string, unknown>, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/services/{id}', {
+        params: { path: { system: props.system.slug, id: key } },
+        body,
+      }),
+    ).then(async (run) => {
+      opened.value = null
+      if (!run.ended)
+        await router.push({ name: 'service-run', params: { system: props.system.slug, run: run.id } })
+      return run
+    }),
+)
+</script>
+
+<!-- What is done to keep the loop running: due, by part, and what was done. -->
+<template>
+  <p v-if="service.isError.value" class="fault" role="alert">{{ service.error.value?.message }}</p>
+  <p v-else-if="!service.data.value" class="soft">Opening …</p>
+  <template v-else>
+    <ul v-if="service.data.value.open.length" class="open" aria-label="Begun">
+      <li v-for="run in service.data.value.open" :key="run.id">
+        <RouterLink :to="{ name: 'service-run', params: { system: system.slug, run: run.id } }"
+          ><b>{{ run.part }}: {{ run.job.toLowerCase() }}</b></RouterLink
+        >
+        is begun, {{ run.steps.filter((step) => step.done).length }} of {{ run.steps.length }} steps
+        done<template v-if="run.by">, by {{ run.by }}</template
+        >.
+      </li>
+    </ul>
+    <p v-if="now.length" class="lead">
+      Due:
+      <template v-for="(one, i) in now" :key="one.part.key + one.job.id"
+        >{{ i ? '; ' : '' }}{{ one.part.name }}, {{ one.job.name.toLowerCase() }}</template
+      >.
+    </p>
+    <p v-else class="lead">Nothing is due.</p>
+    <p class="soft small">
+      {{ service.data.value.chosen }}, by the school followed here. Intervals go by season and feed.
+      <RouterLink :to="{ name: 'limits', params: { system: system.slug } }">Limits and schools</RouterLink>
+    </p>
+
+    <section v-for="part in service.data.value.parts" :key="part.key" class="part" :aria-label="part.name">
+      <h2>{{ part.name }}</h2>
+      <ul class="rows jobs">
+        <li v-for="job in part.jobs" :key="job.id" :class="job.stands">
+          <span
+            ><b>{{ job.name }}</b></span
+          >
+          <span class="stands">{{ job.open ? 'begun' : STANDS[job.stands] }}</span>
+          <span class="soft small"
+            >{{ when(job) }}<template v-for="why in job.why" :key="why.code"> {{ why.text }}</template></span
+          >
+          <button
+            v-if="writes"
+            type="button"
+            class="link-button"
+            :aria-expanded="opened === part.key + job.id"
+            @click="opened = opened === part.key + job.id ? null : part.key + job.id"
+          >
+            {{ job.open ? 'Go on' : 'Do it' }}
+          </button>
+          <JobForm
+            v-if="opened === part.key + job.id"
+            class="form"
+            :system="system"
+            :part="part.key"
+            :job="job"
+            :rinse="service.data.value.rinse"
+            :sending="begin"
+          />
+        </li>
+      </ul>
+    </section>
+
+    <OwnJobs v-if="writes" :system="system" :parts="service.data.value.parts" />
+
+    <section v-if="service.data.value.done.length" class="part" aria-label="What was done">
+      <h2>What was done</h2>
+      <div class="scroll" tabindex="0" role="region" aria-label="What was done">
+        <table>
+          <tbody>
+            <tr v-for="one in service.data.value.done" :key="one.id">
+              <td>
+                <b>{{ one.text }}</b>
+              </td>
+              <td class="soft">
+                {{ one.age }}<template v-if="one.by">, {{ one.by }}</template>
+              </td>
+              <td class="num">{{ one.minutes === null ? '' : `${figures(one.minutes, 2)} min` }}</td>
+              <td class="num">{{ one.water_l ? whole(one.water_l, 'L') : '' }}</td>
+              <td class="num">{{ one.flow_l_h ? whole(one.flow_l_h, 'L/h') : '' }}</td>
+              <td class="num">{{ one.cost === null ? '' : figures(one.cost, 4) }}</td>
+              <td>
+                <button v-if="writes" type="button" class="link-button small" @click="undo.send(one.id)">
+                  Undo
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p v-if="undo.errors.value.id ?? undo.trouble.value" class="fault" role="alert">
+        {{ undo.errors.value.id ?? undo.trouble.value }}
+      </p>
+    </section>
+  </template>
+</template>
+
+<style scoped>
+.open li {
+  padding: 0.5rem 0.75rem;
+  border: 0;
+  border-left: 3px solid var(--straw);
+}
+
+.jobs li {
+  display: grid;
+  grid-template-columns: 17rem 6rem minmax(0, 1fr) auto;
+  gap: 0.25rem 1.25rem;
+  align-items: baseline;
+}
+
+.due .stands,
+.late .stands {
+  font-weight: 700;
+}
+
+.late .stands {
+  color: var(--rust-ink);
+}
+
+.form {
+  grid-column: 1 / -1;
+}
+
+@media (max-width: 720px) {
+  .jobs li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  .jobs .small {
+    grid-column: 1 / -1;
+  }
+
+  .jobs button {
+    min-height: 44px;
+  }
+}
+</style>

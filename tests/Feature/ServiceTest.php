@@ -1,0 +1,299 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Build\LayBuild;
+use App\Models\Flush;
+use App\Models\Pump;
+use App\Models\Role;
+use App\Models\Service;
+use App\Models\Setback;
+use App\Models\Stage;
+use App\Models\Switching;
+use App\Models\Vessel;
+use App\Models\WaterChange;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** Service: what is due, a run with the pump off that cannot be closed without flow, and what follows from it. */
+final class ServiceTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->owner);
+        $this->travelTo('2026-05-04 08:00');
+        (new LayBuild())->lay($this->system, [
+            'vessels' => [
+                [
+                    'name' => 'Bay',
+                    'kind' => 'bay',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 3, 'width_m' => 2, 'depth_m' => 1],
+                    'freeboard_m' => 0,
+                ],
+            ],
+            'stages' => [
+                [
+                    'name' => 'Mats',
+                    'kind' => 'matting',
+                    'medium' => 'coarse_matting',
+                    'media_l' => 200,
+                    'flow_l_h' => 6000,
+                    'water_l' => 300,
+                    'cleaned_on' => '2026-05-01',
+                ],
+                [
+                    'name' => 'Lamp',
+                    'kind' => 'uv',
+                    'flow_l_h' => 6000,
+                    'lamp_w' => 55,
+                    'lamp_fitted_on' => '2026-01-01',
+                    'sleeve_wiped_on' => '2026-05-01',
+                ],
+            ],
+            'pumps' => [
+                [
+                    'name' => 'Pump',
+                    'kind' => 'water',
+                    'power_w' => 60,
+                    'curve' => [['flow_l_h' => 0, 'head_m' => 3], ['flow_l_h' => 9000, 'head_m' => 0.2]],
+                ],
+                ['name' => 'Heater', 'kind' => 'heater', 'power_w' => 1000],
+            ],
+            'lines' => [
+                ['Drain', 'v:Bay', 's:Mats', 103.6, 2, ['bend_90' => 1], 'valve_open_pct' => 100],
+                ['Suction', 's:Mats', 'p:Pump', 63, 1, ['strainer' => 1]],
+                ['Delivery', 'p:Pump', 's:Lamp', 50, 1, ['elbow_90' => 1]],
+                ['Return', 's:Lamp', 'v:Bay', 50, 3, ['exit' => 1], 'outlet' => 'jet'],
+                ['Waste', 's:Mats', 'outside', 50, 2, [], 'valve_open_pct' => 0, 'fall_mm' => 800],
+            ],
+        ]);
+    }
+
+    private function key(): string
+    {
+        return strtoupper((string) Str::ulid());
+    }
+
+    /** @return array<string, mixed> */
+    private function job(string $part, string $job): array
+    {
+        $parts = $this->getJson('/api/systems/long-vat/service')->assertOk()->json('parts');
+        $jobs = collect(is_array($parts) ? $parts : [])->firstWhere('name', $part)['jobs'] ?? [];
+
+        return collect($jobs)->firstWhere('id', $job) ?? [];
+    }
+
+    private function part(string $kind, string $name): string
+    {
+        $class = ['stage' => Stage::class, 'pump' => Pump::class, 'vessel' => Vessel::class][$kind];
+
+        return "{$kind}:" . $class::query()->where('name', $name)->firstOrFail()->id;
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function send(string $path, array $body = []): TestResponse
+    {
+        return $this->putJson("/api/systems/long-vat/services/{$path}", $body);
+    }
+
+    public function test_a_gravity_filter_falls_due_in_a_month_and_stands_on_the_round(): void
+    {
+        self::assertSame('early', $this->job('Mats', 'wash_pads')['stands']);
+        self::assertSame('unknown', $this->job('Pump', 'clean_impeller')['stands']);
+        $this->travelTo('2026-05-31 09:00');
+        $due = $this->job('Mats', 'wash_pads');
+        self::assertSame('due', $due['stands']);
+        self::assertEquals(30, $due['every_d']);
+        self::assertContains('Mats: wash the mats', $this->getJson('/api/round')->json('rows.0.service'));
+        $this->travelTo('2026-06-20 09:00');
+        self::assertSame('late', $this->job('Mats', 'wash_pads')['stands']);
+
+        $own = ['part' => $this->part('stage', 'Mats'), 'job' => 'wash_pads'];
+        $interval = fn(array $more): TestResponse => $this->postJson('/api/systems/long-vat/service/interval', [
+            ...$own,
+            ...$more,
+        ]);
+        $interval(['every_d' => '60'])->assertOk();
+        self::assertSame('soon', $this->job('Mats', 'wash_pads')['stands']);
+        $interval(['never' => 'yes'])->assertOk();
+        self::assertSame([], $this->job('Mats', 'wash_pads'));
+        $interval(['usual' => 'yes'])->assertOk();
+        self::assertSame('late', $this->job('Mats', 'wash_pads')['stands']);
+        $interval(['every_d' => '0'])->assertUnprocessable();
+    }
+
+    public function test_a_run_switches_what_it_says_and_is_not_closed_until_flow_was_seen(): void
+    {
+        $run = $this->key();
+        $begin = ['job' => 'wash_pads', 'part' => $this->part('stage', 'Mats'), 'way' => 'stop'];
+        $begun = $this->send($run, $begin)->assertOk()->json();
+        $this->send($run, $begin)->assertOk();
+        self::assertSame(1, Service::query()->count());
+        $this->send($this->key(), $begin)
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['job']]);
+        $codes = array_column($begun['steps'], 'code');
+        self::assertSame('service.step_off_first', $codes[0]);
+        $step = static fn(string $code): int => (int) array_search($code, $codes, true);
+        $pump = fn(): Pump => Pump::query()->where('name', 'Pump')->firstOrFail();
+
+        foreach (range(0, $step('service.step_pump_off')) as $at) {
+            $this->send("{$run}/steps/{$at}")->assertOk();
+        }
+        self::assertFalse($pump()->running);
+        self::assertSame('off', Stage::query()->where('name', 'Lamp')->firstOrFail()->lamp_state);
+        $timers = collect($this->getJson('/api/timers')->assertOk()->json());
+        self::assertSame(['service', 'stands'], $timers->pluck('kind')->sort()->values()->all());
+        self::assertEquals(30, $timers->firstWhere('kind', 'stands')['planned']);
+
+        $this->send("{$run}/end")
+            ->assertUnprocessable()
+            ->assertJsonPath('codes', [
+                'service.flow_first',
+                'service.still_off',
+                'service.still_off',
+                'service.still_off',
+            ]);
+        $this->send("{$run}/steps/{$step('service.step_on_again')}")->assertUnprocessable();
+        $this->send("{$run}/steps/{$step('service.step_look_at_returns')}")->assertUnprocessable();
+        $this->send("{$run}/flow", [])->assertUnprocessable();
+        $this->send("{$run}/flow", ['flow_l_h' => '0'])->assertUnprocessable();
+
+        // Another takes it up.
+        $helper = $this->person('helper@yard.example', Role::Helper);
+        $this->actingAs($helper);
+        foreach (range($step('service.step_pump_off') + 1, $step('service.step_pump_on')) as $at) {
+            $this->send("{$run}/steps/{$at}")->assertOk();
+        }
+        self::assertTrue($pump()->running);
+        $this->send("{$run}/end")->assertUnprocessable();
+        $seen = $this->send("{$run}/flow", ['flow_l_h' => '5800'])
+            ->assertOk()
+            ->json();
+        self::assertSame('Helper', $seen['steps'][$step('service.step_look_at_returns')]['by']);
+        foreach ([$step('service.step_on_again'), $step('service.step_on_again') + 1] as $at) {
+            $this->send("{$run}/steps/{$at}")->assertOk();
+        }
+        $this->send("{$run}/end", ['cost' => '4', 'note' => 'much mud'])
+            ->assertOk()
+            ->assertJsonPath('ended', true)
+            ->assertJsonPath('after.code', 'service.test_after');
+        $this->send("{$run}/end")->assertOk();
+        self::assertSame([], $this->getJson('/api/timers')->json());
+        self::assertSame(6, Switching::query()->count());
+
+        // Half the mats in system water: half of 10 % of all there is.
+        $setback = Setback::query()->firstOrFail();
+        self::assertEqualsWithDelta(5.0, $setback->lost_pct, 1e-6);
+        self::assertSame(300.0, WaterChange::query()->firstOrFail()->litres);
+        self::assertSame(
+            '2026-05-04',
+            Stage::query()->where('name', 'Mats')->firstOrFail()->cleaned_on?->toDateString(),
+        );
+        self::assertSame('early', $this->job('Mats', 'wash_pads')['stands']);
+        self::assertSame(
+            'Mats: wash the mats, much mud',
+            $this->getJson('/api/systems/long-vat/service')->json('done.0.text'),
+        );
+    }
+
+    public function test_what_was_done_can_be_told_afterwards_and_taken_back_with_all_that_followed(): void
+    {
+        $told = $this->key();
+        $this->travelTo('2026-05-10 12:00');
+        $this->send($told, [
+            'job' => 'wash_pads',
+            'part' => $this->part('stage', 'Mats'),
+            'way' => 'told',
+            'rinse' => 'chlorinated',
+            'at' => '2026-05-09T10:00',
+        ])
+            ->assertOk()
+            ->assertJsonPath('ended', true);
+        self::assertEqualsWithDelta(30.0, Setback::query()->firstOrFail()->lost_pct, 1e-6);
+        self::assertSame(
+            '2026-05-09',
+            Stage::query()->where('name', 'Mats')->firstOrFail()->cleaned_on?->toDateString(),
+        );
+        $warns = array_column($this->job('Mats', 'wash_pads')['warns'], 'code');
+        self::assertContains('service.two_in_a_week', $warns);
+
+        $sleeve = $this->key();
+        $this->send($sleeve, [
+            'job' => 'wipe_sleeve',
+            'part' => $this->part('stage', 'Lamp'),
+            'way' => 'told',
+        ])->assertOk();
+        $lamp = fn(): ?string => Stage::query()->where('name', 'Lamp')->firstOrFail()->sleeve_wiped_on?->toDateString();
+        self::assertSame('2026-05-10', $lamp());
+
+        foreach ([$sleeve, $told] as $id) {
+            $this->deleteJson("/api/systems/long-vat/services/{$id}")->assertOk();
+            $this->deleteJson("/api/systems/long-vat/services/{$id}")->assertOk();
+        }
+        self::assertSame('2026-05-01', $lamp());
+        self::assertSame(
+            '2026-05-01',
+            Stage::query()->where('name', 'Mats')->firstOrFail()->cleaned_on?->toDateString(),
+        );
+        self::assertSame(0, Setback::query()->count());
+        self::assertSame(0, WaterChange::query()->whereNull('withdrawn_at')->count());
+        self::assertSame(0, Flush::query()->whereNull('withdrawn_at')->count());
+        self::assertSame([], $this->getJson('/api/systems/long-vat/service')->json('done'));
+    }
+
+    public function test_ones_own_job_falls_due_like_any_other(): void
+    {
+        $id = $this->key();
+        $typed = [
+            'name' => 'Grease the gate',
+            'part' => 'system:' . $this->system->id,
+            'every_d' => '10',
+            'minutes' => '5',
+        ];
+        $put = fn(array $more): TestResponse => $this->putJson("/api/systems/long-vat/own-jobs/{$id}", [
+            ...$typed,
+            ...$more,
+        ]);
+        $put(['name' => ''])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['name']]);
+        $put(['every_d' => 'often'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['every_d']]);
+        $put([])->assertOk();
+        self::assertSame('unknown', $this->job('Long Vat', "own:{$id}")['stands']);
+        $this->send($this->key(), ['job' => "own:{$id}", 'part' => $typed['part'], 'way' => 'told'])->assertOk();
+        $this->travel(11)->days();
+        self::assertSame('due', $this->job('Long Vat', "own:{$id}")['stands']);
+        $this->deleteJson("/api/systems/long-vat/own-jobs/{$id}")->assertOk();
+        self::assertSame([], $this->job('Long Vat', "own:{$id}"));
+    }
+
+    /** Half its flow is gone since the mats were washed: due now, whatever the calendar says. */
+    public function test_flow_that_has_fallen_makes_it_due(): void
+    {
+        $wash = $this->key();
+        $this->send($wash, [
+            'job' => 'wash_pads',
+            'part' => $this->part('stage', 'Mats'),
+            'way' => 'throttle',
+        ])->assertOk();
+        $this->send("{$wash}/flow", ['flow_l_h' => '6000'])->assertOk();
+        $this->send("{$wash}/end")->assertOk();
+        $this->travel(5)->days();
+        $look = $this->key();
+        $this->send($look, ['job' => 'look_at_flow', 'part' => 'system:' . $this->system->id])->assertOk();
+        $this->send("{$look}/flow", ['flow_l_h' => '3000'])->assertOk();
+        $this->send("{$look}/end")->assertOk();
+
+        $job = $this->job('Mats', 'wash_pads');
+        self::assertSame('due', $job['stands']);
+        self::assertContains('service.flow_fallen', array_column($job['why'], 'code'));
+    }
+}
