@@ -13,6 +13,7 @@ use App\Models\Kit;
 use App\Models\Note;
 use App\Models\Pump;
 use App\Models\Seed;
+use App\Models\Service;
 use App\Models\Site;
 use App\Models\Stage;
 use App\Models\Switching;
@@ -23,6 +24,7 @@ use App\Models\Visit;
 use App\Models\WaterChange;
 use App\Readings\BookVisit;
 use App\Running\SwitchThing;
+use App\Service\TellService;
 use App\Water\BookChange;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -40,13 +42,22 @@ use Ironwort\Core\Measure\UnitChoice;
 final readonly class KeepLine
 {
     /** What one line may book, all under its key. */
-    public const KINDS = [Feed::class, Note::class, WaterChange::class, Seed::class, Switching::class, Visit::class];
+    public const KINDS = [
+        Feed::class,
+        Note::class,
+        WaterChange::class,
+        Seed::class,
+        Switching::class,
+        Service::class,
+        Visit::class,
+    ];
 
     public function __construct(
         private BookVisit $book,
         private BookChange $changes,
         private BookSeed $seeds,
         private SwitchThing $switches,
+        private TellService $services,
     ) {}
 
     /** The line as the system's bays and the site's kits give it meaning. */
@@ -91,6 +102,7 @@ final readonly class KeepLine
             $line->note === null &&
             $line->seed === null &&
             $line->switch === null &&
+            $line->service === null &&
             $line->changeL === null &&
             $line->changePct === null
         ) {
@@ -130,6 +142,9 @@ final readonly class KeepLine
             }
             if ($line->switch !== null) {
                 $this->switch($system, $user, $id, $at, $line->switch);
+            }
+            if ($line->service !== null) {
+                $this->services->tell($id, $system, $user, $at, $line->service);
             }
             if ($line->entries === []) {
                 return null;

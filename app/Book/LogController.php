@@ -18,6 +18,7 @@ use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
 use App\Readings\WithdrawVisit;
 use App\Running\SwitchThing;
+use App\Service\TellService;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -34,6 +35,7 @@ final class LogController extends Controller
         private readonly KeepLine $lines,
         private readonly BookSeed $seeds,
         private readonly SwitchThing $switches,
+        private readonly TellService $services,
     ) {}
 
     public function meaning(LineRequest $request, System $system, WaterMeaning $meaning): JsonResponse
@@ -66,6 +68,14 @@ final class LogController extends Controller
                 $line->switch === null
                     ? null
                     : ['word' => $line->switch->word, 'name' => $line->switch->name, 'state' => $line->switch->state],
+            'service' =>
+                $line->service === null
+                    ? null
+                    : [
+                        'word' => $line->service->word,
+                        'name' => $line->service->name,
+                        'seconds' => $line->service->seconds,
+                    ],
             'seed' => $line->seed === null ? null : ['litres' => $line->seed->litres, 'from' => $line->seed->from],
             'spot' => $line->spot,
             'note' => $line->note,
@@ -91,8 +101,8 @@ final class LogController extends Controller
     {
         $key = strtoupper($id);
         $person = $this->person($request);
-        [$seeds, $switches] = [$this->seeds, $this->switches];
-        DB::transaction(static function () use ($system, $key, $person, $withdraw, $seeds, $switches): void {
+        [$seeds, $switches, $services] = [$this->seeds, $this->switches, $this->services];
+        DB::transaction(static function () use ($system, $key, $person, $withdraw, $seeds, $switches, $services): void {
             foreach (KeepLine::KINDS as $class) {
                 ClientKey::refuseForeign($class, $key, $system->site_id, $system->id);
             }
@@ -117,6 +127,7 @@ final class LogController extends Controller
             if ($switched !== null) {
                 $switches->undo($switched, $system);
             }
+            $services->undo($key, $system);
             foreach (['feeds', 'notes', 'changes'] as $table) {
                 DB::table($table)
                     ->where('system_id', $system->id)
@@ -140,6 +151,7 @@ final class LogController extends Controller
                 'a change of water' => $line->changeL !== null || $line->changePct !== null,
                 'a seed' => $line->seed !== null,
                 'a switching' => $line->switch !== null,
+                'a service' => $line->service !== null,
                 'a note' => $line->note !== null,
             ]),
         );

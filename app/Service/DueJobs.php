@@ -39,14 +39,7 @@ final readonly class DueJobs
         $waits = $this->judging->following($system)->in(self::TOPIC)->figure('waits') > 0;
         $all = [];
         foreach (ServicedPart::all($system) as $part) {
-            $jobs = [
-                ...$this->jobs->of(...$part->kinds),
-                ...array_map(
-                    self::own(...),
-                    array_filter($book->jobs, static fn(OwnJob $one): bool => $one->part_id === $part->id),
-                ),
-            ];
-            foreach ($jobs as $job) {
+            foreach ($this->jobsOf($part, $book) as $job) {
                 $one = $this->job($job, $part, $known, $book, $waits);
                 if ($one !== null) {
                     $all[] = $one;
@@ -81,15 +74,24 @@ final readonly class DueJobs
         );
     }
 
+    /** @return list<Job> of the table, and the keeper's own */
+    public function jobsOf(ServicedPart $part, ServiceBook $book): array
+    {
+        return [
+            ...$this->jobs->of(...$part->kinds),
+            ...array_values(
+                array_map(
+                    self::own(...),
+                    array_filter($book->jobs, static fn(OwnJob $one): bool => $one->part_id === $part->id),
+                ),
+            ),
+        ];
+    }
+
     /** The job a form names on a part; null where that part has no such job. */
     public function named(ServicedPart $part, ServiceBook $book, mixed $id): ?Job
     {
-        foreach ($book->jobs as $own) {
-            if ($id === self::OWN . $own->id && $own->part_id === $part->id) {
-                return self::own($own);
-            }
-        }
-        foreach ($this->jobs->of(...$part->kinds) as $job) {
+        foreach ($this->jobsOf($part, $book) as $job) {
             if ($job->id === $id) {
                 return $job;
             }

@@ -12,11 +12,13 @@ use App\Models\FishEvent;
 use App\Models\Good;
 use App\Models\Kit;
 use App\Models\Role;
+use App\Models\Service;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
 use App\Models\WaterSource;
 use App\Running\SwitchThing;
+use App\Service\ServicedPart;
 use App\Variants\CopyBuild;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
@@ -29,6 +31,7 @@ use Ironwort\Core\Filter\SeedKind;
 use Ironwort\Core\Fish\Condition;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TypedReading;
+use Ironwort\Core\Service\JobTable;
 
 /** The invented demo: Sallow Yard, its three people and six systems, with up to half a year of history ending now. */
 final class DemoSeeder extends Seeder
@@ -65,6 +68,7 @@ final class DemoSeeder extends Seeder
         private readonly BookSeed $seeds,
         private readonly SwitchThing $switches,
         private readonly FollowLoop $loop,
+        private readonly JobTable $jobs,
     ) {}
 
     /** @return list<array{email: string, password: string, who: string}> */
@@ -163,6 +167,7 @@ final class DemoSeeder extends Seeder
             DemoSystems::SOURCES,
         );
         (new DemoBook($system, $people, $waters, $volume))->write($plan, $days);
+        $this->served($system, $people[1], $plan['served'] ?? []);
         foreach ($plan['switched'] ?? [] as [$ago, $hour, $name, $state, $reason]) {
             $system->unsetRelations();
             $part = $system->pumps->firstWhere('name', $name) ?? $system->stages->firstWhere('name', $name);
@@ -175,6 +180,42 @@ final class DemoSeeder extends Seeder
                 Carbon::now($site->timezone)->subDays($ago)->setTime($hour, 10)->utc(),
                 $reason,
             );
+        }
+    }
+
+    /**
+     * Jobs that were done, as the book of service has them.
+     *
+     * @param  list<array{int, string, string, int}>  $served  days ago, part, job, minutes it took
+     */
+    private function served(System $system, User $user, array $served): void
+    {
+        foreach ($served as [$ago, $name, $id, $minutes]) {
+            $part = null;
+            foreach (ServicedPart::all($system->unsetRelations()) as $one) {
+                $part = $one->name === $name ? $one : $part;
+            }
+            if ($part === null) {
+                throw new \LogicException("Nothing is called {$name} in {$system->name}.");
+            }
+            $job = $this->jobs->get($id);
+            $at = Carbon::now($system->site->timezone)->subDays($ago)->setTime(17, 20)->utc();
+            Service::query()->create([
+                'site_id' => $system->site_id,
+                'system_id' => $system->id,
+                'user_id' => $user->id,
+                'ended_by' => $user->id,
+                'job' => $job->id,
+                'job_name' => $job->name,
+                'part_kind' => $part->kind,
+                'part_id' => $part->id,
+                'name' => $part->name,
+                'way' => 'stopped',
+                'rinse' => 'system',
+                'started_at' => $at->copy()->subMinutes($minutes),
+                'planned_min' => $job->minutes,
+                'ended_at' => $at,
+            ]);
         }
     }
 

@@ -145,6 +145,17 @@ final readonly class DemoSystems
                 [41, 10, 'Main pump', 'on', 'strainer cleaned, water seen at every return'],
             ],
             'closely' => [63, 50],
+            'served' => [
+                [52, 'Main pump', 'clean_impeller', 22],
+                [30, 'Air pump, bays', 'air_filter', 10],
+                [23, 'Brushes', 'wash_brushes', 31],
+                [19, 'Moving bed', 'look_at_carrier', 8],
+                [9, 'Bay 1', 'vacuum', 25],
+                [9, 'Bay 2', 'vacuum', 24],
+                [16, 'Bay 3', 'vacuum', 28],
+                [44, 'Press Room', 'circuits', 6],
+                [12, 'Press Room', 'look_at_flow', 5],
+            ],
             'probes' => true,
             'every' => 3.5,
             'story' => [
@@ -238,6 +249,13 @@ final readonly class DemoSystems
                 [2, ['flashing', 'clamped fins'], 'One still.'],
             ],
             'every' => 1,
+            'served' => [
+                [1, 'Compact sieve', 'clear_screen', 4],
+                [13, 'Matting', 'wash_pads', 34],
+                [4, 'Tub east', 'vacuum', 15],
+                [11, 'Tub west', 'vacuum', 16],
+                [13, 'Pump', 'clean_impeller', 15],
+            ],
             'story' => [
                 'days' => 9,
                 'start' => [
@@ -414,6 +432,14 @@ final readonly class DemoSystems
             'probes' => true,
             'every' => 3.5,
             'switched' => [[24, 18, 'UV lamp', 'alternate', 'water is clear: every other day does']],
+            'served' => [
+                [16, 'Brushes', 'wash_brushes', 40],
+                [31, 'Matting bay', 'wash_pads', 45],
+                [6, 'Pond', 'vacuum', 55],
+                [140, 'Bog', 'purge_bog', 60],
+                [75, 'Main pump', 'clean_impeller', 25],
+                [33, 'Circulator', 'clean_circulator', 9],
+            ],
             'story' => [
                 'days' => 180,
                 'start' => [

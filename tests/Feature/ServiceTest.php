@@ -296,4 +296,64 @@ final class ServiceTest extends TestCase
         self::assertSame('due', $job['stands']);
         self::assertContains('service.flow_fallen', array_column($job['why'], 'code'));
     }
+
+    public function test_a_line_tells_what_was_done_and_takes_it_back(): void
+    {
+        $line = fn(string $text, ?string $id = null): TestResponse => $this->postJson('/api/systems/long-vat/log', [
+            'line' => $text,
+            'id' => $id ?? $this->key(),
+        ]);
+        $id = $this->key();
+        $line('clean mats am .1 yesterday 19:00', $id)->assertUnprocessable();
+        $line('am .1 clean mats', $id)
+            ->assertCreated()
+            ->assertJsonPath('besides', ['a service']);
+        $line('am .1 clean mats', $id)->assertOk();
+        self::assertSame(1, Service::query()->count());
+        self::assertSame(
+            '2026-05-04',
+            Stage::query()->where('name', 'Mats')->firstOrFail()->cleaned_on?->toDateString(),
+        );
+        $this->deleteJson("/api/systems/long-vat/log/{$id}")->assertNoContent();
+        self::assertSame(
+            '2026-05-01',
+            Stage::query()->where('name', 'Mats')->firstOrFail()->cleaned_on?->toDateString(),
+        );
+
+        $line('wipe uv')->assertCreated();
+        self::assertSame(
+            '2026-05-04',
+            Stage::query()->where('kind', 'uv')->firstOrFail()->sleeve_wiped_on?->toDateString(),
+        );
+        $line('vacuum bay note much mud')->assertCreated();
+        $line('flush mats 5s')->assertUnprocessable();
+        $line('clean')->assertUnprocessable();
+        $line('clean nothing')->assertUnprocessable();
+        self::assertSame(600.0, WaterChange::query()->whereNull('withdrawn_at')->firstOrFail()->litres);
+    }
+
+    /** 5 s of what its waste carries, worked out by `service.flush`. */
+    public function test_a_flush_takes_what_its_waste_carries_in_so_many_seconds(): void
+    {
+        Stage::query()
+            ->where('name', 'Mats')
+            ->update(['kind' => 'vortex', 'medium' => 'chamber_walls']);
+        $carries = $this->postJson('/api/calc/service.flush', [
+            'head_m' => 0.8,
+            'bore_mm' => 50,
+            'length_m' => 2,
+            'fittings_k' => 1.5,
+            'seconds' => 5,
+            'temp_c' => 20,
+        ])->json('figures.litres');
+        $this->postJson('/api/systems/long-vat/log', [
+            'line' => 'flush mats 5s',
+            'id' => $this->key(),
+        ])->assertCreated();
+
+        $litres = Service::query()->firstOrFail()->water_l;
+        self::assertNotNull($litres);
+        self::assertEqualsWithDelta($carries, $litres, 0.02 * $litres);
+        self::assertSame(0, Setback::query()->count(), 'a flush takes nothing from the bacteria');
+    }
 }

@@ -27,7 +27,7 @@ use Ironwort\Core\Water\Oxygen;
  * `do 85%` is saturation at the temperature and salt of the same line, written down in mg/L.
  * `cy 40 at bridge` says where the disc was let down; `wc 10%` or `wc 900` is a change of water, in litres.
  * `seed 3 l from yard-pond` is media moved from another system, `seed culture` a bottle.
- * `pump off`, `uv on`, `air stones off` switch what runs.
+ * `pump off`, `uv on`, `air stones off` switch what runs; `clean vortex`, `flush bay 2 5s`, `wipe uv` tell of service.
  * `feed 220` is feed in grams, and all behind `note` is kept in the keeper's own words. Every fault is
  * pointed at by its place in the line.
  */
@@ -61,6 +61,7 @@ final readonly class LogLine
         public ?float $changePct = null,
         public ?LogSeed $seed = null,
         public ?LogSwitch $switch = null,
+        public ?LogService $service = null,
     ) {}
 
     /**
@@ -88,7 +89,7 @@ final readonly class LogLine
         $entries = [];
         $faults = [];
         $time = $place = $feed = $note = $spot = $litres = $percent = null;
-        $share = $seed = $switch = null;
+        $share = $seed = $switch = $service = null;
         $bare = 0;
         for ($i = 0; $i < count($words); $i++) {
             $word = $words[$i];
@@ -165,6 +166,21 @@ final readonly class LogLine
                     $faults[] = new LogFault($word->at, mb_strlen($word->text), 'On or off? As pump off, uv on.');
                 } else {
                     [$switch, $took] = $read;
+                    $i += $took;
+                }
+
+                continue;
+            }
+            if (LogService::begins($word)) {
+                $read = LogService::read($word, array_slice($words, $i + 1));
+                if ($read === null) {
+                    $faults[] = new LogFault(
+                        $word->at,
+                        mb_strlen($word->text),
+                        'Which part? As clean vortex, flush bay 2 5s.',
+                    );
+                } else {
+                    [$service, $took] = $read;
                     $i += $took;
                 }
 
@@ -274,6 +290,7 @@ final readonly class LogLine
             changePct: $percent,
             seed: $seed,
             switch: $switch,
+            service: $service,
         );
     }
 

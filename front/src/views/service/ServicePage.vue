@@ -39,11 +39,15 @@ const when = (job: ServiceJob) => {
         : `over by ${days(job.left_d)}`
   return [done, left].filter(Boolean).join(', ')
 }
-const now = computed(() =>
-  (service.data.value?.parts ?? []).flatMap((part) =>
-    part.jobs.filter((job) => job.stands === 'due' || job.stands === 'late').map((job) => ({ part, job })),
-  ),
+const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1)
+const RANK = { late: 0, due: 1, soon: 2, unknown: 3, early: 4 } as const
+/** The most urgent first; of those alike, in the order of the flow. */
+const jobs = computed(() =>
+  (service.data.value?.parts ?? [])
+    .flatMap((part) => part.jobs.map((job) => ({ part, job })))
+    .sort((a, b) => (a.job.open ? -1 : RANK[a.job.stands]) - (b.job.open ? -1 : RANK[b.job.stands])),
 )
+const now = computed(() => jobs.value.filter(({ job }) => job.stands === 'due' || job.stands === 'late'))
 const undo = useSend(
   () => props.system.slug,
   (id: string) =>
@@ -78,7 +82,7 @@ const begin = useSend(
     <ul v-if="service.data.value.open.length" class="open" aria-label="Begun">
       <li v-for="run in service.data.value.open" :key="run.id">
         <RouterLink :to="{ name: 'service-run', params: { system: system.slug, run: run.id } }"
-          ><b>{{ run.part }}: {{ run.job.toLowerCase() }}</b></RouterLink
+          ><b>{{ run.part }}: {{ lower(run.job) }}</b></RouterLink
         >
         is begun, {{ run.steps.filter((step) => step.done).length }} of {{ run.steps.length }} steps
         done<template v-if="run.by">, by {{ run.by }}</template
@@ -88,7 +92,7 @@ const begin = useSend(
     <p v-if="now.length" class="lead">
       Due:
       <template v-for="(one, i) in now" :key="one.part.key + one.job.id"
-        >{{ i ? '; ' : '' }}{{ one.part.name }}, {{ one.job.name.toLowerCase() }}</template
+        >{{ i ? '; ' : '' }}{{ one.part.name }}, {{ lower(one.job.name) }}</template
       >.
     </p>
     <p v-else class="lead">Nothing is due.</p>
@@ -97,38 +101,36 @@ const begin = useSend(
       <RouterLink :to="{ name: 'limits', params: { system: system.slug } }">Limits and schools</RouterLink>
     </p>
 
-    <section v-for="part in service.data.value.parts" :key="part.key" class="part" :aria-label="part.name">
-      <h2>{{ part.name }}</h2>
-      <ul class="rows jobs">
-        <li v-for="job in part.jobs" :key="job.id" :class="job.stands">
-          <span
-            ><b>{{ job.name }}</b></span
-          >
-          <span class="stands">{{ job.open ? 'begun' : STANDS[job.stands] }}</span>
-          <span class="soft small"
-            >{{ when(job) }}<template v-for="why in job.why" :key="why.code"> {{ why.text }}</template></span
-          >
-          <button
-            v-if="writes"
-            type="button"
-            class="link-button"
-            :aria-expanded="opened === part.key + job.id"
-            @click="opened = opened === part.key + job.id ? null : part.key + job.id"
-          >
-            {{ job.open ? 'Go on' : 'Do it' }}
-          </button>
-          <JobForm
-            v-if="opened === part.key + job.id"
-            class="form"
-            :system="system"
-            :part="part.key"
-            :job="job"
-            :rinse="service.data.value.rinse"
-            :sending="begin"
-          />
-        </li>
-      </ul>
-    </section>
+    <ul class="rows jobs" aria-label="Jobs">
+      <li v-for="{ part, job } in jobs" :key="part.key + job.id" :class="job.stands">
+        <span
+          ><b>{{ part.kind === 'system' ? 'Whole system' : part.name }}</b> {{ lower(job.name) }}</span
+        >
+        <span class="stands">{{ job.open ? 'begun' : STANDS[job.stands] }}</span>
+        <span class="soft small">{{
+          [when(job), ...job.why.map((why) => why.text)].filter(Boolean).join('. ')
+        }}</span>
+        <button
+          v-if="writes"
+          type="button"
+          class="link-button"
+          :aria-expanded="opened === part.key + job.id"
+          :aria-label="`${part.name}: ${lower(job.name)}`"
+          @click="opened = opened === part.key + job.id ? null : part.key + job.id"
+        >
+          {{ job.open ? 'Go on' : 'Do it' }}
+        </button>
+        <JobForm
+          v-if="opened === part.key + job.id"
+          class="form"
+          :system="system"
+          :part="part.key"
+          :job="job"
+          :rinse="service.data.value.rinse"
+          :sending="begin"
+        />
+      </li>
+    </ul>
 
     <OwnJobs v-if="writes" :system="system" :parts="service.data.value.parts" />
 
@@ -173,7 +175,7 @@ const begin = useSend(
 
 .jobs li {
   display: grid;
-  grid-template-columns: 17rem 6rem minmax(0, 1fr) auto;
+  grid-template-columns: 21rem 7rem minmax(0, 1fr) auto;
   gap: 0.25rem 1.25rem;
   align-items: baseline;
 }
