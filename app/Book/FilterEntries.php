@@ -7,6 +7,7 @@ namespace App\Book;
 use App\Models\Age;
 use App\Models\Flush;
 use App\Models\Seed;
+use App\Models\Service;
 use App\Models\Setback;
 use App\Models\ShutOff;
 use App\Models\Switching;
@@ -19,7 +20,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Measure\Format;
 
-/** What the book tells of the filter and of what runs: setbacks, seeds, flushes, switches, shut bays, the volume. */
+/** What the book tells of the filter and of what runs: service, setbacks, seeds, flushes, switches, shut bays, the volume. */
 final readonly class FilterEntries
 {
     /** @return Collection<int, BookEntry> the newest before a time */
@@ -37,7 +38,25 @@ final readonly class FilterEntries
                 static fn(Setback $row): BookEntry => self::entry($row, $row->happened_on, null, $row->text()),
             ),
             ...self::newest(
-                Flush::query()->where($own)->with('user')->whereNull('withdrawn_at'),
+                Service::query()->where($own)->with('ender')->whereNull('withdrawn_at')->whereNotNull('ended_at'),
+                'ended_at',
+                $before,
+                $most,
+            )->map(
+                static fn(Service $row): BookEntry => self::entry(
+                    $row,
+                    $row->ended_at ?? $row->started_at,
+                    $row->ender,
+                    $row->text(),
+                ),
+            ),
+            ...self::newest(
+                // What a service cleaned is told by the service.
+                Flush::query()
+                    ->where($own)
+                    ->with('user')
+                    ->whereNull('withdrawn_at')
+                    ->whereNotIn('id', Service::query()->select('flush_id')->where($own)->whereNotNull('flush_id')),
                 'happened_at',
                 $before,
                 $most,
@@ -94,7 +113,7 @@ final readonly class FilterEntries
     }
 
     private static function entry(
-        Setback|Flush|Switching|Seed|ShutOff|VolumeChoice $row,
+        Setback|Flush|Switching|Seed|ShutOff|VolumeChoice|Service $row,
         Carbon $at,
         ?User $by,
         string $text,

@@ -19,6 +19,7 @@ use Ironwort\Core\Measure\UnitChoice;
  * @property string $password
  * @property Role $role
  * @property ?array<string, string> $units that it reads in; null where nothing was chosen
+ * @property ?string $calendar_key of the address of its calendar feed, as a hash
  * @property Site $site
  */
 final class User extends Authenticatable

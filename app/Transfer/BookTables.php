@@ -78,7 +78,7 @@ final readonly class BookTables
     private const WITHOUT = ['photos' => ['picture'], 'readings' => ['id']];
 
     /** Kept in a backup, from which people sign in again, and left out of an export, which goes to others. */
-    private const SECRET = ['users' => ['password', 'remember_token']];
+    private const SECRET = ['users' => ['password', 'remember_token', 'calendar_key']];
 
     /**
      * @param  list<string>  $sites  ids

@@ -54,7 +54,7 @@ missing_packages() {
     command -v chromium >/dev/null || echo chromium
     command -v pdftotext >/dev/null || echo poppler-utils
     # The reference libraries that the core is checked against.
-    local library; for library in scipy gsw fluids; do
+    local library; for library in scipy gsw fluids icalendar; do
       /usr/bin/python3 -c "import $library" 2>/dev/null || echo "python3-$library"
     done
   fi

@@ -7,6 +7,7 @@ export const router = createRouter({
     { path: '/', name: 'round', component: () => import('./views/round/RoundPage.vue') },
     { path: '/round', redirect: '/' },
     { path: '/shelf', name: 'shelf', component: () => import('./views/shelf/ShelfPage.vue') },
+    { path: '/calendar', name: 'calendar', component: () => import('./views/calendar/CalendarPage.vue') },
     { path: '/begin', name: 'begin', component: () => import('./views/begin/BeginPage.vue') },
     { path: '/sheets', name: 'sheets', component: () => import('./views/sheets/SheetsPage.vue') },
     { path: '/you', name: 'you', component: () => import('./views/you/YouPage.vue') },

@@ -106,6 +106,10 @@ export const useServiceRun = (slug: MaybeRefOrGetter<string>, id: MaybeRefOrGett
       ),
   })
 
+/** All that is due within a fortnight. */
+export const useCalendar = () =>
+  useQuery({ queryKey: ['calendar'], queryFn: () => answer(() => api.GET('/api/calendar')) })
+
 /** What is open on the site and must not be forgotten. */
 export const useTimers = () =>
   useQuery({
@@ -390,6 +394,7 @@ export async function refreshSystem(slug: string): Promise<void> {
     queryClient.invalidateQueries({ queryKey: ['system', slug] }),
     queryClient.invalidateQueries({ queryKey: ['capacity', slug] }),
     queryClient.invalidateQueries({ queryKey: ['plumbing', slug] }),
+    queryClient.invalidateQueries({ queryKey: ['calendar'] }),
     queryClient.invalidateQueries({ queryKey: ['variants'] }),
     queryClient.invalidateQueries({ queryKey: ['service', slug] }),
     queryClient.invalidateQueries({ queryKey: ['volumes', slug] }),

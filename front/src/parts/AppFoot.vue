@@ -66,6 +66,7 @@ const signOut = useMutation({
     <span v-else class="soft">{{ person.site.name }}</span>
     <OpenTimers />
     <span class="right">
+      <RouterLink to="/calendar">Calendar</RouterLink>
       <RouterLink to="/shelf">Shelf</RouterLink>
       <RouterLink to="/sheets">Sheets</RouterLink>
       <RouterLink to="/you" class="who"

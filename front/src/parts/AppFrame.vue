@@ -33,6 +33,7 @@ function go(letter: string): void {
   const other = systems.value?.[Number(letter) - 1]
   if (letter === 'r') void router.push('/')
   else if (letter === 'x') void router.push('/shelf')
+  else if (letter === 'e') void router.push('/calendar')
   else if (letter === 'z') void router.push('/sheets')
   else if (page && system.value) void router.push({ name: page.name, params: { system: system.value } })
   else if (other) void router.push(samePage(route.name, other.slug))

@@ -12,6 +12,7 @@ const keys = [
   ['g r', 'Round'],
   ...GROUPS.flatMap((group) => group.pages.map((page) => [`g ${page.key}`, page.label])),
   ['g x', 'Shelf'],
+  ['g e', 'Calendar'],
   ['g z', 'Reference sheets'],
   ['g 1 … 9', 'The system in that place of the list, same page'],
   ['?', 'This list'],
