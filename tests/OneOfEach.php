@@ -22,8 +22,10 @@ use App\Models\Kit;
 use App\Models\Line;
 use App\Models\MeterReading;
 use App\Models\Note;
+use App\Models\OwnJob;
 use App\Models\Pump;
 use App\Models\Seed;
+use App\Models\Service;
 use App\Models\Setback;
 use App\Models\Stage;
 use App\Models\Switching;
@@ -79,6 +81,8 @@ trait OneOfEach
         'lines' => Line::class,
         'junctions' => Junction::class,
         'outlets' => AirOutlet::class,
+        'services' => Service::class,
+        'own-jobs' => OwnJob::class,
         'build-changes' => BuildChange::class,
         'variants' => System::class,
         'volumes' => VolumeMeasure::class,
@@ -111,6 +115,8 @@ trait OneOfEach
             $segments[$i] = match (true) {
                 $name === 'system' => $system,
                 $name === 'kind' => (string) $kind,
+                $before === 'steps' => '0',
+                $before === 'feed' && $name === 'key' => str_repeat('a', 40),
                 isset(self::WORDS[$name]) => self::WORDS[$name],
                 $name === 'group' => $this->key($rows, FishGroup::class),
                 in_array($before, ['sold', 'lost'], true) => $this->key($rows, FishEvent::class),
@@ -172,6 +178,7 @@ trait OneOfEach
             'given_at' => now(),
         ];
         $rows = [
+            $system,
             $vessel,
             $system->stages()->firstOrFail(),
             $system->pumps()->firstOrFail(),
@@ -248,6 +255,26 @@ trait OneOfEach
                 'gain_g_d' => 0.1,
                 'low_g_d' => 0,
                 'high_g_d' => 1,
+            ]),
+            Service::query()->create([
+                ...$own,
+                'job' => 'vacuum',
+                'job_name' => 'Vacuum the floor',
+                'part_kind' => 'vessel',
+                'part_id' => $vessel->id,
+                'name' => 'Bay',
+                'way' => 'throttled',
+                'rinse' => 'system',
+                'started_at' => now(),
+                'planned_min' => 30,
+            ]),
+            OwnJob::query()->create([
+                ...$own,
+                'name' => 'Grease',
+                'part_kind' => 'vessel',
+                'part_id' => $vessel->id,
+                'every_d' => 30,
+                'minutes' => 5,
             ]),
             Setback::query()->create([
                 ...$own,

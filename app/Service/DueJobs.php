@@ -180,7 +180,7 @@ final readonly class DueJobs
     }
 
     /** Days from one wash until half of it is buried, as it was seen to go last time. */
-    private static function blocks(ServicedPart $part): ?float
+    public static function blocks(ServicedPart $part): ?float
     {
         $stage = $part->part;
         if (

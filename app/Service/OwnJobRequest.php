@@ -6,12 +6,24 @@ namespace App\Service;
 
 use App\Forms\TypedInputs;
 use App\Http\FormRequest;
+use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 
 /** A job of the keeper's own, or an interval of his own for one of the table. */
 final class OwnJobRequest extends FormRequest
 {
+    /** @throws BadInput at `part` */
+    public function part(System $system): ServicedPart
+    {
+        return ServicedPart::named($system, $this->input('part'));
+    }
+
+    public function named(): string
+    {
+        return $this->string('job')->toString();
+    }
+
     /**
      * @return array{name: string, every_d: float, minutes: float}
      *

@@ -11,7 +11,6 @@ use App\Models\Service;
 use App\Models\System;
 use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Service\Job;
@@ -44,9 +43,9 @@ final class ServiceController extends Controller
         if ($known !== null) {
             return $this->run($system, $id);
         }
-        $part = ServicedPart::named($system->unsetRelations(), $request->input('part'));
+        $part = $request->part($system->unsetRelations());
         $book = ServiceBook::of($system);
-        $job = $this->due->named($part, $book, $request->input('job')) ?? throw BadInput::at('job', 'Choose the job.');
+        $job = $this->due->named($part, $book, $request->job()) ?? throw BadInput::at('job', 'Choose the job.');
         $rinse = $request->rinse($this->report->rinse($system));
         $way = $request->way();
         $setting = $this->settings->part($system, LatestWater::of($system), $part);
@@ -65,11 +64,11 @@ final class ServiceController extends Controller
         return $this->run($system, $id);
     }
 
-    public function tick(Request $request, System $system, string $id, string $step): JsonResponse
+    public function tick(ServiceRequest $request, System $system, string $id, string $step): JsonResponse
     {
-        $done = filter_var($request->input('done', true), FILTER_VALIDATE_BOOL);
         $run = self::find($system, $id);
-        $this->runs->tick($run, $system->unsetRelations(), $this->person($request), (int) $step, $done);
+        $person = $this->person($request);
+        $this->runs->tick($run, $system->unsetRelations(), $person, (int) $step, $request->done());
 
         return $this->run($system, $id);
     }
@@ -103,9 +102,9 @@ final class ServiceController extends Controller
 
     public function interval(OwnJobRequest $request, System $system): JsonResponse
     {
-        $part = ServicedPart::named($system->unsetRelations(), $request->input('part'));
+        $part = $request->part($system->unsetRelations());
         $job =
-            $this->due->named($part, ServiceBook::of($system), $request->input('job')) ??
+            $this->due->named($part, ServiceBook::of($system), $request->named()) ??
             throw BadInput::at('job', 'Choose the job.');
         $key = ['system_id' => $system->id, 'job' => $job->id, 'part_id' => $part->id];
         if ($request->usual()) {
@@ -122,7 +121,7 @@ final class ServiceController extends Controller
 
     public function putOwn(OwnJobRequest $request, System $system, string $id): JsonResponse
     {
-        $part = ServicedPart::named($system->unsetRelations(), $request->input('part'));
+        $part = $request->part($system->unsetRelations());
         OwnJob::query()->updateOrCreate(
             ['id' => strtoupper($id)],
             [

@@ -38,6 +38,7 @@ final readonly class ServiceReport
         private EndService $ends,
         private RunService $runs,
         private LimitsInForce $judging,
+        private BlockingReport $blocking,
     ) {}
 
     /** @return array<string, mixed> */
@@ -55,6 +56,7 @@ final readonly class ServiceReport
         return [
             'parts' => array_values($parts),
             'open' => array_map(fn(Service $run): array => $this->run($system, $run), $book->open),
+            'blocking' => $this->blocking->of($system, $water, $jobs),
             'rinse' => $this->rinse($system)->value,
             'chosen' => $this->judging->following($system)->in('service_when')->name,
             'done' => $this->done($system),

@@ -18,6 +18,23 @@ final class ServiceRequest extends FormRequest
 {
     public const WAYS = ['stop', 'throttle', 'told'];
 
+    /** @throws BadInput at `part` */
+    public function part(System $system): ServicedPart
+    {
+        return ServicedPart::named($system, $this->input('part'));
+    }
+
+    public function job(): string
+    {
+        return $this->string('job')->toString();
+    }
+
+    /** Whether a step is ticked, or its tick taken back. */
+    public function done(): bool
+    {
+        return filter_var($this->input('done', true), FILTER_VALIDATE_BOOL);
+    }
+
     /** @throws BadInput at `way` */
     public function way(): string
     {

@@ -356,4 +356,21 @@ final class ServiceTest extends TestCase
         self::assertEqualsWithDelta($carries, $litres, 0.02 * $litres);
         self::assertSame(0, Setback::query()->count(), 'a flush takes nothing from the bacteria');
     }
+
+    public function test_what_fills_too_fast_is_asked_why(): void
+    {
+        $page = fn(): array => $this->getJson('/api/systems/long-vat/service')->assertOk()->json('blocking');
+        self::assertSame([], $page());
+        Stage::query()
+            ->where('name', 'Mats')
+            ->update(['fouling_pct' => 60, 'fouling_seen_on' => '2026-05-07']);
+        Vessel::query()->update(['silt_m2' => 3]);
+        $this->travelTo('2026-05-07 09:00');
+
+        [$mats] = $page();
+        self::assertEqualsWithDelta(5.0, $mats['blocks_d'], 1e-6);
+        self::assertSame('filter.blocking_silt', $mats['causes'][0]['says']['code']);
+        self::assertEqualsWithDelta(50.0, $mats['causes'][0]['value'], 1e-6);
+        self::assertSame('due', $this->job('Mats', 'wash_pads')['stands']);
+    }
 }

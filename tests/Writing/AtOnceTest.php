@@ -272,6 +272,11 @@ final class AtOnceTest extends Yard
                 [],
                 ['name' => 'Stone', 'pump_id' => $pump, 'to' => "vessel:{$vessel}", 'valve' => 'open'],
             ],
+            "{$s}services/{id}" => [[], ['job' => 'vacuum', 'part' => "vessel:{$vessel}"]],
+            "{$s}own-jobs/{id}" => [
+                [],
+                ['name' => 'Grease', 'part' => "vessel:{$vessel}", 'every_d' => '30', 'minutes' => '5'],
+            ],
             "{$s}variants/{id}" => [[], ['name' => 'Another build']],
             "{$s}notes/{id}" => [[], ['words' => 'All well.']],
             "{$s}pumps/{id}" => [[], ['name' => 'Air', 'kind' => 'air', 'air_l_min' => '60', 'power_w' => '40']],

@@ -9,6 +9,7 @@ use Ironwort\Core\Data\Bibliography;
 use Ironwort\Core\Data\BrokenTable;
 use Ironwort\Core\Data\Row;
 use Ironwort\Core\Dose\AgentTable;
+use Ironwort\Core\Filter\BlockingCause;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\RationTable;
@@ -53,6 +54,12 @@ final class Library
     public function stageKinds(): StageKinds
     {
         return StageKinds::from($this->table('stages'));
+    }
+
+    /** @return list<BlockingCause> */
+    public function blocking(): array
+    {
+        return array_map(BlockingCause::from(...), $this->table('blocking')->rows('causes'));
     }
 
     public function jobs(): JobTable

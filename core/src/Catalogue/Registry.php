@@ -36,6 +36,7 @@ use Ironwort\Core\Exchange\PlanCalculator;
 use Ironwort\Core\Exchange\SchoolsCalculator;
 use Ironwort\Core\Exchange\SeriesCalculator;
 use Ironwort\Core\Exchange\TrickleCalculator;
+use Ironwort\Core\Filter\BlockingCalculator;
 use Ironwort\Core\Filter\FilterBalanceCalculator;
 use Ironwort\Core\Filter\FilterCapacityCalculator;
 use Ironwort\Core\Filter\FromReadingsCalculator;
@@ -150,6 +151,7 @@ final class Registry
             'filter.idle' => static fn(): Calculator => new IdleCalculator(),
             'service.wash' => static fn(): Calculator => new WashCalculator(),
             'filter.size' => static fn(): Calculator => new SizeCalculator($library->media(), $library->stageKinds()),
+            'filter.blocking' => static fn(): Calculator => new BlockingCalculator($library->blocking()),
             'filter.solids' => static fn(): Calculator => new SolidsCalculator($library->stageKinds()),
             'filter.start_dose' => static fn(): Calculator => new StartDoseCalculator(),
             'fish.density' => static fn(): Calculator => new DensityCalculator(),

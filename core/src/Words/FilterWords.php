@@ -8,6 +8,19 @@ namespace Ironwort\Core\Words;
 final readonly class FilterWords
 {
     public const TEXTS = [
+        'blocking_silt' =>
+            'Silt lies in the pond, and every fish that passes stirs it into the filter. Clean the pond before ' .
+            'blaming the filter.',
+        'blocking_too_small' =>
+            'The filter has little room for the dirt it is sent. More room before it: brushes, a vortex.',
+        'blocking_overfed' => 'Much is fed for these fish. Feed less, and see whether it lasts longer.',
+        'blocking_uneaten' => 'Feed is left over. Give what is eaten in five minutes, and take out the rest.',
+        'blocking_overstocked' => 'These fish are near to all the filter takes. Fewer fish, or more filter.',
+        'blocking_algae' => 'Algae cloud the water and are caught. Shade, less nutrient, a lamp.',
+        'blocking_unexplained' =>
+            'It fills much sooner than the dirt of the feed would fill it. Look for silt, leaves and algae in the ' .
+            'pond.',
+        'blocking_nothing' => 'Nothing that is known explains it. Measure sight, and look at the floor of the pond.',
         'start_dose_bottled_ammonium_brings_alkalinity' =>
             'Bottled ammonium adds no alkalinity, and nitrifying each mg uses 7.14 mg/L of KH. Use it unscented, ' .
             'without soap, and never near fish.',

@@ -90,9 +90,5 @@ final readonly class ServiceWords
         'test_after' => 'Test ammonia in some hours, and again tomorrow.',
         'flow_first' => 'First see water flow: look at every return, or give the flow.',
         'still_off' => '{name} is still off.',
-        'refills_at' => 'The float valve lets in {flow} L/h; {litres} L come back in about {hours} h.',
-        'refills_too_fast' =>
-            'The float valve lets in {flow} L/h, more than the carbon can treat ({most} L/h). Throttle it before it ' .
-            'opens.',
     ];
 }

@@ -162,6 +162,7 @@ final class ContractTest extends TestCase
             'temp_c' => 20,
             'stages' => [['kind' => 'vortex', 'flow_l_h' => 9000, 'media_l' => 300, 'days_since_flush' => 7]],
         ],
+        'filter.blocking' => ['blocks_d' => 6, 'caught_g_d' => 100, 'room_g' => 3000, 'silt_m2' => 3, 'floor_m2' => 9],
         'nitrate.sinks' => ['no3_n_mg_l' => 8, 'production_g_d' => 10, 'temp_c' => 20, 'change_l_d' => 500],
         'exchange.batch' => [
             'volume_l' => 1000,

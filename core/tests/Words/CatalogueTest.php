@@ -20,7 +20,8 @@ final class CatalogueTest extends TestCase
         foreach ($met[1] as $code) {
             array_push($quoted[1], "dose.{$code}", "dose.instead_{$code}");
         }
-        // The table of jobs names its codes itself.
+        // The tables of jobs and of what blocks a filter name their codes themselves.
+        array_push($quoted[1], ...array_column(Library::shipped()->blocking(), 'code'));
         $jobs = Library::shipped()->jobs();
         foreach ($jobs->all() as $job) {
             array_push($quoted[1], ...array_column($job->notTo(), 'code'));

@@ -132,6 +132,23 @@ const begin = useSend(
       </li>
     </ul>
 
+    <section
+      v-for="stage in service.data.value.blocking"
+      :key="stage.name"
+      class="part"
+      :aria-label="`Why ${stage.name} blocks too fast`"
+    >
+      <h2>{{ stage.name }} blocks too fast: half full in {{ figures(stage.blocks_d, 2) }} days</h2>
+      <ul v-if="stage.causes.length" class="rows">
+        <li v-for="cause in stage.causes" :key="cause.name">
+          <b>{{ cause.name }}</b>: {{ figures(cause.value, 3) }} {{ cause.unit }}
+          <span class="soft small">counts from {{ figures(cause.from, 2) }}</span
+          ><br />{{ cause.says.text }}
+        </li>
+      </ul>
+      <p v-else>Nothing that is known explains it. Measure sight, and look at the floor of the pond.</p>
+    </section>
+
     <OwnJobs v-if="writes" :system="system" :parts="service.data.value.parts" />
 
     <section v-if="service.data.value.done.length" class="part" aria-label="What was done">

@@ -2,9 +2,10 @@
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { answer, api } from '@/api/client'
-import { useServiceRun, useSession } from '@/api/queries'
-import type { System } from '@/api/types'
+import { answer, api, Refusal } from '@/api/client'
+import { queryClient, refreshSystem, useServiceRun, useSession } from '@/api/queries'
+import type { FieldErrors, ServiceRun, System } from '@/api/types'
+import { useMutation } from '@tanstack/vue-query'
 import { useSend } from '@/api/useSend'
 import TypedField from '@/parts/TypedField.vue'
 import { whole } from '@/units/chosen'
@@ -28,33 +29,37 @@ const step = computed(() => run.data.value?.steps[at.value])
 const flow = ref('')
 const notes = ref({ water_l: '', cost: '', note: '' })
 
-const tick = useSend(
-  () => props.system.slug,
-  (n: number) =>
+/** The answer is what stands now: one goes on at once, the other pages follow. */
+const act = useMutation({
+  mutationFn: (send: () => Promise<ServiceRun>) => send(),
+  onSuccess: (now) => {
+    queryClient.setQueryData(['service', props.system.slug, id.value], now)
+    looked.value = null
+    void refreshSystem(props.system.slug)
+  },
+})
+const tick = (n: number) =>
+  act.mutate(() =>
     answer(() =>
       api.PUT('/api/systems/{system}/services/{id}/steps/{step}', {
         params: { path: { ...path(), step: n } },
         body: { done: true },
       }),
     ),
-  () => (looked.value = null),
-)
-const see = useSend(
-  () => props.system.slug,
-  (body: { seen?: boolean; flow_l_h?: string }) =>
+  )
+const see = (body: { seen?: boolean; flow_l_h?: string }) =>
+  act.mutate(() =>
     answer(() => api.PUT('/api/systems/{system}/services/{id}/flow', { params: { path: path() }, body })),
-  () => (looked.value = null),
-)
-const end = useSend<void>(
-  () => props.system.slug,
-  () =>
+  )
+const end = () =>
+  act.mutate(() =>
     answer(() =>
       api.PUT('/api/systems/{system}/services/{id}/end', {
         params: { path: path() },
         body: { ...notes.value },
       }),
     ),
-)
+  )
 const give = useSend<void>(
   () => props.system.slug,
   () =>
@@ -62,16 +67,13 @@ const give = useSend<void>(
       (page) => router.push({ name: 'service', params: { system: props.system.slug } }).then(() => page),
     ),
 )
-const busy = computed(() => tick.pending.value || see.pending.value || end.pending.value)
-const trouble = computed(
-  () =>
-    tick.errors.value.step ??
-    tick.trouble.value ??
-    see.errors.value.seen ??
-    see.trouble.value ??
-    end.errors.value.end ??
-    end.trouble.value,
-)
+const busy = computed(() => act.isPending.value)
+const errors = computed<FieldErrors>(() => (act.error.value instanceof Refusal ? act.error.value.errors : {}))
+const FIELDS = ['flow_l_h', 'water_l', 'cost']
+const trouble = computed(() => {
+  const said = Object.entries(errors.value).find(([field]) => !FIELDS.includes(field))?.[1]
+  return said ?? (Object.keys(errors.value).length ? null : act.error.value?.message)
+})
 </script>
 
 <!-- One step at a time, for one thumb; what is left can be taken up by anybody. -->
@@ -106,19 +108,19 @@ const trouble = computed(
         >.
       </p>
       <template v-else-if="step.flow && writes">
-        <NButton type="primary" size="large" block :loading="busy" @click="see.send({ seen: true })"
+        <NButton type="primary" size="large" block :loading="busy" @click="see({ seen: true })"
           >I see it flow at every one</NButton
         >
-        <form class="figure" novalidate @submit.prevent="see.send({ flow_l_h: flow })">
-          <TypedField v-model="flow" label="or the flow" unit="L/h" :error="see.errors.value.flow_l_h" />
+        <form class="figure" novalidate @submit.prevent="see({ flow_l_h: flow })">
+          <TypedField v-model="flow" label="or the flow" unit="L/h" :error="errors.flow_l_h" />
           <NButton attr-type="submit" :loading="busy">Keep it</NButton>
         </form>
       </template>
-      <NButton v-else-if="writes" type="primary" size="large" block :loading="busy" @click="tick.send(at)">{{
+      <NButton v-else-if="writes" type="primary" size="large" block :loading="busy" @click="tick(at)">{{
         step.switches ? 'I did it: book it' : 'Done, next'
       }}</NButton>
     </template>
-    <form v-else-if="writes" class="ending" novalidate @submit.prevent="end.send()">
+    <form v-else-if="writes" class="ending" novalidate @submit.prevent="end()">
       <p v-for="one in run.data.value.open" :key="one.text" class="caution">{{ one.text }}</p>
       <TypedField
         v-model="notes.water_l"
@@ -129,9 +131,9 @@ const trouble = computed(
             ? 'not known'
             : `about ${whole(run.data.value.water_l, 'L')} if empty`
         "
-        :error="end.errors.value.water_l"
+        :error="errors.water_l"
       />
-      <TypedField v-model="notes.cost" label="Cost" hint="if any" :error="end.errors.value.cost" />
+      <TypedField v-model="notes.cost" label="Cost" hint="if any" :error="errors.cost" />
       <TypedField v-model="notes.note" label="What was seen" :words="true" :longest="500" />
       <NButton type="primary" size="large" block attr-type="submit" :loading="busy">Close it</NButton>
     </form>
