@@ -68,10 +68,26 @@ final class Reading extends Model
         return "{$of['id']}:{$of['value']}";
     }
 
-    /** @return array{id: int, parameter: string, value: float|string, low: float|string, high: float|string} */
+    /** How long ago it was taken; asked of every reading of every system of a page, so without a date of its own. */
+    public function ageH(): float
+    {
+        $taken = $this->columns()['taken_at'];
+        $at = is_string($taken) ? strtotime($taken) : false;
+
+        return ($at === false ? $this->taken_at->diffInSeconds(Carbon::now()) : Carbon::now()->getTimestamp() - $at) /
+            3600;
+    }
+
+    /**
+     * @return array{id: int, parameter: string, value: float|string, low: float|string, high: float|string,
+     *     taken_at: mixed}
+     */
     private function columns(): array
     {
-        /** @var array{id: int, parameter: string, value: float|string, low: float|string, high: float|string} */
+        /**
+         * @var array{id: int, parameter: string, value: float|string, low: float|string, high: float|string,
+         *     taken_at: mixed}
+         */
         return $this->attributes;
     }
 

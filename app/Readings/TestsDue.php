@@ -42,8 +42,7 @@ final readonly class TestsDue
             self::young($system),
         );
         $temperature = $water->get(Parameter::Temperature);
-        $known =
-            $temperature !== null && $temperature->taken_at->diffInDays(Carbon::now()) <= TestSchedule::KNOWN_FOR_D;
+        $known = $temperature !== null && $temperature->ageH() <= 24 * TestSchedule::KNOWN_FOR_D;
         $season = $this->schedule->season($known ? $temperature->value : null, $seen['month_ago_c']);
         $own = $system->testPlans
             ->mapWithKeys(static fn(TestPlan $plan): array => [$plan->parameter => $plan->every_h])
@@ -53,8 +52,7 @@ final readonly class TestsDue
         foreach ($this->schedule->hours($context, $season, $own) as $key => $every) {
             $parameter = Parameter::from($key);
             $dawn = $season?->atDawn($key, $every) ?? false;
-            $last = $dawn ? $seen['dawn'][$key] ?? null : $water->get($parameter)?->taken_at;
-            $hours = $last?->diffInHours($now);
+            $hours = $dawn ? ($seen['dawn'][$key] ?? null)?->diffInHours($now) : $water->get($parameter)?->ageH();
             $tests[] = [
                 'parameter' => $key,
                 'name' => $parameter->name() . ($dawn ? ' at dawn' : ''),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Models\FeedFigure;
+use App\Models\FishGroup;
 use App\Models\OwnJob;
 use App\Models\Service;
 use App\Models\Stage;
@@ -12,8 +12,8 @@ use App\Models\Switching;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
-use App\Volumes\LoopSums;
 use Illuminate\Support\Carbon;
+use Ironwort\Core\Fish\Condition;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\TestSchedule;
 use Ironwort\Core\Service\Due;
@@ -30,12 +30,12 @@ final readonly class DueJobs
     /** The school that washes by the calendar, or waits until it slows. */
     private const TOPIC = 'service_when';
 
-    public function __construct(private JobTable $jobs, private LoopSums $sums, private LimitsInForce $judging) {}
+    public function __construct(private JobTable $jobs, private LimitsInForce $judging) {}
 
     /** @return list<DueJob> */
     public function of(System $system, LatestWater $water, ServiceBook $book): array
     {
-        $known = $this->water($system, $water);
+        $known = self::water($system, $water, $book);
         $waits = $this->judging->following($system)->in(self::TOPIC)->figure('waits') > 0;
         $all = [];
         foreach (ServicedPart::all($system) as $part) {
@@ -133,20 +133,19 @@ final readonly class DueJobs
         );
     }
 
-    private function water(System $system, LatestWater $water): ServiceWater
+    private static function water(System $system, LatestWater $water, ServiceBook $book): ServiceWater
     {
         $reading = $water->get(Parameter::Temperature);
-        $known =
-            $reading !== null && $reading->taken_at->diffInDays(Carbon::now()) <= TestSchedule::KNOWN_FOR_D
-                ? $reading->value
-                : null;
-        $feed = $system->feed();
-        $biomass = $system->fish->isEmpty() ? 0.0 : $this->sums->biomass($system)->value;
+        $known = $reading !== null && $reading->ageH() <= 24 * TestSchedule::KNOWN_FOR_D ? $reading->value : null;
+        $biomass = $system->fish->sum(
+            static fn(FishGroup $group): float => $group->count *
+                Condition::weight($group->length_cm, $group->condition),
+        );
 
         return new ServiceWater(
             $system->kind,
             $known,
-            $biomass > 0 && $feed instanceof FeedFigure ? ($feed->feed_g_d / (1000 * $biomass)) * 100 : null,
+            $biomass > 0 && $book->feedG !== null ? (100 * $book->feedG) / $biomass : null,
         );
     }
 

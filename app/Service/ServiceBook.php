@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Models\FeedFigure;
 use App\Models\JobInterval;
 use App\Models\OwnJob;
 use App\Models\Service;
 use App\Models\System;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** What the book says of the service of many systems, read at once. */
@@ -19,8 +21,15 @@ final readonly class ServiceBook
      * @param  array<string, ?float>  $own  own intervals, by `job part`
      * @param  list<OwnJob>  $jobs
      * @param  list<Service>  $open  runs that are not closed
+     * @param  ?float  $feedG  a day, as the figure in force says; null where there is none
      */
-    private function __construct(private array $last, private array $own, public array $jobs, public array $open) {}
+    private function __construct(
+        private array $last,
+        private array $own,
+        public array $jobs,
+        public array $open,
+        public ?float $feedG,
+    ) {}
 
     /**
      * @param  Collection<int, System>  $systems
@@ -70,6 +79,14 @@ final readonly class ServiceBook
             ->orderBy('started_at')
             ->get()
             ->groupBy('system_id');
+        $feeds = FeedFigure::query()
+            ->selectRaw('DISTINCT ON (system_id) system_id, feed_g_d')
+            ->whereIn('system_id', $ids)
+            ->where('since', '<=', Carbon::now($systems->first()?->site->timezone)->toDateString())
+            ->orderBy('system_id')
+            ->orderByDesc('since')
+            ->toBase()
+            ->pluck('feed_g_d', 'system_id');
         $books = [];
         foreach ($systems as $system) {
             $last = $intervals = [];
@@ -84,6 +101,7 @@ final readonly class ServiceBook
                 $intervals,
                 array_values(($jobs[$system->id] ?? new Collection())->all()),
                 array_values(($open[$system->id] ?? new Collection())->all()),
+                is_numeric($feeds[$system->id] ?? null) ? (float) $feeds[$system->id] : null,
             );
         }
 
