@@ -64,7 +64,10 @@ final readonly class CalendarReport
             $dosed = SystemState::dosed($systems);
             $versions = Carried::versions($systems);
             $this->states->ahead($systems, $water, $versions);
-            $books = ServiceBook::ofAll($systems);
+            $books = ServiceBook::ofAll(
+                $systems,
+                array_map(static fn(array $one): ?float => $one['month_ago_c'], $seen),
+            );
             $courses = NewestOfEach::of(
                 $systems,
                 Course::query()->with('doses')->whereNull('ended_at')->orderByDesc('id'),

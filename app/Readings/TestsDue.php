@@ -22,9 +22,6 @@ use Ironwort\Core\Measure\Format;
  */
 final readonly class TestsDue
 {
-    /** A reading so many days before or after the day that is looked back to will do. */
-    private const AROUND_D = 10;
-
     public function __construct(private TestSchedule $schedule) {}
 
     /**
@@ -122,28 +119,11 @@ final readonly class TestsDue
         if ($seen === []) {
             return [];
         }
+        foreach (MonthAgo::of($systems) as $id => $temperature) {
+            $seen[$id] = ['month_ago_c' => $temperature, 'dawn' => []];
+        }
         $ids = implode(', ', array_fill(0, count($seen), '(?::char(26))'));
         $then = Carbon::now()->subWeeks(TestSchedule::WEEKS_BACK);
-        /** @var list<object{id: string, value: string}> $temperatures */
-        $temperatures = DB::select(
-            <<<SQL
-            SELECT s.id, r.value FROM (VALUES {$ids}) AS s (id) CROSS JOIN LATERAL (
-                SELECT r.value FROM readings r JOIN visits v ON v.id = r.visit_id AND v.withdrawn_at IS NULL
-                WHERE r.system_id = s.id AND r.parameter = ?::varchar AND r.taken_at > ? AND r.taken_at <= ?
-                ORDER BY r.taken_at DESC LIMIT 1
-            ) AS r
-            SQL
-            ,
-            [
-                ...array_keys($seen),
-                Parameter::Temperature->value,
-                $then->copy()->subDays(self::AROUND_D),
-                $then->copy()->addDays(self::AROUND_D / 2),
-            ],
-        );
-        foreach ($temperatures as $row) {
-            $seen[$row->id] = ['month_ago_c' => (float) $row->value, 'dawn' => []];
-        }
         foreach ($this->schedule->readAtDawn() as $parameter) {
             /** @var list<object{id: string, taken_at: string}> $dawns */
             $dawns = DB::select(

@@ -83,7 +83,7 @@ final readonly class RoundReport
         $visits = self::lastVisits($systems);
         $notes = self::notes($systems);
         $courses = self::courses($systems);
-        $books = ServiceBook::ofAll($systems);
+        $books = ServiceBook::ofAll($systems, array_map(static fn(array $one): ?float => $one['month_ago_c'], $seen));
         $rows = [];
         foreach ($systems as $system) {
             $rows[] = $this->row(

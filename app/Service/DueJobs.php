@@ -21,6 +21,7 @@ use Ironwort\Core\Service\Job;
 use Ironwort\Core\Service\JobTable;
 use Ironwort\Core\Service\ServiceWater;
 use Ironwort\Core\Service\Wear;
+use Ironwort\Core\Service\YearSeason;
 
 /** Every job of a system with how it stands: one rule for the round, the calendar and the page of the part. */
 final readonly class DueJobs
@@ -37,9 +38,16 @@ final readonly class DueJobs
     {
         $known = self::water($system, $water, $book);
         $waits = $this->judging->following($system)->in(self::TOPIC)->figure('waits') > 0;
+        $winter = $this->judging->following($system)->in('winter')->id;
         $all = [];
         foreach (ServicedPart::all($system) as $part) {
             foreach ($this->jobsOf($part, $book) as $job) {
+                if (
+                    ($job->once !== null && $job->once !== $known->season) ||
+                    ($job->winter !== null && $job->winter !== $winter)
+                ) {
+                    continue;
+                }
                 $one = $this->job($job, $part, $known, $book, $waits);
                 if ($one !== null) {
                     $all[] = $one;
@@ -146,6 +154,8 @@ final readonly class DueJobs
             $system->kind,
             $known,
             $biomass > 0 && $book->feedG !== null ? (100 * $book->feedG) / $biomass : null,
+            // What is kept by a heater has no seasons.
+            $system->kind === 'display' ? YearSeason::of($known, $book->monthAgoC) : null,
         );
     }
 

@@ -9,6 +9,7 @@ use App\Models\JobInterval;
 use App\Models\OwnJob;
 use App\Models\Service;
 use App\Models\System;
+use App\Readings\MonthAgo;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -22,6 +23,7 @@ final readonly class ServiceBook
      * @param  list<OwnJob>  $jobs
      * @param  list<Service>  $open  runs that are not closed
      * @param  ?float  $feedG  a day, as the figure in force says; null where there is none
+     * @param  ?float  $monthAgoC  its water four weeks ago
      */
     private function __construct(
         private array $last,
@@ -29,14 +31,17 @@ final readonly class ServiceBook
         public array $jobs,
         public array $open,
         public ?float $feedG,
+        public ?float $monthAgoC,
     ) {}
 
     /**
      * @param  Collection<int, System>  $systems
+     * @param  ?array<string, ?float>  $monthAgo  their water four weeks ago, where it is known already
      * @return array<string, self> by system id
      */
-    public static function ofAll(Collection $systems): array
+    public static function ofAll(Collection $systems, ?array $monthAgo = null): array
     {
+        $monthAgo ??= MonthAgo::of($systems);
         $ids = $systems->modelKeys();
         $newest = Service::query()
             ->select([
@@ -102,6 +107,7 @@ final readonly class ServiceBook
                 array_values(($jobs[$system->id] ?? new Collection())->all()),
                 array_values(($open[$system->id] ?? new Collection())->all()),
                 is_numeric($feeds[$system->id] ?? null) ? (float) $feeds[$system->id] : null,
+                $monthAgo[$system->id] ?? null,
             );
         }
 

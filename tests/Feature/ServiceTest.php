@@ -373,4 +373,28 @@ final class ServiceTest extends TestCase
         self::assertEqualsWithDelta(50.0, $mats['causes'][0]['value'], 1e-6);
         self::assertSame('due', $this->job('Mats', 'wash_pads')['stands']);
     }
+
+    /** Water that warmed by 3 °C in four weeks: spring, by the water and not by the date; only where there is a winter. */
+    public function test_the_year_goes_by_the_water_of_a_pond(): void
+    {
+        $names = fn(): array => collect($this->getJson('/api/systems/long-vat/service')->json('parts'))->firstWhere(
+            'kind',
+            'system',
+        )['jobs'];
+        $this->postJson('/api/systems/long-vat/log', ['line' => 't 8', 'id' => $this->key()])->assertCreated();
+        $this->travel(28)->days();
+        $this->postJson('/api/systems/long-vat/log', ['line' => 't 11', 'id' => $this->key()])->assertCreated();
+        self::assertNotContains('spring_fish', array_column($names(), 'id'));
+        $this->system->update(['kind' => 'display']);
+        self::assertSame('due', collect($names())->firstWhere('id', 'spring_fish')['stands']);
+        self::assertNotContains('spring_wake', array_column($names(), 'id'), 'nothing was shut');
+        $this->putJson('/api/systems/long-vat/schools/winter', ['school' => 'shut', 'reason' => ''])->assertOk();
+        self::assertContains('spring_wake', array_column($names(), 'id'));
+        $this->send($this->key(), [
+            'job' => 'spring_fish',
+            'part' => 'system:' . $this->system->id,
+            'way' => 'told',
+        ])->assertOk();
+        self::assertSame('early', collect($names())->firstWhere('id', 'spring_fish')['stands']);
+    }
 }

@@ -26,6 +26,9 @@ final readonly class Due
 
     private const LATE = 1.5;
 
+    /** What is done once a season was done in this one where it is not longer ago, days. */
+    private const THIS_SEASON_D = 150.0;
+
     /**
      * @param  ?float  $everyD  null where only what is seen makes it due
      * @param  list<Message>  $why
@@ -40,6 +43,9 @@ final readonly class Due
     /** @param  ?float  $sinceD  days since it was done last; null where nobody knows */
     public static function of(Job $job, JobTable $table, ServiceWater $water, ?float $sinceD, Wear $wear): self
     {
+        if ($job->once !== null) {
+            return self::ofSeason($job, $water, $sinceD);
+        }
         $why = [];
         $every = $wear->ownD ?? ($job->in[$water->systemKind] ?? $job->everyD);
         if ($wear->ownD === null && $job->bySeason && $water->steadyC !== null) {
@@ -81,6 +87,29 @@ final readonly class Due
             $by ? null : $every,
             $by || $sinceD === null ? null : $every - $sinceD,
             $by ? [...$why, Message::of('service.only_when_slow')] : $why,
+        );
+    }
+
+    /** Once, while the water shows that time of the year. */
+    private static function ofSeason(Job $job, ServiceWater $water, ?float $sinceD): self
+    {
+        $season = $water->season;
+        $done = $sinceD !== null && $sinceD < self::THIS_SEASON_D;
+
+        return $season === null || $season !== $job->once || $done
+            ? new self('early', null, null, [])
+            : new self('due', null, null, [self::season($season)]);
+    }
+
+    private static function season(YearSeason $season): Message
+    {
+        return Message::of(
+            match ($season) {
+                YearSeason::Spring => 'service.season_spring',
+                YearSeason::Summer => 'service.season_summer',
+                YearSeason::Autumn => 'service.season_autumn',
+                YearSeason::Winter => 'service.season_winter',
+            },
         );
     }
 

@@ -36,6 +36,10 @@ final readonly class Job
         public bool $bySeason,
         public bool $byFeed,
         public string $source,
+        /** Once in this time of the year; null for what is done all the year. */
+        public ?YearSeason $once = null,
+        /** Only by this school of wintering; null for what all do. */
+        public ?string $winter = null,
     ) {}
 
     /** What it does to the media, by the water they are rinsed in; null where it takes nothing from them. */

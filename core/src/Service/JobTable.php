@@ -44,6 +44,8 @@ final readonly class JobTable
                 bySeason: $row->flag('season'),
                 byFeed: $row->flag('feed'),
                 source: $row->text('source'),
+                once: $has('once') ? YearSeason::from($row->text('once')) : null,
+                winter: $row->textOrNull('winter'),
             );
         }
 

@@ -9,7 +9,13 @@ final readonly class ServiceWater
 {
     /**
      * @param  ?float  $steadyC  of the last days; null where nobody measured
+     * @param  ?YearSeason  $season  as the water shows it
      * @param  ?float  $feedPct  of the weight of the fish a day; null without fish
      */
-    public function __construct(public string $systemKind, public ?float $steadyC, public ?float $feedPct) {}
+    public function __construct(
+        public string $systemKind,
+        public ?float $steadyC,
+        public ?float $feedPct,
+        public ?YearSeason $season = null,
+    ) {}
 }

@@ -9,6 +9,7 @@ use Ironwort\Core\Service\Due;
 use Ironwort\Core\Service\JobTable;
 use Ironwort\Core\Service\ServiceWater;
 use Ironwort\Core\Service\Wear;
+use Ironwort\Core\Service\YearSeason;
 use Ironwort\Core\Words\Message;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -112,5 +113,42 @@ final class DueTest extends TestCase
     {
         self::assertSame(12.0, self::due('wash_pads', 1, wear: new Wear(blocksD: 12))->everyD);
         self::assertSame(30.0, self::due('wash_pads', 1, wear: new Wear(blocksD: 200))->everyD);
+    }
+
+    /** @return iterable<string, array{?float, ?float, ?YearSeason}> water now, four weeks ago, the season */
+    public static function years(): iterable
+    {
+        yield 'cold' => [7.9, 7.5, YearSeason::Winter];
+        yield 'cold and warming' => [7.0, 4.9, YearSeason::Spring];
+        yield 'warming' => [14.0, 12.0, YearSeason::Spring];
+        yield 'warming too little' => [14.0, 12.1, null];
+        yield 'warm' => [20.0, 15.0, YearSeason::Summer];
+        yield 'cooling' => [12.0, 14.5, YearSeason::Autumn];
+        yield 'cooling from the summer' => [17.0, 21.0, null];
+        yield 'as it was, unknown how' => [14.0, null, null];
+        yield 'not measured' => [null, 12.0, null];
+    }
+
+    #[DataProvider('years')]
+    public function test_the_season_is_told_by_the_water(?float $now, ?float $monthAgo, ?YearSeason $season): void
+    {
+        self::assertSame($season, YearSeason::of($now, $monthAgo));
+    }
+
+    public function test_a_job_of_a_season_is_due_once_in_it(): void
+    {
+        $due = static fn(?YearSeason $season, ?float $since): string => Due::of(
+            self::jobs()->get('spring_plumbing'),
+            self::jobs(),
+            new ServiceWater('display', 12, 0.5, $season),
+            $since,
+            new Wear(),
+        )->stands;
+
+        self::assertSame('due', $due(YearSeason::Spring, null));
+        self::assertSame('due', $due(YearSeason::Spring, 350));
+        self::assertSame('early', $due(YearSeason::Spring, 20));
+        self::assertSame('early', $due(YearSeason::Winter, null));
+        self::assertSame('early', $due(null, 350));
     }
 }
