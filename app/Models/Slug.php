@@ -10,7 +10,7 @@ use Illuminate\Support\Str;
 final readonly class Slug
 {
     /** Addresses that belong to pages of the site. */
-    private const TAKEN = ['new', 'round', 'shelf', 'api', 'build', 'begin', 'calendar', 'sheets', 'you'];
+    private const TAKEN = ['new', 'round', 'shelf', 'api', 'build', 'begin', 'calendar', 'report', 'sheets', 'you'];
 
     /** A number is added where the name alone is taken, at this site or by a page. */
     public static function free(string $siteId, string $name): string

@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/round', redirect: '/' },
     { path: '/shelf', name: 'shelf', component: () => import('./views/shelf/ShelfPage.vue') },
     { path: '/calendar', name: 'calendar', component: () => import('./views/calendar/CalendarPage.vue') },
+    { path: '/report', name: 'report', component: () => import('./views/report/ReportPage.vue') },
     { path: '/begin', name: 'begin', component: () => import('./views/begin/BeginPage.vue') },
     { path: '/sheets', name: 'sheets', component: () => import('./views/sheets/SheetsPage.vue') },
     { path: '/you', name: 'you', component: () => import('./views/you/YouPage.vue') },

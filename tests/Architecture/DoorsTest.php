@@ -110,6 +110,7 @@ final class DoorsTest
             'State',
             'Volumes',
         ],
+        'Report' => ['Http', 'Models'],
         'Calendar' => ['Dosing', 'Http', 'Models', 'Readings', 'Service', 'State'],
         'Catalogue' => ['Build', 'Http', 'Models'],
         'Transfer' => ['Book', 'Models'],

@@ -106,6 +106,13 @@ export const useServiceRun = (slug: MaybeRefOrGetter<string>, id: MaybeRefOrGett
       ),
   })
 
+/** What a month or a year was. */
+export const useReport = (period: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['report', computed(() => toValue(period))],
+    queryFn: () => answer(() => api.GET('/api/reports', { params: { query: { period: toValue(period) } } })),
+  })
+
 /** All that is due within a fortnight. */
 export const useCalendar = () =>
   useQuery({ queryKey: ['calendar'], queryFn: () => answer(() => api.GET('/api/calendar')) })

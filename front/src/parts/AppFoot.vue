@@ -67,6 +67,7 @@ const signOut = useMutation({
     <OpenTimers />
     <span class="right">
       <RouterLink to="/calendar">Calendar</RouterLink>
+      <RouterLink to="/report">Report</RouterLink>
       <RouterLink to="/shelf">Shelf</RouterLink>
       <RouterLink to="/sheets">Sheets</RouterLink>
       <RouterLink to="/you" class="who"
@@ -107,6 +108,12 @@ const signOut = useMutation({
 @media (max-width: 720px) {
   .keys {
     display: none;
+  }
+
+  .right {
+    flex-wrap: wrap;
+    justify-content: flex-end;
+    gap: 0 1rem;
   }
 }
 </style>

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Report;
+
+use App\Http\Controller;
+use App\Models\System;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** What a month or a year was, for every system of the site: on the screen, on paper, and as CSV. */
+final class ReportController extends Controller
+{
+    public function show(Request $request): JsonResponse
+    {
+        [$period, $systems] = $this->asked($request);
+
+        return new JsonResponse([
+            'period' => $period->name,
+            'systems' => array_map(
+                static fn(array $one): array => [
+                    'slug' => $one[0]->slug,
+                    'name' => $one[0]->name,
+                    'rows' => array_map(
+                        static fn(ReportRow $row): array => [
+                            'section' => $row->section,
+                            'name' => $row->name,
+                            'text' => $row->text,
+                        ],
+                        $one[1],
+                    ),
+                ],
+                $systems,
+            ),
+        ]);
+    }
+
+    public function csv(Request $request): Response
+    {
+        [$period, $systems] = $this->asked($request);
+        $out = fopen('php://memory', 'w+') ?: throw new \LogicException('No memory to write to.');
+        fputcsv($out, ['system', 'section', 'what', 'value', 'unit', 'as read'], escape: '', eol: "\r\n");
+        foreach ($systems as [$system, $rows]) {
+            foreach ($rows as $row) {
+                fputcsv(
+                    $out,
+                    array_map(self::safe(...), [
+                        $system->name,
+                        $row->section,
+                        $row->name,
+                        round($row->value, 6),
+                        $row->unit ?? '',
+                        $row->text,
+                    ]),
+                    escape: '',
+                    eol: "\r\n",
+                );
+            }
+        }
+        rewind($out);
+
+        return new Response((string) stream_get_contents($out), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"report-{$period->name}.csv\"",
+        ]);
+    }
+
+    /** @return array{Period, list<array{System, list<ReportRow>}>} */
+    private function asked(Request $request): array
+    {
+        $site = $this->person($request)->site;
+        $period = Period::read($request->query('period'), $site->timezone);
+        $systems = System::ofSite($site)
+            ->with(['site', 'pumps'])
+            ->limit(200)
+            ->get();
+
+        return [
+            $period,
+            array_values(
+                $systems
+                    ->map(static fn(System $system): array => [$system, SystemReport::of($system, $period)])
+                    ->filter(static fn(array $one): bool => $one[1] !== [])
+                    ->all(),
+            ),
+        ];
+    }
+
+    /** A cell that a spreadsheet would take for a formula is marked as text. */
+    private static function safe(string|float $cell): string
+    {
+        $text = (string) $cell;
+
+        return is_string($cell) && preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'{$text}" : $text;
+    }
+}

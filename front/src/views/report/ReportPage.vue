@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useReport } from '@/api/queries'
+import ChoiceField from '@/parts/ChoiceField.vue'
+import FormField from '@/parts/FormField.vue'
+
+const MONTHS = 24
+const month = (back: number) => {
+  const now = new Date()
+  const then = new Date(Date.UTC(now.getFullYear(), now.getMonth() - back, 1))
+  return {
+    value: then.toISOString().slice(0, 7),
+    label: new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(then),
+  }
+}
+const periods = computed(() => {
+  const year = new Date().getFullYear()
+  return [
+    ...Array.from({ length: MONTHS }, (_, back) => month(back)),
+    ...[0, 1, 2].map((back) => ({ value: String(year - back), label: `all of ${year - back}` })),
+  ]
+})
+const period = ref(month(0).value)
+const report = useReport(period)
+const SECTIONS = [
+  ['water', 'Water'],
+  ['feed', 'Feed'],
+  ['fish', 'Fish'],
+  ['doses', 'Doses'],
+  ['service', 'Service'],
+  ['costs', 'Costs'],
+] as const
+const print = () => window.print()
+</script>
+
+<!-- What a month or a year was in every system: to be read, printed, or taken along. -->
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Report</h1>
+      <div class="no-print choice">
+        <FormField v-slot="{ id, status, described }" label="Of">
+          <ChoiceField
+            :id="id"
+            v-model="period"
+            :status="status"
+            :aria-describedby="described"
+            :choices="periods"
+          />
+        </FormField>
+        <button type="button" class="link-button" @click="print">Print it</button>
+        <a :href="`/api/reports.csv?period=${period}`">CSV</a>
+      </div>
+    </div>
+    <p v-if="report.isError.value" class="fault" role="alert">{{ report.error.value?.message }}</p>
+    <p v-else-if="!report.data.value" class="soft">Reading the book …</p>
+    <p v-else-if="!report.data.value.systems.length" class="lead">Nothing was written down then.</p>
+    <section
+      v-for="system in report.data.value?.systems ?? []"
+      :key="system.slug"
+      class="part"
+      :aria-label="system.name"
+    >
+      <h2>{{ system.name }}</h2>
+      <template v-for="[id, name] in SECTIONS" :key="id">
+        <table v-if="system.rows.some((row) => row.section === id)" class="section">
+          <caption>
+            {{
+              name
+            }}
+          </caption>
+          <tbody>
+            <tr v-for="row in system.rows.filter((one) => one.section === id)" :key="row.name">
+              <th scope="row">{{ row.name }}</th>
+              <td>{{ row.text }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  align-items: end;
+  gap: 1.25rem;
+}
+
+.section {
+  width: 100%;
+  max-width: 48rem;
+  margin-top: 0.75rem;
+}
+
+caption {
+  text-align: left;
+  font-weight: 700;
+  padding: 0.3rem 0;
+}
+
+th {
+  width: 30%;
+  max-width: 14rem;
+  text-align: left;
+  vertical-align: top;
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Build\LayBuild;
+use App\Models\Feed;
+use App\Models\FishEvent;
+use App\Models\Service;
+use App\Models\WaterChange;
+use Illuminate\Support\Str;
+use Tests\TestCase;
+
+/** What a month was: counted from the book, in the zone of the yard, and nothing of another month or site. */
+final class ReportTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->owner);
+        $this->travelTo('2026-05-20 08:00:00');
+        (new LayBuild())->lay($this->system, [
+            'pumps' => [
+                ['name' => 'Air', 'kind' => 'air', 'air_l_min' => 20, 'power_w' => 100],
+                [
+                    'name' => 'Spare',
+                    'kind' => 'air',
+                    'air_l_min' => 20,
+                    'power_w' => 100,
+                    'running' => false,
+                    'state' => 'off',
+                ],
+            ],
+        ]);
+        $own = ['site_id' => $this->site->id, 'system_id' => $this->system->id];
+        foreach (['2026-05-02' => '.1', '2026-05-09' => '.3', '2026-04-30' => '5'] as $day => $ammonia) {
+            $this->travelTo("{$day} 10:00:00");
+            $id = strtoupper((string) Str::ulid());
+            $this->postJson('/api/systems/long-vat/log', ['line' => "am {$ammonia}", 'id' => $id])->assertCreated();
+        }
+        $this->travelTo('2026-05-20 08:00:00');
+        // An hour before midnight in universal time is the next month in summer time.
+        foreach (
+            ['2026-05-03 09:00:00' => 100, '2026-05-31 22:30:00' => 200, '2026-05-31 23:30:00' => 400]
+            as $at => $g
+        ) {
+            Feed::query()->create([...$own, 'feed_g' => $g, 'fed_at' => $at]);
+        }
+        WaterChange::query()->create([
+            ...$own,
+            'kind' => 'batch',
+            'litres' => 500,
+            'volume_l' => 2000,
+            'changed_at' => '2026-05-04 09:00:00',
+        ]);
+        WaterChange::query()->create([
+            ...$own,
+            'kind' => 'batch',
+            'litres' => 900,
+            'volume_l' => 2000,
+            'changed_at' => '2026-05-05 09:00:00',
+            'withdrawn_at' => now(),
+        ]);
+        FishEvent::query()->create([
+            'site_id' => $this->site->id,
+            'kind' => 'lost',
+            'from_system_id' => $this->system->id,
+            'group_name' => 'Koi',
+            'count' => 2,
+            'mean_weight_g' => 1500,
+            'happened_on' => '2026-05-06',
+        ]);
+        Service::query()->create([
+            ...$own,
+            'job' => 'vacuum',
+            'job_name' => 'Vacuum the floor',
+            'part_kind' => 'system',
+            'part_id' => $this->system->id,
+            'name' => 'Bay',
+            'way' => 'stopped',
+            'rinse' => 'system',
+            'started_at' => '2026-05-07 09:00:00',
+            'ended_at' => '2026-05-07 09:30:00',
+            'planned_min' => 30,
+            'cost' => 12.5,
+        ]);
+    }
+
+    /** @return array<string, string> text by name */
+    private function rows(string $period): array
+    {
+        $systems = $this->getJson("/api/reports?period={$period}")
+            ->assertOk()
+            ->json('systems');
+
+        return collect($systems[0]['rows'] ?? [])
+            ->pluck('text', 'name')
+            ->all();
+    }
+
+    public function test_a_month_is_what_its_book_says(): void
+    {
+        $rows = $this->rows('2026-05');
+
+        self::assertSame('0.1 to 0.3 mg/L as N, mean 0.2 mg/L as N, 2 readings', $rows['Ammonia']);
+        self::assertSame('300 g, as written down', $rows['Fed']);
+        self::assertSame('500 L in 1', $rows['Changed']);
+        self::assertSame('2 fish, 3 kg', $rows['Lost']);
+        self::assertSame('1 time, 30 min', $rows['Vacuum the floor']);
+        self::assertSame('12.5', $rows['Service']);
+        // 100 W for nineteen days and nine hours of the month.
+        self::assertSame('about 46.5 kWh, as it runs now', $rows['Power']);
+        self::assertStringStartsWith('0.1 to 5 ', $this->rows('2026')['Ammonia']);
+        self::assertSame(['Power'], array_keys(array_diff_key($this->rows('2025'), ['x' => 0])) ?: ['Power']);
+    }
+
+    public function test_it_is_taken_along_as_csv_and_a_period_that_is_none_is_refused(): void
+    {
+        $csv = $this->get('/api/reports.csv?period=2026-05')->assertOk();
+        self::assertStringContainsString('report-2026-05.csv', (string) $csv->headers->get('Content-Disposition'));
+        $lines = array_map(
+            static fn(string $line): array => str_getcsv($line, escape: ''),
+            explode("\r\n", trim((string) $csv->getContent())),
+        );
+        self::assertContains(['Long Vat', 'feed', 'Fed', '300', 'g', '300 g, as written down'], $lines);
+        foreach (['2026-13', 'May', '26', '0001'] as $none) {
+            $this->getJson("/api/reports?period={$none}")
+                ->assertUnprocessable()
+                ->assertJsonStructure(['errors' => ['period']]);
+        }
+    }
+}
