@@ -14,7 +14,8 @@ final readonly class NewKeys
 {
     private const SIGNS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 
-    private const ULID = '/"([0-7][0-9A-HJKMNP-TV-Z]{9})([0-9A-HJKMNP-TV-Z]{16})"/';
+    /** Alone, or behind the word that says what it is the key of, as in `own:` and `stage:`. */
+    private const ULID = '/"((?:[a-z]+:)?[0-7][0-9A-HJKMNP-TV-Z]{9})([0-9A-HJKMNP-TV-Z]{16})"/';
 
     /** @param  list<int>  $turn  sixteen numbers of 0 to 31, not all 0 */
     public function __construct(private array $turn) {}

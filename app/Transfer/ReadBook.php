@@ -198,6 +198,9 @@ final readonly class ReadBook
         $row->email = $email;
         $row->password ??= Hash::make(Str::random(40));
         $row->remember_token = null;
+        // The address of a calendar leads to one person: to whoever has it already.
+        $key = $row->calendar_key ?? null;
+        $row->calendar_key = DB::table('users')->where('calendar_key', $key)->exists() ? null : $key;
     }
 
     private static function newest(): string

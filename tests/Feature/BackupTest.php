@@ -166,6 +166,7 @@ final class BackupTest extends TestCase
 
     public function test_it_comes_in_beside_itself_twice_and_nothing_of_the_first_is_touched(): void
     {
+        $this->owner->update(['calendar_key' => str_repeat('a', 64)]);
         $file = $this->write('first');
         $before = self::parts($this->write('before'));
         $counts = app(ReadBook::class)->read($file, true);
@@ -176,6 +177,10 @@ final class BackupTest extends TestCase
         app(WriteBook::class)->write(Site::query()->whereKey($this->site->id)->get()->toBase(), $own, true);
         self::assertSame($before, self::parts($own));
         self::assertTrue(User::query()->where('email', 'restored2+owner@yard.example')->exists());
+        self::assertSame(
+            [$this->owner->id],
+            User::query()->where('calendar_key', str_repeat('a', 64))->pluck('id')->all(),
+        );
         // The copies hang together by keys of their own.
         $copy = Site::query()->whereKeyNot($this->site->id)->firstOrFail();
         $this->actingAs(User::query()->where('site_id', $copy->id)->firstOrFail());
@@ -250,6 +255,11 @@ final class BackupTest extends TestCase
         $line = '{"id":"01JD00000000000000000000A1","words":"01JD not a key","n":1}';
         self::assertSame('{"id":"01JD000000Z1111111111111B0","words":"01JD not a key","n":1}', $keys->line($line));
         self::assertSame($line, $keys->line($keys->line($line)));
+        // A key that is told what it is of is a key all the same.
+        self::assertSame(
+            '{"job":"own:01JD000000Z1111111111111B0","at":"2026-05:01"}',
+            $keys->line('{"job":"own:01JD00000000000000000000A1","at":"2026-05:01"}'),
+        );
     }
 
     public function test_the_rule_keeps_days_weeks_months_and_the_last_upgrades(): void
