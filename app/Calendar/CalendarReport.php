@@ -92,7 +92,7 @@ final readonly class CalendarReport
     /**
      * Tests that are due at the same time stand together.
      *
-     * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
+     * @param  array{month_ago_c: ?float, washed_h: ?float, dawn: array<string, Carbon>}  $seen
      * @return list<CalendarItem>
      */
     private function tested(System $system, LatestWater $water, ?string $state, array $seen): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Readings;
 
+use App\Models\Service;
 use App\Models\Setback;
 use App\Models\Stage;
 use App\Models\System;
@@ -25,7 +26,7 @@ final readonly class TestsDue
     public function __construct(private TestSchedule $schedule) {}
 
     /**
-     * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
+     * @param  array{month_ago_c: ?float, washed_h: ?float, dawn: array<string, Carbon>}  $seen
      * @return array{context: string, name: string, season: ?array{id: string, name: string, says: string},
      *     tests: list<array{parameter: string,
      *     name: string, every_h: float, last_h: ?float, dawn: bool, stands: string, own: bool}>, next: ?string}
@@ -50,6 +51,9 @@ final readonly class TestsDue
             $parameter = Parameter::from($key);
             $dawn = $season?->atDawn($key, $every) ?? false;
             $hours = $dawn ? ($seen['dawn'][$key] ?? null)?->diffInHours($now) : $water->get($parameter)?->ageH();
+            $every = in_array($parameter, [Parameter::Ammonia, Parameter::Nitrite], true)
+                ? TestSchedule::afterWash($every, $hours, $seen['washed_h'])
+                : $every;
             $tests[] = [
                 'parameter' => $key,
                 'name' => $parameter->name() . ($dawn ? ' at dawn' : ''),
@@ -108,19 +112,22 @@ final readonly class TestsDue
      * dawn.
      *
      * @param  Collection<int, System>  $systems
-     * @return array<string, array{month_ago_c: ?float, dawn: array<string, Carbon>}> by system id
+     * @return array<string, array{month_ago_c: ?float, washed_h: ?float, dawn: array<string, Carbon>}> by system id
      */
     public function seenOf(Collection $systems): array
     {
         $seen = [];
         foreach ($systems as $system) {
-            $seen[$system->id] = ['month_ago_c' => null, 'dawn' => []];
+            $seen[$system->id] = ['month_ago_c' => null, 'washed_h' => null, 'dawn' => []];
         }
         if ($seen === []) {
             return [];
         }
         foreach (MonthAgo::of($systems) as $id => $temperature) {
-            $seen[$id] = ['month_ago_c' => $temperature, 'dawn' => []];
+            $seen[$id] = ['month_ago_c' => $temperature, 'washed_h' => null, 'dawn' => []];
+        }
+        foreach (self::washed(array_keys($seen)) as $id => $hours) {
+            $seen[$id] = [...$seen[$id] ?? ['month_ago_c' => null, 'dawn' => []], 'washed_h' => $hours];
         }
         $ids = implode(', ', array_fill(0, count($seen), '(?::char(26))'));
         $then = Carbon::now()->subWeeks(TestSchedule::WEEKS_BACK);
@@ -146,7 +153,7 @@ final readonly class TestsDue
                 ],
             );
             foreach ($dawns as $row) {
-                $before = $seen[$row->id] ?? ['month_ago_c' => null, 'dawn' => []];
+                $before = $seen[$row->id] ?? ['month_ago_c' => null, 'washed_h' => null, 'dawn' => []];
                 $seen[$row->id] = [
                     ...$before,
                     'dawn' => [...$before['dawn'], $parameter => Carbon::parse($row->taken_at)],
@@ -155,5 +162,27 @@ final readonly class TestsDue
         }
 
         return $seen;
+    }
+
+    /**
+     * @param  list<string>  $systems  ids
+     * @return array<string, float> hours since the last wash that cost bacteria, where there was one of late
+     */
+    private static function washed(array $systems): array
+    {
+        $washed = [];
+        $rows = Service::query()
+            ->selectRaw('system_id, max(ended_at) AS ended_at')
+            ->whereIn('system_id', $systems)
+            ->whereNotNull('setback_id')
+            ->whereNull('withdrawn_at')
+            ->where('ended_at', '>', Carbon::now()->subHours(TestSchedule::WASH_OF_LATE_H))
+            ->groupBy('system_id')
+            ->get();
+        foreach ($rows as $row) {
+            $washed[$row->system_id] = $row->ended_at === null ? 0.0 : $row->ended_at->diffInHours(Carbon::now());
+        }
+
+        return $washed;
     }
 }

@@ -140,7 +140,7 @@ final readonly class RoundReport
     }
 
     /**
-     * @param  array{month_ago_c: ?float, dawn: array<string, Carbon>}  $seen
+     * @param  array{month_ago_c: ?float, washed_h: ?float, dawn: array<string, Carbon>}  $seen
      * @param  list<string>  $dosed  ids of systems with anything in their water
      * @param  Collection<int, Visit>  $visits  the last two
      * @param  Collection<int, Note>  $notes

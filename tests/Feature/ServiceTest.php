@@ -397,4 +397,33 @@ final class ServiceTest extends TestCase
         ])->assertOk();
         self::assertSame('early', collect($names())->firstWhere('id', 'spring_fish')['stands']);
     }
+
+    /** A wash cost bacteria at 8:00: ammonia is due at 14:00, once more at 8:00 the next day, and then as usual. */
+    public function test_ammonia_is_due_some_hours_after_a_wash_and_a_day_after_it(): void
+    {
+        $stands = fn(): string => collect($this->getJson('/api/systems/long-vat')->json('schedule.tests'))->firstWhere(
+            'parameter',
+            'tan_mg_l',
+        )['stands'];
+        $test = fn(): TestResponse => $this->postJson('/api/systems/long-vat/log', [
+            'line' => 'am .1 ni .05',
+            'id' => $this->key(),
+        ]);
+        $test()->assertCreated();
+        $this->travel(1)->minutes();
+        $this->send($this->key(), ['job' => 'wash_pads', 'part' => $this->part('stage', 'Mats'), 'way' => 'told']);
+        $this->travel(5)->hours();
+        self::assertSame('done', $stands());
+        $this->travel(65)->minutes();
+        self::assertSame('due', $stands());
+        $test()->assertCreated();
+        self::assertSame('done', $stands());
+        $this->travel(17)->hours();
+        self::assertSame('done', $stands());
+        $this->travel(61)->minutes();
+        self::assertSame('due', $stands());
+        $test()->assertCreated();
+        $this->travel(5)->days();
+        self::assertSame('done', $stands());
+    }
 }

@@ -69,6 +69,13 @@ final readonly class TestSchedule
         return new self($contexts, $seasons);
     }
 
+    /** Hours after a wash at which its filter is looked at, and for how long a wash is of late. */
+    private const FIRST_LOOK_H = 6.0;
+
+    private const SECOND_LOOK_H = 24.0;
+
+    public const WASH_OF_LATE_H = 72;
+
     /** A filter younger than this with fish in it is a start, whatever the system is for, days. */
     public const YOUNG_D = 42;
 
@@ -139,6 +146,29 @@ final readonly class TestSchedule
             $hoursAgo <= 1.5 * $every => 'due',
             default => 'late',
         };
+    }
+
+    /**
+     * Ammonia and nitrite are looked at some hours after a wash that cost bacteria, and a day after it: common
+     * practice, no source.
+     *
+     * @param  float  $every  hours, as usual
+     * @param  ?float  $lastH  hours since the last test
+     * @param  ?float  $washedH  hours since the last such wash; null where there was none of late
+     * @return float hours from the last test to the next
+     */
+    public static function afterWash(float $every, ?float $lastH, ?float $washedH): float
+    {
+        if ($lastH === null || $washedH === null) {
+            return $every;
+        }
+        $mark = match (true) {
+            $lastH > $washedH => self::FIRST_LOOK_H,
+            $lastH > $washedH - self::SECOND_LOOK_H => self::SECOND_LOOK_H,
+            default => null,
+        };
+
+        return $mark === null ? $every : min($every, max(1.0, $lastH + $mark - $washedH));
     }
 
     /** Hours until a test is due again; an hour where it is due by the minute, null where it was never done. */
