@@ -141,12 +141,17 @@ final readonly class RunService
     private function switch(Service $run, System $system, User $user, string $id, bool $on): void
     {
         $part = self::part($system, $id);
-        $state = $on ? 'on' : 'off';
-        if ($part === null || self::state($part) === $state) {
+        if ($part === null || (self::state($part) === 'on') === $on) {
             return;
         }
-        $latest = Switching::latest($part->id)?->happened_at;
-        $at = $latest !== null && $latest->isFuture() ? $latest : Carbon::now();
+        $latest = Switching::latest($part->id);
+        // What ran on alternate days does so again.
+        $state = match (true) {
+            !$on => 'off',
+            $latest?->was === 'alternate' => 'alternate',
+            default => 'on',
+        };
+        $at = $latest?->happened_at->isFuture() === true ? $latest->happened_at : Carbon::now();
         $this->switches->switch(
             strtoupper((string) Str::ulid()),
             $system,

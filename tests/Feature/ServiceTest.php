@@ -129,6 +129,9 @@ final class ServiceTest extends TestCase
 
     public function test_a_run_switches_what_it_says_and_is_not_closed_until_flow_was_seen(): void
     {
+        Stage::query()
+            ->where('name', 'Lamp')
+            ->update(['lamp_state' => 'alternate']);
         $run = $this->key();
         $begin = ['job' => 'wash_pads', 'part' => $this->part('stage', 'Mats'), 'way' => 'stop'];
         $begun = $this->send($run, $begin)->assertOk()->json();
@@ -186,6 +189,7 @@ final class ServiceTest extends TestCase
         $this->send("{$run}/end")->assertOk();
         self::assertSame([], $this->getJson('/api/timers')->json());
         self::assertSame(6, Switching::query()->count());
+        self::assertSame('alternate', Stage::query()->where('name', 'Lamp')->firstOrFail()->lamp_state, 'as it was');
 
         // Half the mats in system water: half of 10 % of all there is.
         $setback = Setback::query()->firstOrFail();
