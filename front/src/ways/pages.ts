@@ -56,14 +56,20 @@ export const GROUPS: readonly Group[] = [
   { label: 'Book', pages: [{ name: 'book', label: 'Book', key: 'b' }] },
 ]
 
+/** Pages that are opened from a page and stand under it, without a letter of their own. */
+export const UNDER: Readonly<Record<string, string>> = { 'service-run': 'service' }
+
+/** The page of the list that a route shows or stands under. */
+export const pageOf = (name: unknown): string => UNDER[String(name)] ?? String(name)
+
 export const groupOf = (name: unknown): Group | undefined =>
-  GROUPS.find((group) => group.pages.some((page) => page.name === name))
+  GROUPS.find((group) => group.pages.some((page) => page.name === pageOf(name)))
 
 export const labelOf = (name: unknown): string | undefined =>
   GROUPS.flatMap((group) => group.pages).find((page) => page.name === name)?.label
 
 /** The same page of another system; its first page from where no system is open. */
 export const samePage = (name: unknown, system: string) => ({
-  name: groupOf(name) ? String(name) : 'system',
+  name: groupOf(name) ? pageOf(name) : 'system',
   params: { system },
 })

@@ -4,12 +4,13 @@ import { useRoute } from 'vue-router'
 import { useSystem } from '@/api/queries'
 import HowItWorks from '@/parts/HowItWorks.vue'
 import StateMark from '@/parts/StateMark.vue'
-import { GROUPS, groupOf } from '@/ways/pages'
+import { GROUPS, groupOf, pageOf } from '@/ways/pages'
 
 const route = useRoute()
 const slug = computed(() => String(route.params.system))
 const system = useSystem(slug)
 const group = computed(() => groupOf(route.name))
+const here = computed(() => pageOf(route.name))
 /** A build that is only planned has a place, and nothing else. */
 const PLANNED = ['plumbing', 'build']
 const planned = computed(() => Boolean(system.data.value?.plan_of))
@@ -21,7 +22,7 @@ const last = ref<Record<string, string>>({})
 watch(
   () => route.name,
   (name) => {
-    if (group.value) last.value = { ...last.value, [group.value.label]: String(name) }
+    if (group.value) last.value = { ...last.value, [group.value.label]: pageOf(name) }
   },
   { immediate: true },
 )
@@ -61,7 +62,7 @@ watch(
             >
               <RouterLink
                 :to="{ name: one.name, params: { system: slug } }"
-                :class="{ here: route.name === one.name }"
+                :class="{ here: here === one.name }"
                 :aria-current="route.name === one.name ? 'page' : undefined"
                 >{{ one.label }}</RouterLink
               >
