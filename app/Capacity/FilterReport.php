@@ -48,15 +48,7 @@ final readonly class FilterReport
     public function of(System $system, LatestWater $water, array $typed): array
     {
         [$conditions, $whatIf] = $this->capacity->read($system, $water, $typed);
-        $rows = $this->question->believed($system, $this->question->stages($system, $conditions, $whatIf));
-        $living = $this->question->living($system, $water, $conditions, $whatIf, $rows);
-        $balance =
-            $rows === []
-                ? null
-                : $this->registry->run(
-                    'filter.balance',
-                    $this->question->balance($system, $conditions, $whatIf, $rows, $living),
-                );
+        $nitrified = $this->nitrified($system, $water, $conditions, $whatIf);
         $origins = $this->question->origins($system, $conditions);
         $biomass = $this->systems->biomass($system)->value + $whatIf->fishKg();
         $load = $this->registry->run('fish.load', [
@@ -71,14 +63,8 @@ final readonly class FilterReport
 
         return [
             'loads' => $this->loads($load, $biomass, $conditions, $origins),
-            'oxygen' => $this->oxygen->of(
-                $system,
-                $conditions,
-                $balance?->figures['nitrified_g_d'] ?? 0.0,
-                $biomass,
-                $origins,
-            ),
-            'dirt' => $rows === [] ? [] : $this->dirt($system, $conditions),
+            'oxygen' => $this->oxygen->of($system, $conditions, $nitrified ?? 0.0, $biomass, $origins),
+            'dirt' => $system->stages->isEmpty() ? [] : $this->dirt($system, $conditions),
             'nitrate' => $this->nitrate($system, $conditions, $whatIf, $water, $load->number('tan_g_d'), $origins),
             'no_filter' => $this->noFilter($system, $conditions, $biomass, $origins),
             'tests' => $this->tests($system),
@@ -110,6 +96,43 @@ final readonly class FilterReport
             'size' => $this->size->of($system, $conditions, $load->number('tan_g_d')),
             'floor' => $this->floor->of($system, $conditions, $load->number('solids_g_d')),
         ];
+    }
+
+    /**
+     * What the fish keep of oxygen while the air of an outlet is led to its bed.
+     *
+     * @return list<LedAway>
+     */
+    public function ledAway(System $system, LatestWater $water): array
+    {
+        [$conditions, $whatIf] = $this->capacity->read($system, $water, []);
+
+        return $this->oxygen->ledAway(
+            $system,
+            $conditions,
+            $this->nitrified($system, $water, $conditions, $whatIf) ?? 0.0,
+            $this->systems->biomass($system)->value,
+            $this->question->origins($system, $conditions),
+        );
+    }
+
+    /** g N a day that the filter takes as it stands; null without one. */
+    private function nitrified(
+        System $system,
+        LatestWater $water,
+        Conditions $conditions,
+        CapacityWhatIf $whatIf,
+    ): ?float {
+        $rows = $this->question->believed($system, $this->question->stages($system, $conditions, $whatIf));
+
+        if ($rows === []) {
+            return null;
+        }
+        $living = $this->question->living($system, $water, $conditions, $whatIf, $rows);
+        $balance = $this->question->balance($system, $conditions, $whatIf, $rows, $living);
+        $taken = $this->registry->run('filter.balance', $balance)->figures['nitrified_g_d'];
+
+        return is_float($taken) ? $taken : null;
     }
 
     /**

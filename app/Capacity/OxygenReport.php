@@ -29,10 +29,11 @@ final readonly class OxygenReport
     public function __construct(private Registry $registry, private LoopSums $systems, private VolumeReport $volumes) {}
 
     /**
-     * @param  list<Origin>  $origins
+     * What `oxygen.budget` is asked of a system as it runs.
+     *
      * @return array<string, mixed>
      */
-    public function of(System $system, Conditions $conditions, mixed $nitrified, float $biomass, array $origins): array
+    private function asked(System $system, Conditions $conditions, float $nitrified, float $biomass): array
     {
         $season = CalendarSeason::ofMonth(Carbon::now($system->site->timezone)->month);
         $sum = static fn(string $key): float => $system->vessels->sum(
@@ -40,13 +41,14 @@ final readonly class OxygenReport
                 ? (float) $vessel->getAttribute($key)
                 : 0.0,
         );
-        $input = [
+
+        return [
             'volume_l' => max(1.0, $this->volumes->inUse($system)->value),
             'temp_c' => $conditions->values['temp_c'],
             'altitude_m' => $system->site->altitude_m,
             'biomass_kg' => max(0.0, $biomass),
             'feed_g_d' => $conditions->values['feed_g_d'],
-            'nitrified_g_d' => is_float($nitrified) ? $nitrified : 0.0,
+            'nitrified_g_d' => $nitrified,
             'silt_m2' => $sum('silt_m2'),
             'plants_m2' => $sum('plants_m2'),
             'season' => $season->value,
@@ -58,6 +60,16 @@ final readonly class OxygenReport
                 ? ['do_mg_l' => $conditions->values['do_mg_l']]
                 : [],
         ];
+    }
+
+    /**
+     * @param  float  $nitrified  g N a day that the filter takes
+     * @param  list<Origin>  $origins
+     * @return array<string, mixed>
+     */
+    public function of(System $system, Conditions $conditions, float $nitrified, float $biomass, array $origins): array
+    {
+        $input = $this->asked($system, $conditions, $nitrified, $biomass);
         $result = $this->registry->run('oxygen.budget', $input);
         $degas = [
             'co2_g_d' => 1.375 * 24 * $result->number('fish_g_h'),
@@ -90,7 +102,7 @@ final readonly class OxygenReport
                 ]),
             ),
             'devices' => $result->figures['devices'],
-            'season' => $season->value,
+            'season' => $input['season'],
             'says' => array_map(
                 static fn(Caution $caution): array => $caution->message->toArray(),
                 array_values(
@@ -100,7 +112,10 @@ final readonly class OxygenReport
                     ),
                 ),
             ),
-            'diverted' => $this->diverted($system, $conditions, $input, $result, $origins),
+            'diverted' => array_map(
+                static fn(LedAway $one): array => $one->toArray(),
+                $this->ledAway($system, $conditions, $nitrified, $biomass, $origins),
+            ),
         ];
     }
 
@@ -108,19 +123,28 @@ final readonly class OxygenReport
      * For each bed that air can be led to: what the fish get now of that pump, and their oxygen while all of its air
      * goes to the bed.
      *
-     * @param  array<string, mixed>  $input  of `oxygen.budget` as it runs now
+     * @param  float  $nitrified  g N a day that the filter takes
      * @param  list<Origin>  $origins
-     * @return list<array{outlet: string, to: string, air_l_min: float, fish_l_min: float, after_mg_l: float,
-     *     settles: array<string, mixed>}>
+     * @return list<LedAway>
      */
-    private function diverted(System $system, Conditions $conditions, array $input, Result $now, array $origins): array
-    {
-        $rows = [];
-        $day = $now->figures['do_day_mg_l'];
+    public function ledAway(
+        System $system,
+        Conditions $conditions,
+        float $nitrified,
+        float $biomass,
+        array $origins,
+    ): array {
+        $outlets = $system->airOutlets->whereNotNull('stage_id')->where('valve', true);
+        if ($outlets->isEmpty()) {
+            return [];
+        }
+        $input = $this->asked($system, $conditions, $nitrified, $biomass);
+        $day = $this->registry->run('oxygen.budget', $input)->figures['do_day_mg_l'];
         if (!is_float($day) || !is_float($input['volume_l'])) {
             return [];
         }
-        foreach ($system->airOutlets->whereNotNull('stage_id')->where('valve', true) as $outlet) {
+        $rows = [];
+        foreach ($outlets as $outlet) {
             $pump = $system->pumps->firstWhere('id', $outlet->pump_id);
             $shares = $system->airOutlets->where('pump_id', $outlet->pump_id)->whereNotNull('vessel_id')->isNotEmpty();
             $split = $pump instanceof Pump && $shares ? AirOutlet::split($system, $pump) : null;
@@ -129,19 +153,19 @@ final readonly class OxygenReport
             }
             $turned = [...$input, 'devices' => Aerators::of($system, $conditions->oxygenMeasuredAt(), $outlet)];
             $result = $this->registry->run('oxygen.budget', $turned);
-            $rows[] = [
-                'outlet' => $outlet->name,
-                'to' => $system->stages->firstWhere('id', $outlet->stage_id)->name ?? '',
-                'air_l_min' => (float) $pump->air_l_min,
-                'fish_l_min' => $split->toFish(),
-                'after_mg_l' => AirSplit::oxygenAfter(
+            $rows[] = new LedAway(
+                $outlet,
+                $system->stages->firstWhere('id', $outlet->stage_id)->name ?? '',
+                (float) $pump->air_l_min,
+                $split->toFish(),
+                AirSplit::oxygenAfter(
                     $day,
                     $result->number('do_day_mg_l'),
                     $result->number('conductance_l_h'),
                     $input['volume_l'],
                     self::WASH_H,
                 ),
-                'settles' => (new Figure(
+                new Figure(
                     'By day, with its air away',
                     $result->number('do_day_mg_l'),
                     'mg/L',
@@ -149,8 +173,8 @@ final readonly class OxygenReport
                     'do_day_mg_l',
                     $turned,
                     $origins,
-                ))->toArray(),
-            ];
+                ),
+            );
         }
 
         return $rows;

@@ -48,7 +48,7 @@ final class ServiceController extends Controller
         $job = $this->due->named($part, $book, $request->job()) ?? throw BadInput::at('job', 'Choose the job.');
         $rinse = $request->rinse($this->report->rinse($system));
         $way = $request->way();
-        $setting = $this->settings->part($system, LatestWater::of($system), $part);
+        $setting = $this->settings->part($system, LatestWater::of($system), $part, $way === 'told' ? null : $job);
         $at = $way === 'told' ? $request->at($system) : Carbon::now();
         $notes = $request->notes();
         $person = $this->person($request);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Capacity\FilterReport;
 use App\Expected\Residuals;
 use App\Models\AirOutlet;
 use App\Models\Line;
@@ -11,9 +12,12 @@ use App\Models\Pump;
 use App\Models\Stage;
 use App\Models\System;
 use App\Readings\LatestWater;
+use App\Readings\LimitsInForce;
 use App\Volumes\WaterBodies;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Service\Job;
+use Ironwort\Core\Service\LessAir;
 use Ironwort\Core\Service\Setting;
 
 /** A part where it stands in its loop, as the steps of a run are told for it. */
@@ -26,9 +30,12 @@ final readonly class SettingOf
         private Registry $registry,
         private Residuals $residuals,
         private WaterBodies $bodies,
+        private FilterReport $filter,
+        private LimitsInForce $limits,
     ) {}
 
-    public function part(System $system, LatestWater $water, ServicedPart $part): Setting
+    /** @param  ?Job  $job  for a run of it; what only its steps need is worked out then */
+    public function part(System $system, LatestWater $water, ServicedPart $part, ?Job $job = null): Setting
     {
         $stage = $part->part instanceof Stage ? $part->part : null;
         $chamber = $stage->chamber_id ?? $part->id;
@@ -42,6 +49,7 @@ final readonly class SettingOf
                 $pump->running &&
                 ($part->kind === 'stage' || $pump->id === $part->id),
         );
+        $air = $system->airOutlets->first(static fn(AirOutlet $one): bool => $one->stage_id === $part->id);
         $alone = $part->part instanceof Pump && !$part->part->circulates();
 
         return new Setting(
@@ -78,11 +86,29 @@ final readonly class SettingOf
             waste: $waste?->name,
             wasteLS: $waste === null ? null : $this->carries($waste, $water),
             waterL: $stage?->water_l,
-            air: $system->airOutlets->first(static fn(AirOutlet $one): bool => $one->stage_id === $part->id)?->name,
+            air: $air?->name,
+            fishAir: $air !== null &&
+                $system->airOutlets->where('pump_id', $air->pump_id)->whereNotNull('vessel_id')->isNotEmpty(),
             inWater: $this->inWater($system),
             drainsTo: $waste?->leads_to,
             selfId: $alone || $stage?->kind === 'uv' ? $part->id : null,
+            lessAir: $job?->steps === 'stir' && $air !== null ? $this->lessAir($system, $water, $air) : null,
         );
+    }
+
+    private function lessAir(System $system, LatestWater $water, AirOutlet $air): ?LessAir
+    {
+        foreach ($this->filter->ledAway($system, $water) as $one) {
+            if ($one->outlet->is($air)) {
+                return new LessAir(
+                    $one->afterMgL,
+                    $one->settles->value,
+                    $this->limits->for($system, Parameter::Oxygen)->below?->watch,
+                );
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -16,6 +16,7 @@ use App\Models\Vessel;
 use App\Models\WaterChange;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use Ironwort\Core\Measure\Format;
 use Tests\TestCase;
 
 /** Service: what is due, a run with the pump off that cannot be closed without flow, and what follows from it. */
@@ -99,6 +100,44 @@ final class ServiceTest extends TestCase
     private function send(string $path, array $body = []): TestResponse
     {
         return $this->putJson("/api/systems/long-vat/services/{$path}", $body);
+    }
+
+    public function test_a_bed_stirred_by_the_air_of_the_fish_says_the_oxygen_that_capacity_says(): void
+    {
+        $save = fn(string $what, array $typed) => $this->putJson(
+            "/api/systems/long-vat/{$what}/{$this->key()}",
+            $typed,
+        )->assertOk();
+        $save('pumps', ['name' => 'Air', 'kind' => 'air', 'power_w' => '30', 'air_l_min' => '40', 'running' => 'yes']);
+        $save('stages', [
+            'name' => 'Bed',
+            'kind' => 'static_bed',
+            'medium' => 'small_carrier',
+            'media_l' => '100',
+            'flow_l_h' => '6000',
+            'began' => 'today',
+        ]);
+        $air = Pump::query()->where('name', 'Air')->firstOrFail()->id;
+        $outlet = ['pump_id' => $air, 'valve' => 'open'];
+        $save('outlets', [...$outlet, 'name' => 'Stones', 'to' => $this->part('vessel', 'Bay')]);
+        $save('outlets', [...$outlet, 'name' => 'Wash', 'to' => $this->part('stage', 'Bed'), 'valve' => 'shut']);
+
+        $there = $this->getJson('/api/systems/long-vat/filter')->assertOk()->json('oxygen.diverted.0');
+        $steps = $this->send($this->key(), [
+            'part' => $this->part('stage', 'Bed'),
+            'job' => 'stir_bed',
+            'way' => 'throttle',
+        ])
+            ->assertOk()
+            ->json('steps');
+        $step = collect($steps)->first(static fn(array $one): bool => str_contains($one['code'], 'less_air'));
+
+        self::assertSame('service.step_less_air', $step['code']);
+        preg_match_all('/([\d.]+) mg\/L/', $step['text'], $figures);
+        self::assertSame(
+            [Format::number($there['after_mg_l'], 2), Format::number($there['settles']['value'], 2)],
+            $figures[1],
+        );
     }
 
     public function test_a_gravity_filter_falls_due_in_a_month_and_stands_on_the_round(): void

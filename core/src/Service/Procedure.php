@@ -108,12 +108,36 @@ final readonly class Procedure
             ...$this->off(),
             ...$this->at->air === null
                 ? $this->say('service.step_stir_by_hand')
-                : $this->say('service.step_stir_by_air', ['outlet' => $this->at->air]),
+                : [...$this->meanwhile(), ...$this->say('service.step_stir_by_air', ['outlet' => $this->at->air])],
             ...$this->where(),
             ...$this->drains(),
-            ...$this->at->air === null ? [] : $this->say('service.step_air_back', ['outlet' => $this->at->air]),
+            ...$this->at->air === null
+                ? []
+                : $this->say($this->at->fishAir ? 'service.step_air_back' : 'service.step_air_off', [
+                    'outlet' => $this->at->air,
+                ]),
             ...$this->on(),
         ];
+    }
+
+    /** @return list<Step> what the fish keep of oxygen while their air is away */
+    private function meanwhile(): array
+    {
+        $less = $this->at->lessAir;
+        if (!$this->at->fishAir) {
+            return [];
+        }
+
+        return $less === null
+            ? $this->say('service.step_less_air_unknown')
+            : $this->say(
+                $less->low() ? 'service.step_less_air_low' : 'service.step_less_air',
+                [
+                    'after' => Format::number($less->afterMgL, 2),
+                    'settles' => Format::number($less->settlesMgL, 2),
+                ],
+                caution: $less->low(),
+            );
     }
 
     /** @return list<Step> the pump drives it, so it is stopped only while the valve is turned */
@@ -304,8 +328,8 @@ final readonly class Procedure
      * @param  array<string, string>  $names
      * @return list<Step>
      */
-    private function say(string $code, array $names = []): array
+    private function say(string $code, array $names = [], bool $caution = false): array
     {
-        return [new Step(Message::of($code, ['name' => $this->at->name, ...$names]))];
+        return [new Step(Message::of($code, ['name' => $this->at->name, ...$names]), caution: $caution)];
     }
 }

@@ -19,6 +19,8 @@ final readonly class Setting
      * @param  ?float  $wasteLS  what that carries, L/s; null where its fall is not known
      * @param  ?float  $waterL  water in it
      * @param  ?string  $air  the outlet that leads air to it
+     * @param  bool  $fishAir  whether the fish breathe of that air
+     * @param  ?LessAir  $lessAir  what the fish keep of oxygen while that air is away; null where it is not known
      * @param  list<string>  $inWater  what is in the water: salt, a treatment
      * @param  ?string  $drainsTo  sewer, soakaway, garden or tank
      */
@@ -38,5 +40,7 @@ final readonly class Setting
         public array $inWater = [],
         public ?string $drainsTo = null,
         public ?string $selfId = null,
+        public bool $fishAir = false,
+        public ?LessAir $lessAir = null,
     ) {}
 }

@@ -54,7 +54,17 @@ final readonly class ServiceWords
         'step_replace' => 'Take the old filling of {name} out and put the new one in, rinsed.',
         'step_stir_by_hand' => 'Stir the bed of {name} for some minutes, until no more dirt comes up.',
         'step_stir_by_air' =>
-            'Lead the air to {outlet} and let it stir the bed for some minutes. The fish go without that air.',
+            'Lead the air to {outlet} and let it stir the bed for some minutes, until no more dirt comes up.',
+        'step_less_air' =>
+            'While the air is away, oxygen of the fish goes to {after} mg/L in half an hour and to {settles} mg/L if ' .
+            'it stays away. Watch them.',
+        'step_less_air_low' =>
+            'While the air is away, oxygen of the fish falls to {after} mg/L in half an hour and to {settles} mg/L if ' .
+            'it stays away: that is too little. Give them other air first, and keep it short.',
+        'step_less_air_unknown' =>
+            'How far oxygen falls while the air is away is not known. Stay with the fish, and lead the air back at ' .
+            'once if they gasp.',
+        'step_air_off' => 'Shut the air to {outlet} again.',
         'step_air_back' => 'Lead the air back from {outlet} to the fish.',
         'step_turn_to_backwash' => 'Turn the valve of {name} to backwash while the pump stands. Never under pressure.',
         'step_backwash_runs' => 'Run it for {seconds} s, until the water comes clear: {litres}.',

@@ -7,6 +7,7 @@ namespace Ironwort\Core\Tests\Service;
 use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Filter\Deed;
 use Ironwort\Core\Service\Job;
+use Ironwort\Core\Service\LessAir;
 use Ironwort\Core\Service\Procedure;
 use Ironwort\Core\Service\Rinse;
 use Ironwort\Core\Service\Setting;
@@ -147,6 +148,36 @@ final class ProcedureTest extends TestCase
         self::assertTrue($steps[0]->caution);
         self::assertSame('service.step_lamp_on', $codes[count($codes) - 1]);
         self::assertCount(2, array_filter($steps, static fn(Step $step): bool => $step->switches === 'L'));
+    }
+
+    /** The fish's own air is not led away without a word of their oxygen; a bed's own pump takes nothing from them. */
+    public function test_oxygen_is_said_before_air_is_led_away_from_the_fish(): void
+    {
+        $steps = static fn(bool $fish, ?LessAir $less): array => Procedure::of(
+            self::job('stir_bed'),
+            new Setting('Bed', air: 'Wash', fishAir: $fish, lessAir: $less),
+            false,
+        );
+        $said = static fn(Step ...$steps): array => array_values(
+            array_filter($steps, static fn(Step $one): bool => str_contains($one->message->code, 'less_air')),
+        );
+        $enough = $said(...$steps(true, new LessAir(7.1, 6.8, 6.0)));
+        $low = $said(...$steps(true, new LessAir(5.4, 4.9, 6.0)));
+
+        self::assertSame('service.step_less_air', $enough[0]->message->code);
+        self::assertFalse($enough[0]->caution);
+        self::assertSame('service.step_less_air_low', $low[0]->message->code);
+        self::assertTrue($low[0]->caution);
+        preg_match_all('/([\d.]+) mg\/L/', $low[0]->message->text, $figures);
+        self::assertSame(['5.4', '4.9'], $figures[1]);
+        self::assertSame('service.step_less_air_unknown', $said(...$steps(true, null))[0]->message->code);
+        self::assertSame([], $said(...$steps(false, null)));
+
+        $codes = self::codes(...$steps(true, null));
+        $lead = array_search('service.step_stir_by_air', $codes, true);
+        self::assertSame('service.step_less_air_unknown', $codes[(int) $lead - 1]);
+        self::assertContains('service.step_air_back', $codes);
+        self::assertContains('service.step_air_off', self::codes(...$steps(false, null)));
     }
 
     /** Every job has its steps, whatever is described of its part. */
