@@ -16,7 +16,6 @@ use Illuminate\Support\Carbon;
 use Ironwort\Core\Aeration\AirSplit;
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Calc\Level;
-use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Measure\CalendarSeason;
 

@@ -9,10 +9,13 @@ use App\Models\System;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Ironwort\Core\Calc\BadInput;
 
 /** What a month or a year was, for every system of the site: on the screen, on paper, and as CSV. */
 final class ReportController extends Controller
 {
+    public function __construct(private readonly DaysToAct $days) {}
+
     public function show(Request $request): JsonResponse
     {
         [$period, $systems] = $this->asked($request);
@@ -72,16 +75,26 @@ final class ReportController extends Controller
     {
         $site = $this->person($request)->site;
         $period = Period::read($request->query('period'), $site->timezone);
+        $named = $request->query('system');
         $systems = System::ofSite($site)
-            ->with(['site', 'pumps'])
+            ->when(is_string($named) && $named !== '', static fn($query) => $query->where('slug', $named))
+            ->with(['site', 'pumps', 'ownLimits', 'schools'])
             ->limit(200)
             ->get();
+        if (is_string($named) && $named !== '' && $systems->isEmpty()) {
+            throw BadInput::at('system', 'There is no such system here.');
+        }
 
         return [
             $period,
             array_values(
                 $systems
-                    ->map(static fn(System $system): array => [$system, SystemReport::of($system, $period)])
+                    ->map(
+                        fn(System $system): array => [
+                            $system,
+                            [...SystemReport::of($system, $period), ...$this->days->of($system, $period)],
+                        ],
+                    )
                     ->filter(static fn(array $one): bool => $one[1] !== [])
                     ->all(),
             ),

@@ -7,7 +7,7 @@ namespace App\Report;
 /** One line of a report: what, as it is read, and as it is reckoned with. */
 final readonly class ReportRow
 {
-    /** @param  string  $section  water, feed, fish, doses, service or costs */
+    /** @param  string  $section  water, to_act, feed, fish, doses, service or costs */
     public function __construct(
         public string $section,
         public string $name,

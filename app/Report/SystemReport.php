@@ -27,6 +27,7 @@ final readonly class SystemReport
             ...self::water($system, $period),
             ...self::fed($system, $period),
             ...self::fish($system, $period),
+            ...Growth::of($system, $period),
             ...self::doses($system, $period),
             ...self::service($system, $period),
             ...self::costs($system, $period),

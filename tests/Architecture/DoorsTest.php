@@ -110,7 +110,7 @@ final class DoorsTest
             'State',
             'Volumes',
         ],
-        'Report' => ['Http', 'Models'],
+        'Report' => ['Http', 'Models', 'Readings'],
         'Calendar' => ['Dosing', 'Http', 'Models', 'Readings', 'Service', 'State'],
         'Catalogue' => ['Build', 'Http', 'Models'],
         'Transfer' => ['Book', 'Models'],

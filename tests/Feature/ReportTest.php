@@ -115,6 +115,69 @@ final class ReportTest extends TestCase
         self::assertSame(['Power'], array_keys(array_diff_key($this->rows('2025'), ['x' => 0])) ?: ['Power']);
     }
 
+    /** By the limits of the life stage: a day counts once, whatever was read on it, and salt shields from nitrite. */
+    public function test_days_to_act_on_are_judged_as_the_pages_judge(): void
+    {
+        $log = function (string $at, string $line): void {
+            $this->travelTo($at);
+            $id = strtoupper((string) Str::ulid());
+            $this->postJson('/api/systems/long-vat/log', ['line' => $line, 'id' => $id])->assertCreated();
+        };
+        $log('2026-05-10 08:00:00', 'do 3.5');
+        $log('2026-05-10 14:00:00', 'do 3.1');
+        $log('2026-05-11 08:00:00', 'do 8');
+        $log('2026-05-12 08:00:00', 'am 2 ph 8.6 t 24');
+        $log('2026-05-13 08:00:00', 'am 2 ph 6.8 t 12');
+        $this->travelTo('2026-05-20 08:00:00');
+        $rows = $this->rows('2026-05');
+
+        self::assertSame('one day, at worst 3.1 mg/L on 10 May', $rows['Oxygen too low']);
+        // Emerson and others 1975: a share of 1/(1 + 10^(9.277 − 8.6)), 0.348 of these 2 mg/L.
+        self::assertStringStartsWith('one day, at worst 0.34', $rows['Un-ionised ammonia too high']);
+        self::assertStringEndsWith(' on 12 May', $rows['Un-ionised ammonia too high']);
+        self::assertArrayNotHasKey('Oxygen too low', $this->rows('2026-04'));
+
+        $log('2026-05-14 08:00:00', 'ni .5');
+        self::assertArrayHasKey('Nitrite too high', $this->rows('2026-05'));
+        $log('2026-05-13 09:00:00', 'sa 3');
+        self::assertArrayNotHasKey('Nitrite too high', $this->rows('2026-05'));
+    }
+
+    public function test_growth_is_from_the_last_measure_before_to_the_last_within(): void
+    {
+        $this->travelTo('2026-03-01 08:00:00');
+        $group = strtoupper((string) Str::ulid());
+        $this->putJson("/api/systems/long-vat/fish/{$group}", [
+            'name' => 'Two-year-olds',
+            'count' => '10',
+            'length_cm' => '25',
+            'condition' => '1',
+        ])->assertOk();
+        foreach (['2026-04-20' => 300, '2026-05-05' => 310, '2026-05-20' => 330] as $day => $grams) {
+            $this->travelTo("{$day} 08:00:00");
+            $id = strtoupper((string) Str::ulid());
+            $this->putJson("/api/systems/long-vat/fish/{$group}/measures/{$id}", [
+                'measured_on' => $day,
+                'weight_g' => (string) $grams,
+            ])->assertOk();
+        }
+
+        self::assertSame(
+            '300 g on 20 Apr to 330 g on 20 May, 10 % more in 30 days',
+            $this->rows('2026-05')['Growth of Two-year-olds'],
+        );
+        self::assertArrayNotHasKey('Growth of Two-year-olds', $this->rows('2026-04'));
+    }
+
+    public function test_it_is_of_one_system_where_one_is_named(): void
+    {
+        $of = fn(string $system) => $this->getJson("/api/reports?period=2026-05&system={$system}");
+        self::assertCount(1, $of('long-vat')->assertOk()->json('systems'));
+        $of('nowhere')
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['system']]);
+    }
+
     public function test_it_is_taken_along_as_csv_and_a_period_that_is_none_is_refused(): void
     {
         $csv = $this->get('/api/reports.csv?period=2026-05')->assertOk();

@@ -59,8 +59,8 @@ final readonly class ServiceWords
             'While the air is away, oxygen of the fish goes to {after} mg/L in half an hour and to {settles} mg/L if ' .
             'it stays away. Watch them.',
         'step_less_air_low' =>
-            'While the air is away, oxygen of the fish falls to {after} mg/L in half an hour and to {settles} mg/L if ' .
-            'it stays away: that is too little. Give them other air first, and keep it short.',
+            'While the air is away, oxygen of the fish falls to {after} mg/L in half an hour and to {settles} mg/L ' .
+            'if it stays away: that is too little. Give them other air first, and keep it short.',
         'step_less_air_unknown' =>
             'How far oxygen falls while the air is away is not known. Stay with the fish, and lead the air back at ' .
             'once if they gasp.',

@@ -106,11 +106,15 @@ export const useServiceRun = (slug: MaybeRefOrGetter<string>, id: MaybeRefOrGett
       ),
   })
 
-/** What a month or a year was. */
-export const useReport = (period: MaybeRefOrGetter<string>) =>
+/** What a month or a year was: of one system, or of all where none is named. */
+export const useReport = (period: MaybeRefOrGetter<string>, system: MaybeRefOrGetter<string>) =>
   useQuery({
-    queryKey: ['report', computed(() => toValue(period))],
-    queryFn: () => answer(() => api.GET('/api/reports', { params: { query: { period: toValue(period) } } })),
+    queryKey: ['report', computed(() => toValue(period)), computed(() => toValue(system))],
+    queryFn: () => {
+      const of = toValue(system)
+      const query = { period: toValue(period), ...(of ? { system: of } : {}) }
+      return answer(() => api.GET('/api/reports', { params: { query } }))
+    },
   })
 
 /** All that is due within a fortnight. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useReport } from '@/api/queries'
+import { useReport, useSystems } from '@/api/queries'
 import ChoiceField from '@/parts/ChoiceField.vue'
 import FormField from '@/parts/FormField.vue'
 
@@ -21,9 +21,20 @@ const periods = computed(() => {
   ]
 })
 const period = ref(month(0).value)
-const report = useReport(period)
+const named = ref('')
+const systems = useSystems()
+const whose = computed(() => [
+  { value: '', label: 'all systems' },
+  ...(systems.data.value ?? []).map((one) => ({ value: one.slug, label: one.name })),
+])
+const report = useReport(period, named)
+const csv = computed(() => {
+  const query = new URLSearchParams({ period: period.value, ...(named.value ? { system: named.value } : {}) })
+  return `/api/reports.csv?${query.toString()}`
+})
 const SECTIONS = [
   ['water', 'Water'],
+  ['to_act', 'Days on which a reading was to be acted on, by the limits of now'],
   ['feed', 'Feed'],
   ['fish', 'Fish'],
   ['doses', 'Doses'],
@@ -48,8 +59,17 @@ const print = () => window.print()
             :choices="periods"
           />
         </FormField>
+        <FormField v-slot="{ id, status, described }" label="System">
+          <ChoiceField
+            :id="id"
+            v-model="named"
+            :status="status"
+            :aria-describedby="described"
+            :choices="whose"
+          />
+        </FormField>
         <button type="button" class="link-button" @click="print">Print it</button>
-        <a :href="`/api/reports.csv?period=${period}`">CSV</a>
+        <a :href="csv">CSV</a>
       </div>
     </div>
     <p v-if="report.isError.value" class="fault" role="alert">{{ report.error.value?.message }}</p>
