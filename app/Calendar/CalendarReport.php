@@ -38,24 +38,7 @@ final readonly class CalendarReport
     /** @return list<CalendarItem> in the order in which they are due */
     public function of(Site $site, Carbon $until): array
     {
-        $query = System::ofSite($site)->with([
-            'site.schools',
-            'vessels',
-            'stages',
-            'fish',
-            'ownLimits',
-            'setbacks',
-            'schools',
-            'testPlans',
-            'lines',
-            'pumps',
-            'borrowed',
-            'airOutlets',
-            'shutOffs',
-        ]);
-        $query->whereNull('asleep_since')->limit(200);
-        /** @var Collection<int, System> $systems */
-        $systems = $query->get();
+        $systems = System::awakeOf($site);
         $items = $this->expiring($site);
         if ($systems->isNotEmpty()) {
             System::lookAtTogether($systems);

@@ -20,7 +20,7 @@ use Ironwort\Core\Judge\School;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Measure\Format;
 
-/** The sheets that hang in the shed: limits, the log bar, the order of work with chemicals. From the tables in force. */
+/** The sheets that hang in the shed: limits, the log bar, the order of work with chemicals. By the tables in force. */
 final class ReferenceController extends Controller
 {
     public function __invoke(

@@ -267,6 +267,33 @@ final class System extends Model
         return $query;
     }
 
+    /**
+     * Those that do not sleep, with what their state and what is due are judged by.
+     *
+     * @return Collection<int, self>
+     */
+    public static function awakeOf(Site $site): Collection
+    {
+        $query = self::ofSite($site)->with([
+            'site.schools',
+            'vessels',
+            'stages',
+            'fish',
+            'ownLimits',
+            'setbacks',
+            'schools',
+            'testPlans',
+            'lines',
+            'pumps',
+            'borrowed',
+            'airOutlets',
+            'shutOffs',
+        ]);
+        $query->whereNull('asleep_since')->limit(200);
+
+        return $query->get();
+    }
+
     /** The same row, locked until the transaction ends: whoever else would write to this system waits. */
     public function hold(): self
     {

@@ -56,24 +56,7 @@ final readonly class RoundReport
     /** @return array<string, mixed> */
     public function of(Site $site): array
     {
-        $query = System::ofSite($site)->with([
-            'site.schools',
-            'vessels',
-            'stages',
-            'fish',
-            'ownLimits',
-            'setbacks',
-            'schools',
-            'testPlans',
-            'lines',
-            'pumps',
-            'borrowed',
-            'airOutlets',
-            'shutOffs',
-        ]);
-        $query->whereNull('asleep_since')->limit(200);
-        /** @var Collection<int, System> $systems */
-        $systems = $query->get();
+        $systems = System::awakeOf($site);
         System::lookAtTogether($systems);
         $water = LatestWater::ofAll($systems);
         $seen = $this->tests->seenOf($systems);

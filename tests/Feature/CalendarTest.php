@@ -85,7 +85,7 @@ final class CalendarTest extends TestCase
         self::assertSame([], $this->days());
     }
 
-    /** Read back by another library: every event whole, again after its interval, its hour kept over the clock change. */
+    /** Read back by another library: every event whole, again after its interval, at its hour when clocks change. */
     public function test_the_feed_is_read_by_another_programme(): void
     {
         $url = $this->postJson('/api/calendar/feed')->assertOk()->json('url');

@@ -417,7 +417,7 @@ final class ServiceTest extends TestCase
         self::assertSame('due', $this->job('Mats', 'wash_pads')['stands']);
     }
 
-    /** Water that warmed by 3 °C in four weeks: spring, by the water and not by the date; only where there is a winter. */
+    /** Water that warmed by 3 °C in four weeks: spring, by the water, not the date; only where there is a winter. */
     public function test_the_year_goes_by_the_water_of_a_pond(): void
     {
         $names = fn(): array => collect($this->getJson('/api/systems/long-vat/service')->json('parts'))->firstWhere(

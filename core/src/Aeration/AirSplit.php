@@ -14,7 +14,7 @@ namespace Ironwort\Core\Aeration;
  */
 final readonly class AirSplit
 {
-    /** @param  array<string, array{share: float, open: bool, fish: bool}>  $outlets  by id; `fish` where fish breathe */
+    /** @param  array<string, array{share: float, open: bool, fish: bool}>  $outlets  by id; `fish`: they breathe it */
     public function __construct(private float $airLMin, private array $outlets) {}
 
     /** @return array<string, float> L/min by id */

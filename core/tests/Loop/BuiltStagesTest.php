@@ -22,7 +22,7 @@ use Ironwort\Core\Loop\StageCheck;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Stages as they are built: layers in one chamber, closed vessels, slow chambers, lamps; and the current of a vessel. */
+/** Stages as they are built: layers in one chamber, closed vessels, slow chambers, lamps; the current of a vessel. */
 final class BuiltStagesTest extends TestCase
 {
     /**
