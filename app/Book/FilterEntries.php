@@ -20,7 +20,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Ironwort\Core\Measure\Format;
 
-/** What the book tells of the filter and of what runs: service, setbacks, seeds, flushes, switches, bays, the volume. */
+/** What the book tells of the filter and of what runs: service, setbacks, seeds, flushes, switches, bays, volume. */
 final readonly class FilterEntries
 {
     /** @return Collection<int, BookEntry> the newest before a time */
