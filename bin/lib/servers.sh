@@ -7,6 +7,8 @@ ORDER=()
 # Where bin/start writes down what it began, so that the next start can end what a kill left behind.
 RECORD=
 
+# Asked by connecting: what holds a port without listening on it is met when a server cannot be bound there. First ports
+# stand below 32768, where the kernel gives no port to outgoing connections.
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 free_port() { local p=$1; while port_taken "$p"; do p=$((p + 1)); done; echo "$p"; }
 # A process id is used again after a while; with the instant of its start it is one of a kind.
@@ -83,7 +85,7 @@ start_postgres() {
   DB_PORT=$(free_port "$2")
   PG_HOME=$home
   STARTS[postgres]=run_postgres
-  run_postgres || told "$home/log" "PostgreSQL did not start."
+  MAY_MOVE=1 run_postgres || told "$home/log" "PostgreSQL did not start."
 }
 
 # A database left running by a start that was killed is ended in good order. After a power cut its pid file may name a
@@ -113,6 +115,11 @@ run_postgres() {
       sleep 0.1
     done
     end_process "${RUNS[postgres]}" postgres
+    # A port that nobody listens on can still be somebody's. Only a first start may go elsewhere: what runs with
+    # this database already knows it by its port.
+    if [ -n "${MAY_MOVE:-}" ] && tail -n 8 "$PG_HOME/log" | grep -qF 'Address already in use'; then
+      DB_PORT=$(free_port $((DB_PORT + 1)))
+    fi
     sleep 0.5
   done
   return 1

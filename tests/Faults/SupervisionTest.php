@@ -74,7 +74,7 @@ final class SupervisionTest extends FaultCase
         $stranger = proc_open(['sleep', '300'], [], $pipes);
         self::assertNotFalse($stranger);
         $pid = proc_get_status($stranger)['pid'];
-        file_put_contents("{$data}/postmaster.pid", "{$pid}\n{$data}\n1790000000\n54330\n\n127.0.0.1\n\n");
+        file_put_contents("{$data}/postmaster.pid", "{$pid}\n{$data}\n1790000000\n25330\n\n127.0.0.1\n\n");
         file_put_contents("{$start->var}/start.pid", (string) $pid);
         file_put_contents("{$start->var}/run/started", "{$pid} 1 postgres\n{$pid} 1 nginx\n");
         $again = $this->start('one', ['--no-demo']);
@@ -87,6 +87,24 @@ final class SupervisionTest extends FaultCase
             '0 of 1, and 0 strangers ended',
             'postmaster.pid, start.pid and the list of servers name a living process of somebody else',
         );
+    }
+
+    public function test_a_port_that_is_held_without_listening_sends_the_database_to_the_next(): void
+    {
+        $server = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertNotFalse($server);
+        // An outgoing connection may stand on the very port: asking whether somebody listens there does not show it.
+        $held = null;
+        for ($port = 25330; $held === null && $port < 25400; $port++) {
+            $context = stream_context_create(['socket' => ['bindto' => "127.0.0.1:{$port}"]]);
+            $name = (string) stream_socket_get_name($server, false);
+            $held = @stream_socket_client("tcp://{$name}", context: $context) ?: null;
+        }
+        self::assertNotNull($held);
+        $start = $this->start('one', ['--no-demo']);
+        self::assertSame(200, $start->get('/api/health')[0]);
+        self::assertNotSame($port - 1, parse_url($start->databaseUrl(), PHP_URL_PORT));
+        fclose($held);
     }
 
     public function test_what_will_not_stay_up_ends_the_start_with_a_word(): void
