@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Arrivals;
+
+use App\Fish\FishReport;
+use App\Http\Controller;
+use App\Models\FishGroup;
+use App\Models\Quarantine;
+use App\Models\System;
+use App\Readings\LatestWater;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Catalogue\Library;
+
+/** Fish that go: to other water, sold, dead; and the quarantine they have to get through first. */
+final class MoveController extends Controller
+{
+    public function __construct(private readonly FishReport $report) {}
+
+    /** The water they would go to beside the one they leave. */
+    public function show(LeaveRequest $request, System $system, MoveReport $moves): JsonResponse
+    {
+        return new JsonResponse($moves->of($system, $request->destination($system)));
+    }
+
+    public function leave(
+        LeaveRequest $request,
+        System $system,
+        string $group,
+        string $kind,
+        string $id,
+        FishLeave $leave,
+        MoveReport $moves,
+    ): JsonResponse {
+        $system->load('site');
+        $found = FishGroup::query()->where('system_id', $system->id)->findOrFail(strtoupper($group));
+        $leaving = $request->leaving($system, $found->count);
+        $to = $request->to($system);
+        if ($leaving['reason'] === null) {
+            $why = $moves->asks($system, $to, $kind);
+            if ($why !== null) {
+                throw BadInput::at('reason', $why->text, [$why->code]);
+            }
+        }
+        $leave->leave(strtoupper($id), $found, $kind, $leaving, $this->person($request), $to);
+        $system->refresh();
+
+        return new JsonResponse($this->report->of($system->unsetRelations(), LatestWater::of($system)));
+    }
+
+    /** A bag at the door: what opening it does, and the drip into this water. */
+    public function bag(Request $request, System $system, BagReport $bags): JsonResponse
+    {
+        return new JsonResponse($bags->of($system->unsetRelations(), LatestWater::of($system), $this->typed($request)));
+    }
+
+    public function quarantine(System $system, QuarantineReport $report): JsonResponse
+    {
+        return new JsonResponse($report->of($system->unsetRelations(), LatestWater::of($system)));
+    }
+
+    public function protocol(
+        QuarantineRequest $request,
+        System $system,
+        QuarantineReport $report,
+        Library $library,
+    ): JsonResponse {
+        Quarantine::query()->updateOrCreate(
+            ['system_id' => $system->id],
+            [...$request->columns($library), 'site_id' => $system->site_id],
+        );
+
+        return $this->quarantine($system, $report);
+    }
+}
