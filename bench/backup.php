@@ -10,7 +10,6 @@ declare(strict_types=1);
  */
 
 use App\Models\Site;
-use App\Models\System;
 use App\Transfer\ReadBook;
 use App\Transfer\RemoveSite;
 use App\Transfer\WriteBook;
@@ -22,14 +21,8 @@ $app = require __DIR__ . '/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
 $rows = (int) ($argv[1] ?? 100000);
-$site = Site::query()->create(['name' => 'Bench', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
-$system = System::query()->create([
-    'site_id' => $site->id,
-    'name' => 'Bench',
-    'slug' => 'bench',
-    'kind' => 'holding',
-    'life_stage' => 'adult',
-]);
+$bench = require __DIR__ . '/site.php';
+[$site, , $system] = $bench();
 DB::statement(
     'INSERT INTO probe_readings (system_id, parameter, taken_at, value) ' .
         "SELECT ?, 'temp_c', now() - g * interval '1 minute', 15 + random() FROM generate_series(1, ?) g",

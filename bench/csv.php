@@ -10,10 +10,6 @@ declare(strict_types=1);
  */
 
 use App\Book\ReadingsCsv;
-use App\Models\Role;
-use App\Models\Site;
-use App\Models\System;
-use App\Models\User;
 use App\Transfer\RemoveSite;
 use Illuminate\Contracts\Console\Kernel;
 
@@ -22,21 +18,8 @@ $app = require __DIR__ . '/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
 $rows = (int) ($argv[1] ?? 10000);
-$site = Site::query()->create(['name' => 'Bench', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
-$user = User::query()->create([
-    'site_id' => $site->id,
-    'name' => 'Bench',
-    'email' => 'bench@bench.example',
-    'role' => Role::Owner,
-    'password' => 'a long password',
-]);
-$system = System::query()->create([
-    'site_id' => $site->id,
-    'name' => 'Bench',
-    'slug' => 'bench',
-    'kind' => 'holding',
-    'life_stage' => 'adult',
-]);
+$bench = require __DIR__ . '/site.php';
+[$site, $user, $system] = $bench();
 $head = "time,ammonia,nitrite,nitrate,ph,temperature,oxygen,kh,gh\n";
 $at = strtotime('2026-01-01T00:00:00Z') - 60 * $rows;
 $text = static function () use ($head, $at, $rows): string {

@@ -9,10 +9,6 @@ declare(strict_types=1);
  *     DATABASE_URL=postgresql://… php bench/what_if.php
  */
 
-use App\Models\Role;
-use App\Models\Site;
-use App\Models\System;
-use App\Models\User;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -25,21 +21,8 @@ $kernel = $app->make(Kernel::class);
 $kernel->bootstrap();
 
 DB::beginTransaction();
-$site = Site::query()->create(['name' => 'Bench', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
-$user = User::query()->create([
-    'site_id' => $site->id,
-    'name' => 'Bench',
-    'email' => 'bench@bench.example',
-    'role' => Role::Owner,
-    'password' => 'a long password',
-]);
-$system = System::query()->create([
-    'site_id' => $site->id,
-    'name' => 'Bench',
-    'slug' => 'bench',
-    'kind' => 'holding',
-    'life_stage' => 'adult',
-]);
+$bench = require __DIR__ . '/site.php';
+[$site, $user, $system] = $bench();
 $own = ['site_id' => $site->id];
 $system
     ->vessels()

@@ -54,6 +54,7 @@ trait OneOfEach
         'bench' => 'heat',
         'name' => 'fish.load',
         'list' => 'media',
+        'job' => 'drain_clean',
     ];
 
     /** The model that stands behind a segment of an address. */

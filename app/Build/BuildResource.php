@@ -46,6 +46,7 @@ final readonly class BuildResource
                         'may_fall_mm' => $vessel->may_fall_mm,
                         'overflow' => $vessel->overflow,
                         'float_valve' => $vessel->float_valve,
+                        'refill_l_min' => $vessel->refill_l_min,
                         'shade' => $vessel->shade,
                         'stones_m2' => $vessel->stones_m2,
                         'silt_m2' => $vessel->silt_m2,

@@ -12,7 +12,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Unique;
 
 /** The form of a part of the build: its name, its kind where it has kinds, and the version its editor has seen. */
-final class PartRequest extends FormRequest
+class PartRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -91,6 +91,7 @@ final readonly class VesselInputs
                 Input::number('stones_m2', 'Stones on its floor', 'm²', 0, 100000)->optional(),
                 Input::number('silt_m2', 'Silt', 'm²', 0, 100000)->optional(),
                 Input::number('plants_m2', 'Plants', 'm²', 0, 100000)->optional(),
+                Input::number('refill_l_min', 'Lets in', 'L/min', 0.01, 1000)->optional(),
                 PartCost::input(),
             ]))->read($typed);
         } catch (BadInput $bad) {
@@ -107,6 +108,7 @@ final readonly class VesselInputs
             'stones_m2' => 0.0,
             'silt_m2' => 0.0,
             'plants_m2' => 0.0,
+            'refill_l_min' => null,
             'cost' => null,
             ...$columns,
             ...$more,

@@ -12,7 +12,7 @@ final readonly class CalendarItem
 {
     /**
      * @param  string  $key  the same for the same thing, whenever it is asked for
-     * @param  'test'|'service'|'dose'|'expiry'  $kind
+     * @param  'test'|'service'|'dose'|'quarantine'|'expiry'  $kind
      * @param  Carbon  $at  when it is due; past where it is over
      * @param  ?float  $everyD  where it comes again, days
      * @param  ?int  $minutes  it takes

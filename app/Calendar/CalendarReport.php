@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
+use App\Arrivals\QuarantineOf;
 use App\Dosing\CourseReport;
 use App\Models\Course;
 use App\Models\Good;
@@ -21,6 +22,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Words\Message;
 
 /** All that is due at a site, by the same rules as the round and the pages: tests, service, doses, stock. */
 final readonly class CalendarReport
@@ -33,6 +35,7 @@ final readonly class CalendarReport
         private SystemState $states,
         private CourseReport $courses,
         private AgentTable $agents,
+        private QuarantineOf $quarantine,
     ) {}
 
     /** @return list<CalendarItem> in the order in which they are due */
@@ -63,6 +66,7 @@ final readonly class CalendarReport
                     ...$this->tested($system, $water[$system->id], $standing->state?->value, $seen[$system->id]),
                     ...$this->served($system, $water[$system->id], $books[$system->id]),
                     ...$this->dosed($system, $water[$system->id], $courses[$system->id]),
+                    ...$this->held($system, $water[$system->id]),
                 );
             }
         }
@@ -155,6 +159,32 @@ final readonly class CalendarReport
         }
 
         return $items;
+    }
+
+    /** @return list<CalendarItem> the day on which a quarantine is over */
+    private function held(System $system, LatestWater $water): array
+    {
+        $since = $system->kind === 'quarantine' && $system->fish->isNotEmpty() ? QuarantineOf::since($system) : null;
+        if ($since === null) {
+            return [];
+        }
+        $days = $this->quarantine
+            ->length($system, $water, QuarantineOf::protocol($system), QuarantineOf::day($system, $since))
+            ->number('days');
+        $ends = $since->copy()->addDays((int) ceil($days))->setTime(12, 0);
+
+        // What was over long ago is no news.
+        return $ends->isBefore(Carbon::now()->subDay())
+            ? []
+            : [
+                new CalendarItem(
+                    key: "quarantine {$system->id}",
+                    kind: 'quarantine',
+                    system: $system,
+                    text: Message::of('arrival.gate_ends')->text,
+                    at: $ends->utc(),
+                ),
+            ];
     }
 
     /** @return list<CalendarItem> */

@@ -249,7 +249,7 @@ final readonly class FilterReport
         $turned = WaterTurned::of($system, $this->systems->surface($system));
         $input = [
             ...NitrateSinks::of($system, $now->value, $conditions->values['temp_c']),
-            'production_g_d' => $made,
+            'production_g_d' => $made + $system->fertiliserGD(),
             'change_l_d' => $whatIf->number('change_l_d') ?? $turned->litresD(),
             'topup_l_d' => $turned->evaporation->topUpLD,
             'source_no3_n_mg_l' => FilterInputs::sourceNitrate($whatIf, $turned) ?? 0.0,

@@ -9,7 +9,6 @@ use App\Models\Course;
 use App\Models\System;
 use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
@@ -27,20 +26,13 @@ final class CourseController extends Controller
     }
 
     public function carryOn(
-        Request $request,
+        DoseRequest $request,
         System $system,
         string $course,
         string $id,
         FollowCourse $follow,
     ): JsonResponse {
-        $follow->carryOn(
-            $id,
-            $system,
-            $this->person($request),
-            $course,
-            $request->boolean('top_up'),
-            new DoseForm($request->all()),
-        );
+        $follow->carryOn($id, $system, $this->person($request), $course, $request->topUp(), $request->form());
 
         return $this->show($system);
     }

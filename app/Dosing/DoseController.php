@@ -11,7 +11,6 @@ use App\Models\System;
 use App\Readings\LatestWater;
 use App\Shelf\TakeFromShelf;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -20,23 +19,23 @@ final class DoseController extends Controller
 {
     public function __construct(private readonly DoseReport $doses) {}
 
-    public function show(Request $request, System $system): JsonResponse
+    public function show(DoseRequest $request, System $system): JsonResponse
     {
         return new JsonResponse(
-            $this->doses->of($system->unsetRelations(), LatestWater::of($system), new DoseForm($this->typed($request))),
+            $this->doses->of($system->unsetRelations(), LatestWater::of($system), $request->form()),
         );
     }
 
     /** Gives a dose, alone or as the first of a course. */
     public function give(
-        Request $request,
+        DoseRequest $request,
         System $system,
         string $id,
         GiveDose $give,
         FollowCourse $course,
     ): JsonResponse {
-        $form = new DoseForm($request->all());
-        if ($request->boolean('course')) {
+        $form = $request->form();
+        if ($request->course()) {
             $course->begin($id, $system, $this->person($request), $form);
         } else {
             $give->give($id, $system, $this->person($request), $form);
@@ -46,7 +45,7 @@ final class DoseController extends Controller
     }
 
     /** The fish are out of a bath or dip. */
-    public function end(Request $request, System $system, string $id): JsonResponse
+    public function end(DoseRequest $request, System $system, string $id): JsonResponse
     {
         $dose = $this->find($system, $id);
         if ($dose->running()) {
@@ -57,7 +56,7 @@ final class DoseController extends Controller
     }
 
     /** Takes a dose back that was never given; it stays in the book, unseen. */
-    public function withdraw(Request $request, System $system, string $id): JsonResponse
+    public function withdraw(DoseRequest $request, System $system, string $id): JsonResponse
     {
         DB::transaction(function () use ($system, $id): void {
             $dose = $this->find($system, $id);

@@ -12,6 +12,7 @@ use App\Models\System;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Fish\Condition;
 use Ironwort\Core\Fish\DailyLoad;
+use Ironwort\Core\Fish\RationTable;
 use Ironwort\Core\Measure\Format;
 
 /** What a system is fed a day by its plan: as set, or by the ration table for these fish at this temperature. */
@@ -24,7 +25,11 @@ final readonly class FeedPlan
         'starting' => 'light',
     ];
 
-    public function __construct(private Registry $registry, private SteadyWater $steady) {}
+    public function __construct(
+        private Registry $registry,
+        private SteadyWater $steady,
+        private RationTable $rations,
+    ) {}
 
     /** Mean of all days of the week in the water as it is, g/d: a ration goes by its steady temperature. */
     public function perDay(System $system, FeedFigure $plan, float $tempC): float
@@ -67,6 +72,18 @@ final readonly class FeedPlan
             ->number('ration_pct_bw_d');
 
         return ((($weight * $percent) / 100) * $plan->days_a_week) / 7;
+    }
+
+    /** What is fed at the steady temperature of the water, in a word or two. */
+    public function kind(System $system, float $tempC): string
+    {
+        return $this->rations->kind($this->steady->temperature($system, $tempC));
+    }
+
+    /** By the table for every group at a temperature that is asked about, g/d. */
+    public function rationG(System $system, float $tempC): float
+    {
+        return $this->rationAt($system, $tempC)->value;
     }
 
     private function rationAt(System $system, float $tempC): Figure

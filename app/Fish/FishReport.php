@@ -90,12 +90,15 @@ final readonly class FishReport
                         'moisture_pct' => $plan->moisture_pct,
                         'uneaten_pct' => $plan->uneaten_pct,
                         'carbon_g_d' => $plan->carbon_g_d,
+                        'fertiliser_g_week' => $plan->fertiliser_g_week,
+                        'fertiliser_n_pct' => $plan->fertiliser_n_pct,
                         'by_ration' => $plan->by_ration,
                         'meals' => $plan->meals,
                         'days_a_week' => $plan->days_a_week,
                         'since' => $plan->since->toDateString(),
                         'mean_g_d' => $this->feed->perDay($system, $plan, $temperature),
                     ],
+            'kind' => $this->feed->kind($system, $temperature),
             'ration' => $system->fish->isEmpty() ? null : $this->feed->ration($system, $temperature)->toArray(),
             'feeds' => array_values(
                 $given

@@ -18,6 +18,8 @@ use Illuminate\Support\Carbon;
  * @property ?float $moisture_pct
  * @property float $uneaten_pct
  * @property ?float $carbon_g_d sugar or starch for microbes; null is none
+ * @property float $fertiliser_g_week for the plants of the same water
+ * @property ?float $fertiliser_n_pct nitrogen in that
  * @property bool $by_ration the ration table decides, by temperature and size
  * @property ?int $meals a day
  * @property int $days_a_week
@@ -36,10 +38,18 @@ final class FeedFigure extends Part
             'moisture_pct' => 'float',
             'uneaten_pct' => 'float',
             'carbon_g_d' => 'float',
+            'fertiliser_g_week' => 'float',
+            'fertiliser_n_pct' => 'float',
             'by_ration' => 'boolean',
             'meals' => 'integer',
             'days_a_week' => 'integer',
         ];
+    }
+
+    /** Nitrogen that reaches the water with plant fertiliser, g N/d: all of it counts as nitrate. */
+    public function fertiliserGD(): float
+    {
+        return ($this->fertiliser_g_week * ($this->fertiliser_n_pct ?? 0.0)) / 700;
     }
 
     /** @return BelongsTo<User, $this> */

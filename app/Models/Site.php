@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $timezone
  * @property float $altitude_m
+ * @property ?float $latitude_deg south under 0
  * @property bool $is_demo
  * @property ?float $price_per_kwh
  * @property Collection<int, SchoolChoice> $schools
@@ -28,7 +29,7 @@ final class Site extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['altitude_m' => 'float', 'is_demo' => 'boolean', 'price_per_kwh' => 'float'];
+        return ['altitude_m' => 'float', 'latitude_deg' => 'float', 'is_demo' => 'boolean', 'price_per_kwh' => 'float'];
     }
 
     /** @return HasMany<SchoolChoice, $this> what holds for all its systems that choose nothing else */

@@ -235,6 +235,12 @@ final class System extends Model
         return $this->hasMany(Visit::class);
     }
 
+    /** Nitrogen that plant fertiliser brings into its water, g N/d: made beside what the fish give. */
+    public function fertiliserGD(): float
+    {
+        return $this->feed()?->fertiliserGD() ?? 0.0;
+    }
+
     /** The feed figure in force, the one of the latest day that has come. */
     public function feed(): ?FeedFigure
     {

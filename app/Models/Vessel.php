@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property ?float $may_fall_mm how far the level may fall with the pump running
  * @property bool $overflow
  * @property bool $float_valve
+ * @property ?float $refill_l_min what that lets in, open wide
  * @property string $shade
  * @property float $stones_m2 stones on its floor
  * @property float $silt_m2
@@ -48,6 +49,7 @@ final class Vessel extends Part
             'may_fall_mm' => 'float',
             'overflow' => 'boolean',
             'float_valve' => 'boolean',
+            'refill_l_min' => 'float',
             'retired_at' => 'datetime',
             'stones_m2' => 'float',
             'silt_m2' => 'float',

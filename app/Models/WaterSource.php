@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $kind
  * @property Collection<int, WaterTest> $tests
  * @property ?string $unit_name the keeper's own treatment unit behind it
+ * @property ?float $unit_carbon_l carbon in that unit
  * @property bool $softened whether that unit takes hardness out and leaves KH
  */
 final class WaterSource extends Model
@@ -27,6 +28,12 @@ final class WaterSource extends Model
     protected $table = 'waters';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['unit_carbon_l' => 'float'];
+    }
 
     /** @return HasMany<WaterTest, $this> */
     public function tests(): HasMany
@@ -51,6 +58,14 @@ final class WaterSource extends Model
         return $read === null ? $this->fromMains() && $this->unit_name === null : $read > 0;
     }
 
+    /** Whether it brings chlorine as it comes, before anything that treats it; what nobody tested of a main may. */
+    public function chlorinated(): bool
+    {
+        $read = $this->readingOf('chlorine_mg_l', ['raw']);
+
+        return $read === null ? $this->fromMains() : $read > 0;
+    }
+
     /** Whether its chlorine is chloramine, as last tested. */
     public function chloramine(): bool
     {
@@ -61,7 +76,12 @@ final class WaterSource extends Model
     /** The newest reading of a parameter, behind the treatment unit where there is one. */
     public function reading(string $parameter): ?float
     {
-        $sides = $this->unit_name === null ? ['raw'] : ['treated', 'raw'];
+        return $this->readingOf($parameter, $this->unit_name === null ? ['raw'] : ['treated', 'raw']);
+    }
+
+    /** @param  list<string>  $sides */
+    private function readingOf(string $parameter, array $sides): ?float
+    {
         foreach ($sides as $side) {
             foreach ($this->tests as $test) {
                 if ($test->side === $side && isset($test->readings[$parameter])) {

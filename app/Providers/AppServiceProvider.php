@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Arrivals\QuarantineReport;
 use App\Http\QueryCount;
 use App\Http\RequestLog;
 use App\Models\User;
@@ -20,6 +21,7 @@ use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
+use Ironwort\Core\Fish\RationTable;
 use Ironwort\Core\Flow\FittingTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\SchoolTable;
@@ -69,6 +71,14 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(
             AgentTable::class,
             static fn(Application $app): AgentTable => $app->make(Library::class)->agents(),
+        );
+        $this->app
+            ->when(QuarantineReport::class)
+            ->needs('$cycles')
+            ->give(static fn(Application $app): array => $app->make(Library::class)->lifeCycles());
+        $this->app->singleton(
+            RationTable::class,
+            static fn(Application $app): RationTable => $app->make(Library::class)->rations(),
         );
         $this->app->singleton(
             FittingTable::class,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 /**
- * A column of an answer. Whole numbers and truths are themselves in JSON; all else comes as PostgreSQL writes it. Of
+ * A column of an answer. Whole numbers and truths come as JSON; all else as PostgreSQL writes it. Of
  * one that held nothing when it was learned the database tells which it is.
  */
 final readonly class Column
@@ -22,10 +22,18 @@ final readonly class Column
 
         return match ($this->text) {
             true => "{$column}::text",
-            false => $column,
+            false => "to_json({$column})::text",
             null => "CASE WHEN pg_typeof({$column})::text IN " .
                 self::AS_IT_IS .
-                " THEN to_json({$column}) ELSE to_json({$column}::text) END",
+                " THEN to_json({$column}) ELSE to_json({$column}::text) END::text",
         };
+    }
+
+    /** What stands in a cell of `sql()`. */
+    public function read(?string $cell): mixed
+    {
+        return $cell === null || $this->text === true
+            ? $cell
+            : json_decode($cell, flags: JSON_THROW_ON_ERROR | JSON_BIGINT_AS_STRING);
     }
 }

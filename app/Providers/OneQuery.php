@@ -42,12 +42,26 @@ final readonly class OneQuery
                 $answers[$row->q] = null;
                 continue;
             }
-            /** @var list<mixed> $values */
-            $values = json_decode((string) $row->r, flags: JSON_THROW_ON_ERROR | JSON_BIGINT_AS_STRING);
-            $answers[$row->q][] = (object) array_combine(array_column($columns, 'name'), $values);
+            /** @var list<?string> $values */
+            $values = json_decode((string) $row->r, flags: JSON_THROW_ON_ERROR);
+            $answers[$row->q][] = self::row($columns, $values);
         }
 
         return array_values($answers);
+    }
+
+    /**
+     * @param  list<Column>  $columns
+     * @param  list<?string>  $values
+     */
+    private static function row(array $columns, array $values): stdClass
+    {
+        $row = new stdClass();
+        foreach ($columns as $i => $column) {
+            $row->{$column->name} = $column->read($values[$i]);
+        }
+
+        return $row;
     }
 
     private static function part(int $n, Question $question): string
@@ -57,7 +71,7 @@ final readonly class OneQuery
         }
         $cells = implode(', ', array_map(static fn(Column $one): string => $one->sql('a'), $question->columns));
 
-        return "SELECT {$n}, a.n_th, json_build_array({$cells}) FROM " .
+        return "SELECT {$n}, a.n_th, array_to_json(ARRAY[{$cells}]::text[]) FROM " .
             "(SELECT row_number() OVER () n_th, b.* FROM ({$question->sql}) b) a";
     }
 }

@@ -22,7 +22,7 @@ final readonly class LimitsInForce
 {
     private const LEAST_MG_L = 0.001;
 
-    /** @var \WeakMap<Collection<int, OwnLimit>, array<string, Limits>> by the choices they were worked out from */
+    /** @var \WeakMap<Collection<int, OwnLimit>|Collection<int, SchoolChoice>, array<string, Limits>> by choices */
     private \WeakMap $known;
 
     /** @var \WeakMap<Collection<int, SchoolChoice>, Following> */
@@ -30,7 +30,7 @@ final readonly class LimitsInForce
 
     public function __construct(private LimitTable $limits, private SchoolTable $schools)
     {
-        /** @var \WeakMap<Collection<int, OwnLimit>, array<string, Limits>> $known */
+        /** @var \WeakMap<Collection<int, OwnLimit>|Collection<int, SchoolChoice>, array<string, Limits>> $known */
         $known = new \WeakMap();
         $this->known = $known;
         /** @var \WeakMap<Collection<int, SchoolChoice>, Following> $followed */
@@ -40,7 +40,9 @@ final readonly class LimitsInForce
 
     public function for(System $system, Parameter $parameter): Limits
     {
-        $choices = $system->ownLimits;
+        // Systems that choose nothing of their own are judged alike: worked out once for all of their site.
+        $choices =
+            $system->ownLimits->isEmpty() && $system->schools->isEmpty() ? $system->site->schools : $system->ownLimits;
         $known = $this->known[$choices] ?? [];
         $key = "{$system->judgedAs()} {$parameter->value}";
         if (!isset($known[$key])) {
@@ -83,7 +85,9 @@ final readonly class LimitsInForce
 
     public function following(System $system): Following
     {
-        return $this->followed[$system->schools] ??= $this->chosen($system);
+        $choices = $system->schools->isEmpty() ? $system->site->schools : $system->schools;
+
+        return $this->followed[$choices] ??= $this->chosen($system);
     }
 
     private function chosen(System $system): Following

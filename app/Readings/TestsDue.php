@@ -99,11 +99,13 @@ final readonly class TestsDue
     /** Fish in a filter all of whose media went in within the weeks a start takes. */
     private static function young(System $system): bool
     {
+        if ($system->fish->isEmpty()) {
+            return false;
+        }
         $media = $system->stages->filter(static fn(Stage $stage): bool => $stage->media_l > 0 && !$stage->bypassed);
         $oldest = Carbon::now()->subDays(TestSchedule::YOUNG_D);
 
         return $media->isNotEmpty() &&
-            $system->fish->isNotEmpty() &&
             $media->every(static fn(Stage $stage): bool => $stage->since !== null && $stage->since->gt($oldest));
     }
 

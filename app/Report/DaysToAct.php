@@ -11,11 +11,15 @@ use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Judge\Derived;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\Reading;
+use Ironwort\Core\Judge\Spell;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\Interval;
 
-/** Days of a period on which a reading was to be acted on, or worse, judged by the limits in force now. */
+/**
+ * Times of a period in which a reading was to be acted on, or worse, judged by the limits in force now; with what was
+ * done meanwhile.
+ */
 final readonly class DaysToAct
 {
     public function __construct(private LimitsInForce $limits) {}
@@ -25,6 +29,7 @@ final readonly class DaysToAct
     {
         $readings = $this->readings($system, $period);
         $salt = $this->salt($system, $period);
+        $read = [];
         /** @var array<string, non-empty-array<string, float>> $days the worst of each day, by parameter */
         $days = [];
         foreach ([...$readings, ...$this->unionised($system, $period)] as [$day, $reading]) {
@@ -32,6 +37,7 @@ final readonly class DaysToAct
                 ->for($system, $reading->parameter)
                 ->shielded($reading->parameter === Parameter::Nitrite ? self::standing($salt, $day) : 0.0);
             $verdict = $limits->judge($reading->heard());
+            $read[$reading->parameter->value][$day] = true;
             if (!$verdict->state->worseThan(State::Watch)) {
                 continue;
             }
@@ -40,34 +46,48 @@ final readonly class DaysToAct
             $days[$key][$day] = $verdict->side === 'below' ? min($so, $reading->value) : max($so, $reading->value);
         }
 
+        $done = DoneAbout::in($system, $period);
         $rows = [];
         foreach ($days as $key => $of) {
-            $rows[] = self::row($key, $of);
+            [$id, $side] = explode(' ', $key);
+            foreach (Spell::of($of, array_keys($read[$id] ?? []), $side === 'below') as $spell) {
+                $rows[] = self::row(Parameter::from($id), $side === 'below', $spell, $done->while($spell));
+            }
         }
+        usort($rows, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return $rows;
+        return array_column($rows, 1);
     }
 
-    /** @param  non-empty-array<string, float>  $days */
-    private static function row(string $key, array $days): ReportRow
+    /**
+     * @param  list<string>  $done  meanwhile
+     * @return array{string, ReportRow} the day it began, and what is told of it
+     */
+    private static function row(Parameter $parameter, bool $low, Spell $spell, array $done): array
     {
-        [$id, $side] = explode(' ', $key);
-        $parameter = Parameter::from($id);
         $unit = $parameter->symbol() === null ? '' : " {$parameter->symbol()}";
-        $worst = $side === 'below' ? min($days) : max($days);
-        $on = Carbon::parse((string) array_search($worst, $days, true))->format('j M');
-        $count = count($days);
+        $day = static fn(string $on): string => Carbon::parse($on)->format('j M');
+        $days = $spell->days();
+        $when =
+            $days === 1
+                ? $day($spell->from) . ', at worst '
+                : "{$day($spell->from)} to {$day($spell->until)}, {$days} days, at worst ";
 
-        return new ReportRow(
-            'to_act',
-            $parameter->name() . ($side === 'below' ? ' too low' : ' too high'),
-            ($count === 1 ? 'one day' : "{$count} days") .
-                ', at worst ' .
-                Format::number($parameter->shown($worst), 3) .
-                "{$unit} on {$on}",
-            $count,
-            'days',
-        );
+        return [
+            $spell->from,
+            new ReportRow(
+                'to_act',
+                $parameter->name() . ($low ? ' too low' : ' too high'),
+                $when .
+                    Format::number($parameter->shown($spell->worst), 3) .
+                    $unit .
+                    ($days === 1 ? '' : " on {$day($spell->worstOn)}") .
+                    ($spell->over ? '' : '; not read good since') .
+                    ($done === [] ? '; nothing written down against it' : '. Done: ' . implode(', ', $done)),
+                $days,
+                'days',
+            ),
+        ];
     }
 
     /** @return array<string, float> g/L of salt by the day it was read, the low end, up to the end of the period */

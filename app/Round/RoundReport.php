@@ -11,7 +11,6 @@ use App\Models\Age;
 use App\Models\Course;
 use App\Models\NewestOfEach;
 use App\Models\Note;
-use App\Models\Reading;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\Visit;
@@ -25,11 +24,14 @@ use App\State\Carried;
 use App\State\SystemState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Dose\AgentTable;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Rounds;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Words\Message;
 
 /**
@@ -64,6 +66,7 @@ final readonly class RoundReport
         $versions = Carried::versions($systems);
         $this->states->ahead($systems, $water, $versions);
         $visits = self::lastVisits($systems);
+        $readings = self::readings($visits);
         $notes = self::notes($systems);
         $courses = self::courses($systems);
         $books = ServiceBook::ofAll($systems, array_map(static fn(array $one): ?float => $one['month_ago_c'], $seen));
@@ -76,6 +79,7 @@ final readonly class RoundReport
                 $dosed,
                 $versions[$system->id] ?? '',
                 $visits[$system->id],
+                $readings,
                 $notes[$system->id],
                 $courses[$system->id],
                 $books[$system->id],
@@ -92,11 +96,34 @@ final readonly class RoundReport
 
     /**
      * @param  Collection<int, System>  $systems
-     * @return array<string, Collection<int, Visit>> the last two of each, with their readings
+     * @return array<string, Collection<int, Visit>> the last two of each
      */
     private static function lastVisits(Collection $systems): array
     {
-        return NewestOfEach::of($systems, Visit::standing()->with('readings'), 2);
+        return NewestOfEach::of($systems, Visit::standing(), 2);
+    }
+
+    /**
+     * Hundreds of readings of which only the words are told: read as they are judged, without a model of each.
+     *
+     * @param  array<string, Collection<int, Visit>>  $visits  by system
+     * @return array<string, list<Reading>> by visit
+     */
+    private static function readings(array $visits): array
+    {
+        $ids = array_merge([], ...array_values(array_map(static fn($some): array => $some->modelKeys(), $visits)));
+        $columns = ['visit_id', 'parameter', 'value', 'low', 'high'];
+        $found = [];
+        foreach (DB::table('readings')->select($columns)->whereIn('visit_id', $ids)->orderBy('id')->get() as $row) {
+            /** @var object{visit_id: string, parameter: string, value: string, low: string, high: string} $row */
+            $found[$row->visit_id][] = new Reading(
+                Parameter::from($row->parameter),
+                (float) $row->value,
+                Interval::between((float) $row->low, (float) $row->high),
+            );
+        }
+
+        return $found;
     }
 
     /**
@@ -126,6 +153,7 @@ final readonly class RoundReport
      * @param  array{month_ago_c: ?float, washed_h: ?float, dawn: array<string, Carbon>}  $seen
      * @param  list<string>  $dosed  ids of systems with anything in their water
      * @param  Collection<int, Visit>  $visits  the last two
+     * @param  array<string, list<Reading>>  $readings  by visit
      * @param  Collection<int, Note>  $notes
      * @param  Collection<int, Course>  $courses
      * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
@@ -139,6 +167,7 @@ final readonly class RoundReport
         array $dosed,
         string $version,
         Collection $visits,
+        array $readings,
         Collection $notes,
         Collection $courses,
         ServiceBook $book,
@@ -173,7 +202,7 @@ final readonly class RoundReport
             'water' => $this->fishIn($system, $water),
             'service' => $this->service($system, $water, $book),
             'fish' => $this->fish($notes),
-            'changed' => $this->changed($system, $visits),
+            'changed' => $this->changed($system, $visits, $readings),
         ];
     }
 
@@ -251,32 +280,26 @@ final readonly class RoundReport
 
     private function word(System $system, Reading $reading): string
     {
-        $judged = $reading->judged();
-
-        return $this->limits->for($system, $judged->parameter)->judge($judged->heard())->state->value;
+        return $this->limits->for($system, $reading->parameter)->judge($reading->heard())->state->value;
     }
 
     /**
      * @param  Collection<int, Visit>  $visits  the last two
+     * @param  array<string, list<Reading>>  $readings  by visit
      * @return list<string> readings whose word is another than the time before
      */
-    private function changed(System $system, Collection $visits): array
+    private function changed(System $system, Collection $visits, array $readings): array
     {
         [$now, $before] = [$visits->get(0), $visits->get(1)];
-        $texts = [];
-        if ($now === null || $before === null) {
-            return [];
+        $texts = $was = [];
+        foreach ($before === null ? [] : $readings[$before->id] ?? [] as $reading) {
+            $was[$reading->parameter->value] = $this->word($system, $reading);
         }
-        $was = [];
-        foreach ($before->readings as $reading) {
-            $was[$reading->measured()->value] = $this->word($system, $reading);
-        }
-        foreach ($now->readings as $reading) {
-            $parameter = $reading->measured();
-            $word = $this->word($system, $reading);
-            $old = $was[$parameter->value] ?? $word;
+        foreach ($now === null || $was === [] ? [] : $readings[$now->id] ?? [] as $reading) {
+            $old = $was[$reading->parameter->value] ?? null;
+            $word = $old === null ? null : $this->word($system, $reading);
             if ($old !== $word) {
-                $texts[] = "{$parameter->name()} was {$old}, is {$word}";
+                $texts[] = "{$reading->parameter->name()} was {$old}, is {$word}";
             }
         }
 

@@ -38,14 +38,10 @@ final readonly class DueJobs
     {
         $known = self::water($system, $water, $book);
         $waits = $this->judging->following($system)->in(self::TOPIC)->figure('waits') > 0;
-        $winter = $this->judging->following($system)->in('winter')->id;
         $all = [];
         foreach (ServicedPart::all($system) as $part) {
             foreach ($this->jobsOf($part, $book) as $job) {
-                if (
-                    ($job->once !== null && $job->once !== $known->season) ||
-                    ($job->winter !== null && $job->winter !== $winter)
-                ) {
+                if (($job->once !== null && $job->once !== $known->season) || !$this->followed($system, $job)) {
                     continue;
                 }
                 $one = $this->job($job, $part, $known, $book, $waits);
@@ -56,6 +52,35 @@ final readonly class DueJobs
         }
 
         return $all;
+    }
+
+    /** The time of the year by the water; null where that has none, or nobody knows. */
+    public function season(System $system, LatestWater $water, ServiceBook $book): ?YearSeason
+    {
+        return self::water($system, $water, $book)->season;
+    }
+
+    /** Whether it is done by the schools that are followed here. */
+    public function followed(System $system, Job $job): bool
+    {
+        foreach ($job->schools as $topic => $school) {
+            if ($this->judging->following($system)->in($topic)->id !== $school) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<Job> once a year, in their time of it, by the schools that are followed */
+    public function ofTheYear(System $system): array
+    {
+        return array_values(
+            array_filter(
+                $this->jobs->of('system'),
+                fn(Job $job): bool => $job->once !== null && $this->followed($system, $job),
+            ),
+        );
     }
 
     public static function own(OwnJob $own): Job
@@ -96,10 +121,17 @@ final readonly class DueJobs
         ];
     }
 
+    /** @return list<Job> of a whole system, that nothing makes due */
+    public function big(): array
+    {
+        return $this->jobs->of('big');
+    }
+
     /** The job a form names on a part; null where that part has no such job. */
     public function named(ServicedPart $part, ServiceBook $book, mixed $id): ?Job
     {
-        foreach ($this->jobsOf($part, $book) as $job) {
+        $big = $part->kind === 'system' ? $this->big() : [];
+        foreach ([...$this->jobsOf($part, $book), ...$big] as $job) {
             if ($job->id === $id) {
                 return $job;
             }

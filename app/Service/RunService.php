@@ -14,10 +14,6 @@ use App\Running\SwitchThing;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Service\Job;
-use Ironwort\Core\Service\Procedure;
-use Ironwort\Core\Service\Rinse;
-use Ironwort\Core\Service\Setting;
 use Ironwort\Core\Service\Step;
 use Ironwort\Core\Words\Message;
 
@@ -27,16 +23,8 @@ final readonly class RunService
     public function __construct(private SwitchThing $switches) {}
 
     /** The same key again changes nothing. */
-    public function begin(
-        string $id,
-        System $system,
-        User $user,
-        Job $job,
-        ServicedPart $part,
-        Setting $setting,
-        bool $stops,
-        Rinse $rinse,
-    ): Service {
+    public function begin(string $id, System $system, User $user, PlannedRun $plan): Service
+    {
         $steps = array_map(
             static fn(Step $step): array => [
                 ...$step->message->toArray(),
@@ -48,7 +36,7 @@ final readonly class RunService
                 'done_at' => null,
                 'done_by' => null,
             ],
-            Procedure::of($job, $setting, $stops, $rinse),
+            $plan->steps,
         );
 
         return Service::query()->firstOrCreate(
@@ -57,17 +45,17 @@ final readonly class RunService
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,
                 'user_id' => $user->id,
-                'job' => $job->id,
-                'job_name' => $job->name,
-                'part_kind' => $part->kind,
-                'part_id' => $part->id,
-                'name' => $part->name,
-                'way' => $stops && $setting->pumps !== [] ? 'stopped' : 'throttled',
-                'rinse' => $rinse,
+                'job' => $plan->job->id,
+                'job_name' => $plan->job->name,
+                'part_kind' => $plan->part->kind,
+                'part_id' => $plan->part->id,
+                'name' => $plan->part->name,
+                'way' => $plan->stops ? 'stopped' : 'throttled',
+                'rinse' => $plan->rinse,
                 'steps' => $steps,
                 'started_at' => Carbon::now(),
-                'planned_min' => $job->minutes,
-                'water_l' => Procedure::takesL($job, $setting, $stops),
+                'planned_min' => $plan->minutes,
+                'water_l' => $plan->waterL,
             ],
         );
     }

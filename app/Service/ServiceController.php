@@ -24,11 +24,32 @@ final class ServiceController extends Controller
         private readonly RunService $runs,
         private readonly EndService $ends,
         private readonly SettingOf $settings,
+        private readonly BigJobs $big,
     ) {}
 
     public function show(System $system): JsonResponse
     {
         return new JsonResponse($this->report->of($system->unsetRelations(), LatestWater::of($system)));
+    }
+
+    /** A job of the whole system as it would be: where the fish stay, what goes in again, step by step. */
+    public function big(ServiceRequest $request, System $system, string $job, BigReport $report): JsonResponse
+    {
+        $system->unsetRelations();
+
+        return new JsonResponse($report->of($system, LatestWater::of($system), $job, (array) $request->query()));
+    }
+
+    /** The year here: its water month by month, what is fed in it, what is done in each season. */
+    public function year(System $system, YearReport $report): JsonResponse
+    {
+        return new JsonResponse($report->of($system->unsetRelations(), LatestWater::of($system)));
+    }
+
+    /** Ways to clear green water beside one another. */
+    public function clear(System $system, ClearReport $report): JsonResponse
+    {
+        return new JsonResponse($report->of($system->unsetRelations(), LatestWater::of($system)));
     }
 
     public function run(System $system, string $id): JsonResponse
@@ -55,7 +76,15 @@ final class ServiceController extends Controller
         if ($way !== 'told' && $book->runs($job->id, $part->id) !== null) {
             throw BadInput::at('job', 'It is begun already: go on with that run.');
         }
-        $run = $this->runs->begin($id, $system, $person, $job, $part, $setting, $way === 'stop', $rinse);
+        $plan = $job->big()
+            ? PlannedRun::whole(
+                $job,
+                $part,
+                $setting,
+                $this->big->work($system, LatestWater::of($system), $job, $request->big($job)),
+            )
+            : PlannedRun::part($job, $part, $setting, $way === 'stop', $rinse);
+        $run = $this->runs->begin($id, $system, $person, $plan);
         if ($way === 'told') {
             $run->fill(['way' => 'told', 'steps' => [], 'started_at' => $at])->save();
             $this->ends->close($run, $system, $person, $job, $at, $notes);

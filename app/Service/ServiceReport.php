@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Build\RefillOf;
 use App\Models\Age;
 use App\Models\Service;
 use App\Models\Setback;
@@ -13,6 +14,7 @@ use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Exchange\Refill;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Service\Procedure;
@@ -39,6 +41,8 @@ final readonly class ServiceReport
         private RunService $runs,
         private LimitsInForce $judging,
         private BlockingReport $blocking,
+        private AfterStrip $strips,
+        private BigReport $big,
     ) {}
 
     /** @return array<string, mixed> */
@@ -59,6 +63,7 @@ final readonly class ServiceReport
             'blocking' => $this->blocking->of($system, $water, $jobs),
             'rinse' => $this->rinse($system)->value,
             'chosen' => $this->judging->following($system)->in('service_when')->name,
+            'big' => $this->big->all($system, $book),
             'done' => $this->done($system),
         ];
     }
@@ -99,7 +104,10 @@ final readonly class ServiceReport
             'flow_l_h' => $run->flow_l_h,
             'open' => array_map(static fn(Message $one): array => $one->toArray(), $this->runs->open($run, $system)),
             'ended' => $run->ended_at !== null,
-            'after' => $run->setback_id === null ? null : Message::of('service.test_after')->toArray(),
+            'after' => self::texts(
+                ...$run->setback_id === null ? [] : [Message::of('service.test_after')],
+                ...$run->ended_at === null ? [] : self::refilled(RefillOf::system($system), $run->water_l),
+            ),
         ];
     }
 
@@ -130,13 +138,23 @@ final readonly class ServiceReport
             'tools' => $one->job->tools,
             'water_l' => Procedure::takesL($one->job, $setting, $stops),
             'takes_pct' => $takes,
-            'warns' =>
-                $one->job->biological() && $stage !== null ? self::texts(...$this->warns($system, $water, $takes)) : [],
+            'warns' => self::texts(
+                ...$one->job->biological() && $stage !== null ? $this->warns($system, $water, $takes) : [],
+                ...self::refilled($setting->refill, Procedure::takesL($one->job, $setting, $stops)),
+            ),
             'washes' => $one->job->washes > 0,
             'stops' => $setting->pumps !== [] && $stops,
             'can_stop' => $setting->pumps !== [] && $one->job->steps !== 'flush',
             'open' => $one->open?->id,
         ];
+    }
+
+    /** @return list<Message> how what is taken comes back by itself, and what is wrong with that */
+    private static function refilled(?Refill $refill, ?float $litres): array
+    {
+        return $refill === null || $litres === null || $litres < 1
+            ? []
+            : array_values(array_filter([$refill->caution()?->message, $refill->says($litres)]));
     }
 
     /** @return list<Message> what speaks against losing more now */
@@ -171,6 +189,7 @@ final readonly class ServiceReport
                 $after >= self::STRIPS_PCT
                     ? Message::of('service.strips_all', ['pct' => Format::number($after, 2)])
                     : null,
+                $after >= self::STRIPS_PCT ? $this->strips->says($system, $water, $takes) : null,
             ]),
         );
     }

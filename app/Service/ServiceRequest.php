@@ -11,6 +11,7 @@ use App\Models\System;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Service\Job;
 use Ironwort\Core\Service\Rinse;
 
 /** Which job is begun on which part and how, or is told to have been done; and what is said when one is closed. */
@@ -54,6 +55,12 @@ final class ServiceRequest extends FormRequest
             ? $usual
             : (is_string($rinse) ? Rinse::tryFrom($rinse) : null) ??
                     throw BadInput::at('rinse', 'In system water, hosed, or hosed with chlorinated water?');
+    }
+
+    /** @throws BadInput at the field */
+    public function big(Job $job): BigAsked
+    {
+        return BigAsked::read($job, $this->all());
     }
 
     /** @throws BadInput at `at` */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Build\RefillOf;
 use App\Capacity\FilterReport;
 use App\Expected\Residuals;
 use App\Models\AirOutlet;
@@ -42,12 +43,13 @@ final readonly class SettingOf
         $waste = $system->lines->first(
             static fn(Line $line): bool => $line->from()->id === $chamber && $line->to()->id === '',
         );
-        $moves = $part->kind === 'stage' || ($part->part instanceof Pump && $part->part->circulates());
+        $whole = $job?->big() === true;
+        $moves = $whole || $part->kind === 'stage' || ($part->part instanceof Pump && $part->part->circulates());
         $pumps = $system->pumps->filter(
             static fn(Pump $pump): bool => $moves &&
                 $pump->circulates() &&
                 $pump->running &&
-                ($part->kind === 'stage' || $pump->id === $part->id),
+                ($whole || $part->kind === 'stage' || $pump->id === $part->id),
         );
         $air = $system->airOutlets->first(static fn(AirOutlet $one): bool => $one->stage_id === $part->id);
         $alone = $part->part instanceof Pump && !$part->part->circulates();
@@ -92,6 +94,7 @@ final readonly class SettingOf
             inWater: $this->inWater($system),
             drainsTo: $waste?->leads_to,
             selfId: $alone || $stage?->kind === 'uv' ? $part->id : null,
+            refill: RefillOf::system($system),
             lessAir: $job?->steps === 'stir' && $air !== null ? $this->lessAir($system, $water, $air) : null,
         );
     }

@@ -32,7 +32,8 @@ final readonly class TellService
         }
         [$part, $job] = $this->meant($system->unsetRelations(), $line);
         $setting = $this->settings->part($system, LatestWater::of($system), $part);
-        $run = $this->runs->begin($id, $system, $user, $job, $part, $setting, false, $this->report->rinse($system));
+        $plan = PlannedRun::part($job, $part, $setting, false, $this->report->rinse($system));
+        $run = $this->runs->begin($id, $system, $user, $plan);
         $run->fill(['way' => 'told', 'steps' => [], 'started_at' => $at])->save();
         $litres = $line->seconds === null || $setting->wasteLS === null ? null : $line->seconds * $setting->wasteLS;
         $this->ends->close($run, $system, $user, $job, $at, new ClosingNotes(waterL: $litres));

@@ -116,6 +116,7 @@ final readonly class ShelfReport
                             'name' => $water->name,
                             'kind' => $water->kind,
                             'unit_name' => $water->unit_name,
+                            'unit_carbon_l' => $water->unit_carbon_l,
                             'softened' => $water->softened,
                             'tests' => array_values(
                                 $water->tests

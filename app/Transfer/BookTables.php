@@ -50,6 +50,7 @@ final readonly class BookTables
         'job_intervals',
         'seeds',
         'sleeps',
+        'quarantines',
         'filter_tests',
         'what_ifs',
         'own_limits',

@@ -23,6 +23,7 @@ use Ironwort\Core\Exchange\LeastExchange;
 use Ironwort\Core\Exchange\NewWater;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What stands beside a change: the schools over sixty days, the least a school asks for, where waste water goes, a
@@ -144,7 +145,7 @@ final readonly class ChangeContext
     /**
      * A first fill as one sequence: chlorine out, salt if it is used, KH and GH, then the seed.
      *
-     * @return list<string>
+     * @return list<Message>
      */
     public function firstFill(TwoWaters $waters, PutBack $putBack, System $system): array
     {

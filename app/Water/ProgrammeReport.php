@@ -184,7 +184,11 @@ final readonly class ProgrammeReport
         $verdict = $this->capacity->of($system, $water);
         $left = max(0.0, $verdict->load->value - ($verdict->capacity->value ?? 0.0));
 
-        return ['production_g_d' => [$goal->value => $goal === Parameter::Nitrate ? $verdict->load->value : $left]];
+        return [
+            'production_g_d' => [
+                $goal->value => $goal === Parameter::Nitrate ? $verdict->load->value + $system->fertiliserGD() : $left,
+            ],
+        ];
     }
 
     /** Why changes cannot reach a goal, in the units the keeper reads. */

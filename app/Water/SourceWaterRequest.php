@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Water;
 
+use App\Forms\TypedInputs;
 use App\Http\FormRequest;
 use App\Models\User;
 use App\Models\WaterSource;
 use Illuminate\Validation\Rule;
+use Ironwort\Core\Calc\BadInput;
+use Ironwort\Core\Calc\Input;
 
 /** A water that systems are filled from: its name, what it is, what it runs through. */
 final class SourceWaterRequest extends FormRequest
@@ -42,9 +45,16 @@ final class SourceWaterRequest extends FormRequest
         ];
     }
 
-    /** @return array<string, mixed> columns of a water */
+    /**
+     * @return array<string, mixed> columns of a water
+     *
+     * @throws BadInput at `unit_carbon_l`
+     */
     public function columns(): array
     {
+        $read = (new TypedInputs([Input::number('unit_carbon_l', 'Carbon in it', 'L', 0.05, 10000)->optional()]))->read(
+            $this->all(),
+        );
         $unit = $this->string('unit_name')->toString();
 
         return [
@@ -52,6 +62,7 @@ final class SourceWaterRequest extends FormRequest
             'kind' => $this->string('kind')->toString(),
             'softened' => $this->boolean('softened'),
             'unit_name' => $unit === '' ? null : $unit,
+            'unit_carbon_l' => $unit === '' ? null : $read['unit_carbon_l'] ?? null,
         ];
     }
 }

@@ -65,7 +65,7 @@ final readonly class TrickleReport
                 'Nitrate made',
                 Format::number($made) . ' g N/d',
                 'computed',
-                'all that the fish give',
+                'all that the fish and plant fertiliser give',
             ),
         ];
         $figure = static fn(string $label, string $key, string $unit): ?array => is_numeric($result->figures[$key])

@@ -72,7 +72,7 @@ final readonly class WaterReport
         if ($scalds !== null) {
             $typed->refuse('water', $scalds->text);
         }
-        $made = $ready ? $this->load->now($system, $water)->value : 0.0;
+        $made = $ready ? $this->load->now($system, $water)->value + $system->fertiliserGD() : 0.0;
         $change = $ready
             ? $this->change($system, $water, $waters, $body, new TypedFields($query), $typed, $rows)
             : null;
@@ -128,7 +128,10 @@ final readonly class WaterReport
                 : [],
             'minimum' => $waters->volume > 0 ? self::least($this->sides->minimum($system, $waters->volume)) : null,
             'waste' => $this->sides->waste($system, $water, $body),
-            'first_fill' => $this->sides->firstFill($waters, $this->putBack, $system),
+            'first_fill' => array_map(
+                static fn(Message $one): array => $one->toArray(),
+                $this->sides->firstFill($waters, $this->putBack, $system),
+            ),
             'errors' => (object) $typed->errors,
             'changes' => $this->booked($system),
         ];

@@ -121,6 +121,9 @@ final readonly class DemoBook
                 ->schools()
                 ->create([...$this->own(0), 'topic' => $topic, 'school' => $school, 'reason' => $reason]);
         }
+        foreach ($plan['sight'] ?? [] as [$ago, $cm]) {
+            $this->sight($ago, $cm);
+        }
         if ($plan['probes'] ?? false) {
             $this->probes($plan['story'], $days);
         }
@@ -189,6 +192,27 @@ final readonly class DemoBook
             ];
         }
         DB::table('readings')->insert($rows);
+    }
+
+    /** How far one saw from the bridge. */
+    private function sight(int $ago, int $cm): void
+    {
+        $at = $this->at($ago, 13);
+        $visit = $this->system
+            ->visits()
+            ->create([...$this->own(1), 'taken_at' => $at, 'booked_at' => $at, 'spot' => 'the bridge']);
+        DB::table('readings')->insert([
+            'site_id' => $this->system->site_id,
+            'system_id' => $this->system->id,
+            'visit_id' => $visit->id,
+            'parameter' => Parameter::Clarity->value,
+            'typed' => (string) $cm,
+            'unit' => null,
+            'value' => $cm,
+            'low' => $cm - 2.5,
+            'high' => $cm + 2.5,
+            'taken_at' => $at,
+        ]);
     }
 
     /**

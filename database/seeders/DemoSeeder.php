@@ -379,6 +379,7 @@ final class DemoSeeder extends Seeder
                 'name' => $name,
                 'kind' => $kind,
                 'unit_name' => $unit,
+                'unit_carbon_l' => $unit === null ? null : 40,
                 'position' => count($keys),
             ]);
             $keys[$key] = $water->id;

@@ -357,6 +357,7 @@ final readonly class DemoSystems
                     ],
                     'overflow' => true,
                     'float_valve' => true,
+                    'refill_l_min' => 18,
                     'shade' => 'part',
                     'plants_m2' => 9,
                     'silt_m2' => 6,
@@ -440,6 +441,8 @@ final readonly class DemoSystems
                 [75, 'Main pump', 'clean_impeller', 25],
                 [33, 'Circulator', 'clean_circulator', 9],
             ],
+            // A week with the lamp, at the same spot.
+            'sight' => [[162, 45], [153, 80], [12, 95]],
             'story' => [
                 'days' => 180,
                 'start' => [
@@ -492,6 +495,7 @@ final readonly class DemoSystems
                     'freeboard_m' => 0.15,
                     'level_mm' => -600,
                     'float_valve' => true,
+                    'refill_l_min' => 6,
                     'overflow' => true,
                 ],
             ],

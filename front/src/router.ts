@@ -28,11 +28,27 @@ export const router = createRouter({
         { path: 'maturing', name: 'maturing', component: () => import('./views/maturing/MaturingPage.vue') },
         { path: 'service', name: 'service', component: () => import('./views/service/ServicePage.vue') },
         {
+          path: 'service/whole/:job',
+          name: 'service-whole',
+          component: () => import('./views/service/WholeJobPage.vue'),
+        },
+        {
+          path: 'service/year',
+          name: 'year',
+          component: () => import('./views/service/YearPage.vue'),
+        },
+        {
+          path: 'service/clear',
+          name: 'clear-water',
+          component: () => import('./views/service/ClearPage.vue'),
+        },
+        {
           path: 'service/:run',
           name: 'service-run',
           component: () => import('./views/service/ServiceRunPage.vue'),
         },
         { path: 'fish', name: 'fish', component: () => import('./views/fish/FishPage.vue') },
+        { path: 'arrivals', name: 'arrivals', component: () => import('./views/fish/ArrivalsPage.vue') },
         { path: 'dose', name: 'dose', component: () => import('./views/dose/DosePage.vue') },
         { path: 'course', name: 'course', component: () => import('./views/dose/CoursePage.vue') },
         { path: 'plumbing', name: 'plumbing', component: () => import('./views/plumbing/PlumbingPage.vue') },

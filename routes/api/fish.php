@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Arrivals\MoveController;
 use App\Fish\FishController;
 use App\Http\ClientKey;
 use App\Http\Writing;
@@ -13,7 +14,9 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/fish', [FishController::class, 'show']);
-    Route::get('systems/{system}/fish/move', [FishController::class, 'move']);
+    Route::get('systems/{system}/fish/move', [MoveController::class, 'show']);
+    Route::get('systems/{system}/arrivals', [MoveController::class, 'bag']);
+    Route::get('systems/{system}/quarantine', [MoveController::class, 'quarantine']);
 
     Route::middleware(['can:write', Writing::class])->group(function (): void {
         Route::put('systems/{system}/fish/{id}', [FishController::class, 'put'])
@@ -22,6 +25,7 @@ Route::middleware('auth')->group(function (): void {
         Route::put('systems/{system}/fish/{group}/measures/{id}', [FishController::class, 'measure'])
             ->whereUlid(['group', 'id'])
             ->middleware(ClientKey::of(FishMeasure::class));
+        Route::put('systems/{system}/quarantine', [MoveController::class, 'protocol']);
         Route::put('systems/{system}/feed', [FishController::class, 'plan']);
         Route::put('systems/{system}/feeds/{id}', [FishController::class, 'feed'])
             ->whereUlid('id')
@@ -33,7 +37,7 @@ Route::middleware('auth')->group(function (): void {
 
     // Fish may move into another system: both are judged and written.
     Route::middleware(['can:write', Writing::WITH_SITE])->group(function (): void {
-        Route::put('systems/{system}/fish/{group}/{kind}/{id}', [FishController::class, 'leave'])
+        Route::put('systems/{system}/fish/{group}/{kind}/{id}', [MoveController::class, 'leave'])
             ->where('kind', 'moved|lost|sold')
             ->whereUlid(['group', 'id'])
             ->middleware(ClientKey::of(FishEvent::class));

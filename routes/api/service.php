@@ -11,6 +11,9 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/service', [ServiceController::class, 'show']);
+    Route::get('systems/{system}/service/year', [ServiceController::class, 'year']);
+    Route::get('systems/{system}/service/clear', [ServiceController::class, 'clear']);
+    Route::get('systems/{system}/service/whole/{job}', [ServiceController::class, 'big'])->where('job', '[a-z_]+');
     Route::get('systems/{system}/services/{id}', [ServiceController::class, 'run'])
         ->whereUlid('id')
         ->middleware(ClientKey::of(Service::class));

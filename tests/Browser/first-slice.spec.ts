@@ -150,6 +150,8 @@ for (const [name, path] of [
   ['test', '/press-room/test'],
   ['capacity', '/press-room/capacity'],
   ['fish', '/press-room/fish'],
+  ['quarantine', '/arrivals/fish'],
+  ['arrivals', '/arrivals/arrivals'],
   ['water', '/press-room/water'],
   ['dose', '/press-room/dose'],
   ['course', '/arrivals/course'],

@@ -123,6 +123,17 @@ final class ReportTest extends TestCase
             $id = strtoupper((string) Str::ulid());
             $this->postJson('/api/systems/long-vat/log', ['line' => $line, 'id' => $id])->assertCreated();
         };
+        (new LayBuild())->lay($this->system, [
+            'vessels' => [
+                [
+                    'name' => 'Bay',
+                    'kind' => 'bay',
+                    'shape' => 'box',
+                    'measures' => ['length_m' => 3, 'width_m' => 2, 'depth_m' => 1],
+                    'freeboard_m' => 0,
+                ],
+            ],
+        ]);
         $log('2026-05-10 08:00:00', 'do 3.5');
         $log('2026-05-10 14:00:00', 'do 3.1');
         $log('2026-05-11 08:00:00', 'do 8');
@@ -131,11 +142,32 @@ final class ReportTest extends TestCase
         $this->travelTo('2026-05-20 08:00:00');
         $rows = $this->rows('2026-05');
 
-        self::assertSame('one day, at worst 3.1 mg/L on 10 May', $rows['Oxygen too low']);
+        self::assertSame('10 May, at worst 3.1 mg/L; nothing written down against it', $rows['Oxygen too low']);
         // Emerson and others 1975: a share of 1/(1 + 10^(9.277 − 8.6)), 0.348 of these 2 mg/L.
-        self::assertStringStartsWith('one day, at worst 0.34', $rows['Un-ionised ammonia too high']);
-        self::assertStringEndsWith(' on 12 May', $rows['Un-ionised ammonia too high']);
+        self::assertStringStartsWith('12 May, at worst 0.34', $rows['Un-ionised ammonia too high']);
         self::assertArrayNotHasKey('Oxygen too low', $this->rows('2026-04'));
+
+        // Ammonia was high on two days, and is not read good since: one incident, with what was done about it.
+        self::assertStringStartsWith('12 May to 13 May, 2 days, at worst 2 mg/L', $rows['Ammonia too high']);
+        self::assertStringContainsString('not read good since', $rows['Ammonia too high']);
+        $this->travelTo('2026-05-13 12:00:00');
+        $this->putJson('/api/systems/long-vat/changes/' . strtoupper((string) Str::ulid()), [
+            'kind' => 'batch',
+            'change_l' => '400',
+            'done' => 'yes',
+        ])->assertOk();
+        $log('2026-05-15 08:00:00', 'am .05');
+        $log('2026-05-18 08:00:00', 'am 2');
+        $this->travelTo('2026-05-20 08:00:00');
+        $ammonia = array_values(
+            array_filter(
+                $this->getJson('/api/reports?period=2026-05')->json('systems.0.rows'),
+                static fn(array $row): bool => $row['name'] === 'Ammonia too high',
+            ),
+        );
+        self::assertCount(2, $ammonia, 'a good day parts them');
+        self::assertStringEndsWith('. Done: 400 L changed', $ammonia[0]['text']);
+        self::assertStringNotContainsString('since', $ammonia[0]['text']);
 
         $log('2026-05-14 08:00:00', 'ni .5');
         self::assertArrayHasKey('Nitrite too high', $this->rows('2026-05'));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Models\FeedFigure;
+use App\Models\FishGroup;
 use App\Models\Flush;
 use App\Models\Pump;
 use App\Models\Role;
@@ -224,7 +226,7 @@ final class ServiceTest extends TestCase
         $this->send("{$run}/end", ['cost' => '4', 'note' => 'much mud'])
             ->assertOk()
             ->assertJsonPath('ended', true)
-            ->assertJsonPath('after.code', 'service.test_after');
+            ->assertJsonPath('after.0.code', 'service.test_after');
         $this->send("{$run}/end")->assertOk();
         self::assertSame([], $this->getJson('/api/timers')->json());
         self::assertSame(6, Switching::query()->count());
@@ -468,5 +470,250 @@ final class ServiceTest extends TestCase
         $test()->assertCreated();
         $this->travel(5)->days();
         self::assertSame('done', $stands());
+    }
+
+    public function test_what_a_float_valve_lets_in_is_held_against_its_carbon(): void
+    {
+        $tap = $this->key();
+        $water = [
+            'name' => 'Tap',
+            'kind' => 'tap',
+            'unit_name' => 'Carbon',
+            'unit_carbon_l' => '10',
+            'softened' => 'no',
+        ];
+        $this->putJson("/api/waters/{$tap}", $water)->assertOk();
+        $this->system->update(['water_id' => $tap]);
+        Vessel::query()->update(['float_valve' => true]);
+        $codes = fn(): array => array_column($this->job('Mats', 'wash_pads')['warns'], 'code');
+        $flow = fn(): array => array_column(
+            $this->getJson('/api/systems/long-vat/plumbing')->assertOk()->json('cautions'),
+            'level',
+            'code',
+        );
+        self::assertContains('exchange.refill_not_known', $codes());
+        Vessel::query()->update(['refill_l_min' => 14]);
+        self::assertContains('exchange.refill_outruns_carbon', $codes());
+        self::assertSame('danger', $flow()['exchange.refill_outruns_carbon'] ?? null);
+
+        $run = $this->send($this->key(), [
+            'part' => $this->part('stage', 'Mats'),
+            'job' => 'wash_pads',
+            'way' => 'stop',
+        ])->assertOk();
+        self::assertSame('service.step_shut_float', $run->json('steps.0.code'));
+
+        $this->putJson("/api/waters/{$tap}", [...$water, 'unit_carbon_l' => '14'])->assertOk();
+        self::assertContains('exchange.refill_goes', $codes());
+        self::assertNotContains('exchange.refill_outruns_carbon', $codes());
+        self::assertArrayNotHasKey('exchange.refill_outruns_carbon', $flow());
+        // What lets chlorine through already is as good as none.
+        $this->putJson("/api/waters/{$tap}/tests/{$this->key()}", [
+            'side' => 'treated',
+            'tested_on' => '2026-05-03',
+            'readings' => ['chlorine_mg_l' => ['typed' => '0.2', 'unit' => null]],
+        ])->assertOk();
+        self::assertContains('exchange.float_valve_with_chlorine', $codes());
+    }
+
+    public function test_before_most_of_a_filter_goes_the_model_says_what_would_follow(): void
+    {
+        Stage::query()
+            ->where('name', 'Mats')
+            ->update(['since' => '2025-03-01']);
+        FishGroup::query()->create([
+            'site_id' => $this->site->id,
+            'system_id' => $this->system->id,
+            'name' => 'Koi',
+            'count' => 10,
+            'length_cm' => 45,
+            'condition' => 1.5,
+            'position' => 0,
+        ]);
+        $this->putJson('/api/systems/long-vat/feed', ['feed_g_d' => '120', 'protein_pct' => '40'])->assertOk();
+        FeedFigure::query()->update(['since' => '2025-03-01']);
+        $this->postJson('/api/systems/long-vat/log', ['line' => 'am .1 ni .05 ph 7.8 t 20 kh 8', 'id' => $this->key()]);
+        $said = fn(): array => array_column($this->job('Mats', 'wash_pads')['warns'], 'text', 'code');
+        self::assertArrayNotHasKey('service.strips_all', $said());
+        $this->putJson("/api/systems/long-vat/filter/setbacks/{$this->key()}", [
+            'kind' => 'hosed_chlorinated',
+            'share_pct' => '100',
+            'happened_on' => '2026-05-02',
+        ])->assertOk();
+        $texts = $said();
+        self::assertArrayHasKey('service.strips_all', $texts);
+        $follows = $texts['service.strip_follows'] ?? ($texts['service.strip_stays'] ?? '');
+        self::assertMatchesRegularExpression('/ammonia up to ([\d.]+) mg/', $follows);
+        preg_match('/ammonia up to ([\d.]+) mg/', $follows, $found);
+        // More than stands there now, and no more than 21 days of all that is fed.
+        self::assertGreaterThan(0.3, (float) $found[1]);
+        self::assertLessThan((21 * 120 * 0.4 * 92) / 6, (float) $found[1]);
+    }
+
+    public function test_draining_it_holds_the_fish_for_as_long_as_their_tub_lets_them(): void
+    {
+        FishGroup::query()->create([
+            'site_id' => $this->site->id,
+            'system_id' => $this->system->id,
+            'name' => 'Koi',
+            'count' => 10,
+            'length_cm' => 45,
+            'condition' => 1.5,
+            'position' => 0,
+        ]);
+        $tap = $this->key();
+        $this->putJson("/api/waters/{$tap}", ['name' => 'Tap', 'kind' => 'tap', 'softened' => 'no'])->assertOk();
+        $this->system->update(['water_id' => $tap]);
+        $this->postJson('/api/systems/long-vat/log', ['line' => 'am .1 ph 7.8 t 20 do 8', 'id' => $this->key()]);
+        $page = fn(string $query): TestResponse => $this->getJson(
+            "/api/systems/long-vat/service/whole/drain_clean{$query}",
+        )->assertOk();
+
+        $unnamed = $page('');
+        $least = (float) $unnamed->json('least_tub_l');
+        $stays = fn(float $tub): float => (float) $page("?tub_l={$tub}")->json('stays_h');
+        // In the smallest tub that is told they stay as long as the work takes, in half of it half as long.
+        self::assertGreaterThanOrEqual(5.0, $stays($least));
+        self::assertLessThan(5.5, $stays($least));
+        self::assertEqualsWithDelta($stays($least) / 2, $stays($least / 2), 0.01);
+        // Against the calculator itself.
+        self::assertEqualsWithDelta(
+            $this->postJson('/api/calc/fish.shut_off', [
+                'volume_l' => 1000,
+                'biomass_kg' => $unnamed->json('fish_kg'),
+                'temp_c' => 20,
+                'ph' => 7.8,
+                'tan_mg_l' => 0.1,
+                'aired' => 'yes',
+                'nh3_limit_mg_l' => 0.02,
+            ])->json('figures.hours_to_ammonia'),
+            $stays(1000),
+            1e-9,
+        );
+        self::assertSame(['service.big_tub_small', 'service.big_tub_air'], $this->tub($page('?tub_l=200')));
+        self::assertSame(['service.big_tub_stays', 'service.big_tub_air'], $this->tub($page('?tub_l=4000')));
+        $page('?tub_l=much')->assertJsonStructure(['errors' => ['tub_l']]);
+        $this->getJson('/api/systems/long-vat/service/whole/wash_pads')->assertNotFound();
+
+        // Begun and carried through it is a change of water like any other, and nothing makes it due.
+        $run = $this->key();
+        $begun = $this->send($run, [
+            'job' => 'drain_clean',
+            'part' => "system:{$this->system->id}",
+            'way' => 'stop',
+            'tub_l' => '4000',
+            'hours' => '3',
+        ])->assertOk();
+        self::assertSame(180, $begun->json('planned_min'));
+        self::assertSame($page('?tub_l=4000&hours=3')->json('steps.1.text'), $begun->json('steps.1.text'));
+        self::assertStringContainsString('conditioner', implode(' ', array_column($begun->json('steps'), 'text')));
+        $this->send("{$run}/end")
+            ->assertUnprocessable()
+            ->assertJsonPath('codes.0', 'service.flow_first');
+        $this->send("{$run}/flow", ['seen' => 'yes'])->assertOk();
+        $this->send("{$run}/end")
+            ->assertOk()
+            ->assertJsonPath('ended', true);
+        self::assertEqualsWithDelta($begun->json('water_l'), WaterChange::query()->firstOrFail()->litres, 1e-6);
+        self::assertSame([], $this->job('Long Vat', 'drain_clean'), 'nothing makes it due');
+    }
+
+    /** @return list<string> codes of what is said of the tub */
+    private function tub(TestResponse $page): array
+    {
+        return array_values(
+            array_filter(
+                array_column($page->json('steps'), 'code'),
+                static fn(string $code): bool => str_starts_with($code, 'service.big_tub'),
+            ),
+        );
+    }
+
+    public function test_a_lamp_is_judged_by_sight_at_the_same_spot(): void
+    {
+        Stage::query()
+            ->where('name', 'Lamp')
+            ->update(['lamp_fitted_on' => '2026-05-04']);
+        $see = function (string $line, string $at): void {
+            $this->travelTo($at);
+            $this->postJson('/api/systems/long-vat/log', ['line' => $line, 'id' => $this->key()])->assertCreated();
+        };
+        $see('cy 40 at bridge', '2026-05-03 09:00');
+        $see('cy 90 at steps', '2026-05-11 09:00');
+        $page = fn(): TestResponse => $this->getJson('/api/systems/long-vat/service/clear')->assertOk();
+        self::assertSame('service.lamp_measure_now', $page()->json('lamps.0.says.code'), 'another spot says nothing');
+        $see('cy 70 at bridge', '2026-05-12 09:00');
+        self::assertSame(
+            ['service.lamp_clearer', 'bridge', 40, 70],
+            array_map($page()->json(...), [
+                'lamps.0.says.code',
+                'lamps.0.spot',
+                'lamps.0.before.cm',
+                'lamps.0.after.cm',
+            ]),
+        );
+        self::assertSame(['shade', 'feed', 'plants', 'lamp'], array_column($page()->json('ways'), 'id'));
+        // Out for a wipe it is not lit anew; out for a day it is.
+        $lamp = Stage::query()->where('name', 'Lamp')->firstOrFail();
+        $switch = function (string $was, string $state, string $at) use ($lamp): void {
+            Switching::query()->create([
+                'site_id' => $this->site->id,
+                'system_id' => $this->system->id,
+                'thing' => 'lamp',
+                'part_id' => $lamp->id,
+                'name' => $lamp->name,
+                'kind' => 'lamp',
+                'was' => $was,
+                'state' => $state,
+                'happened_at' => $at,
+            ]);
+        };
+        $switch('on', 'off', '2026-05-12 08:00');
+        $switch('off', 'on', '2026-05-12 08:20');
+        self::assertStringStartsWith('2026-05-0', (string) $page()->json('lamps.0.lit_at'));
+        $switch('on', 'off', '2026-05-10 08:00');
+        $switch('off', 'on', '2026-05-11 09:00');
+        self::assertStringStartsWith('2026-05-11', (string) $page()->json('lamps.0.lit_at'));
+        Stage::query()
+            ->where('name', 'Lamp')
+            ->update(['lamp_state' => 'off']);
+        self::assertNull($page()->json('lamps.0.lit_at'));
+    }
+
+    public function test_the_year_is_measured_or_assumed_by_latitude_or_not_known(): void
+    {
+        $this->system->update(['kind' => 'display']);
+        $year = fn(): array => $this->getJson('/api/systems/long-vat/service/year')->assertOk()->json();
+        self::assertSame([null], array_values(array_unique(array_column($year()['months'], 'from'))));
+        $this->putJson('/api/site', ['latitude_deg' => '95'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['latitude_deg']]);
+        $this->putJson('/api/site', ['latitude_deg' => '52', 'altitude_m' => '100', 'price_per_kwh' => '0.3'])
+            ->assertOk()
+            ->assertJsonPath('altitude_m', 100);
+        foreach (['2026-03-02', '2026-03-12', '2026-03-22'] as $i => $day) {
+            $this->travelTo("{$day} 12:00");
+            $this->postJson('/api/systems/long-vat/log', ['line' => 't ' . (5 + $i), 'id' => $this->key()]);
+        }
+        $this->travelTo('2026-05-04 08:00');
+        $months = array_column($year()['months'], null, 'month');
+        self::assertCount(12, $months);
+        self::assertSame(
+            ['measured', 6, 'none'],
+            [$months['2027-03']['from'], $months['2027-03']['temp_c'], $months['2027-03']['feed']],
+        );
+        self::assertSame(['assumed', 1], [$months['2026-06']['from'], $months['2026-06']['intervals']]);
+        self::assertGreaterThan($months['2027-01']['temp_c'], $months['2026-07']['temp_c']);
+        // South of the equator it is the other way round; indoors there is no weather.
+        $this->putJson('/api/site', ['latitude_deg' => '-40'])->assertOk();
+        $south = array_column($year()['months'], null, 'month');
+        self::assertGreaterThan($south['2026-07']['temp_c'], $south['2027-01']['temp_c']);
+        $this->system->update(['kind' => 'holding']);
+        self::assertNull(array_column($year()['months'], null, 'month')['2026-07']['temp_c']);
+
+        $spring = fn(): array => array_column(array_column($year()['seasons'], 'jobs', 'id')['spring'], 'id');
+        self::assertNotContains('spring_salt', $spring());
+        $this->putJson('/api/systems/long-vat/schools/spring_salt', ['school' => 'tonic'])->assertOk();
+        self::assertContains('spring_salt', $spring());
     }
 }

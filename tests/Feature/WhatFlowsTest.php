@@ -258,6 +258,25 @@ final class WhatFlowsTest extends TestCase
         $this->getJson('/api/systems/long-vat/fish')->assertJsonPath('plan.carbon_g_d', 40);
     }
 
+    public function test_plant_fertiliser_counts_as_nitrate_that_is_made(): void
+    {
+        $this->well(1.0);
+        $this->putJson('/api/systems/long-vat/changes/' . self::key(), ['kind' => 'batch', 'change_l' => '1400']);
+        $feed = ['feed_g_d' => '100', 'protein_pct' => '38'];
+        $this->putJson('/api/systems/long-vat/feed', $feed)->assertOk();
+        $before = $this->settlesAt();
+        $this->putJson('/api/systems/long-vat/feed', [...$feed, 'fertiliser_g_week' => '70'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['fertiliser_n_pct']]);
+        $this->putJson('/api/systems/long-vat/feed', [
+            ...$feed,
+            'fertiliser_g_week' => '70',
+            'fertiliser_n_pct' => '10',
+        ])->assertOk();
+        // 1 g N a day more, as that of 100 g of this feed is 3.496 g.
+        self::assertEqualsWithDelta(4.496 / 3.496, $this->settlesAt() / $before, 0.06);
+    }
+
     public function test_fish_that_go_to_other_water_are_asked_why_and_out_of_worse_water_nobody_is_held(): void
     {
         $other = $this->systemOf($this->site, 'Cold Tub', 'cold-tub');

@@ -47,6 +47,17 @@ final readonly class OxygenBudgetCalculator implements Calculator
 
     public function __construct(private AerationInputs $aeration) {}
 
+    /** What so much cover of plants, or a bloom like it, uses by night, g/h. */
+    public static function plantsNightGH(float $m2, string $season, float $tempC, float $nightH = 10.0): float
+    {
+        return (self::PLANT_USES * $m2 * self::growth($season, $tempC)) / $nightH;
+    }
+
+    private static function growth(string $season, float $tempC): float
+    {
+        return self::GROWTH[$season] * 2 ** (($tempC - 20) / 10);
+    }
+
     public function name(): string
     {
         return 'oxygen.budget';
@@ -126,10 +137,10 @@ final readonly class OxygenBudgetCalculator implements Calculator
             )->oxygen() / 24;
         $nitrifying = (DailyLoad::O2_PER_N * $given->number('nitrified_g_d')) / 24;
         $silt = (self::SILT * $given->number('silt_m2') * self::SILT_THETA ** ($temp - 20)) / 24;
-        $growth = self::GROWTH[$given->text('season')] * 2 ** (($temp - 20) / 10);
+        $growth = self::growth($given->text('season'), $temp);
         $night = $given->number('night_h');
         $plantsDay = (self::PLANT_GIVES * $given->number('plants_m2') * $growth) / (24 - $night);
-        $plantsNight = (self::PLANT_USES * $given->number('plants_m2') * $growth) / $night;
+        $plantsNight = self::plantsNightGH($given->number('plants_m2'), $given->text('season'), $temp, $night);
         $dirt = ($given->number('dirt_o2_g_g') * $given->number('feed_g_d')) / 24;
         $base = $fish + $nitrifying + $silt + $dirt;
         $measured = $given->numberOrNull('do_mg_l');

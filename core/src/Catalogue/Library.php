@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Catalogue;
 
 use Ironwort\Core\Aeration\DeviceTable;
+use Ironwort\Core\Arrival\LifeCycle;
 use Ironwort\Core\Data\Bibliography;
 use Ironwort\Core\Data\BrokenTable;
 use Ironwort\Core\Data\Row;
@@ -60,6 +61,14 @@ final class Library
     public function blocking(): array
     {
         return array_map(BlockingCause::from(...), $this->table('blocking')->rows('causes'));
+    }
+
+    /** @return array<string, LifeCycle> by id */
+    public function lifeCycles(): array
+    {
+        $cycles = array_map(LifeCycle::from(...), $this->table('life_cycles')->rows('cycles'));
+
+        return array_combine(array_map(static fn(LifeCycle $one): string => $one->id, $cycles), $cycles);
     }
 
     public function jobs(): JobTable

@@ -7,6 +7,9 @@ namespace Ironwort\Core\Catalogue;
 use Ironwort\Core\Aeration\AerationInputs;
 use Ironwort\Core\Aeration\DegassingCalculator;
 use Ironwort\Core\Aeration\OxygenBudgetCalculator;
+use Ironwort\Core\Arrival\AcclimatiseCalculator;
+use Ironwort\Core\Arrival\BagCalculator;
+use Ironwort\Core\Arrival\QuarantineLengthCalculator;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Calculator;
 use Ironwort\Core\Calc\Caution;
@@ -56,6 +59,7 @@ use Ironwort\Core\Fish\DensityCalculator;
 use Ironwort\Core\Fish\FishLoadCalculator;
 use Ironwort\Core\Fish\FishRationCalculator;
 use Ironwort\Core\Fish\FishWeightCalculator;
+use Ironwort\Core\Fish\GrowthCalculator;
 use Ironwort\Core\Fish\ShutOffCalculator;
 use Ironwort\Core\Flow\AirliftCalculator;
 use Ironwort\Core\Flow\FlushCalculator;
@@ -100,6 +104,8 @@ final class Registry
     public static function standard(Library $library): self
     {
         return new self([
+            'arrival.acclimatise' => static fn(): Calculator => new AcclimatiseCalculator(),
+            'arrival.bag' => static fn(): Calculator => new BagCalculator(),
             'ammonia.unionised' => static fn(): Calculator => new UnionisedAmmoniaCalculator(),
             'carbonate.buffer' => static fn(): Calculator => new BufferCalculator(),
             'carbonate.co2' => static fn(): Calculator => new CarbonDioxideCalculator(),
@@ -155,6 +161,7 @@ final class Registry
             'filter.solids' => static fn(): Calculator => new SolidsCalculator($library->stageKinds()),
             'filter.start_dose' => static fn(): Calculator => new StartDoseCalculator(),
             'fish.density' => static fn(): Calculator => new DensityCalculator(),
+            'fish.growth' => static fn(): Calculator => new GrowthCalculator(),
             'fish.load' => static fn(): Calculator => new FishLoadCalculator(),
             'fish.ration' => static fn(): Calculator => new FishRationCalculator($library->rations()),
             'fish.shut_off' => static fn(): Calculator => new ShutOffCalculator(),
@@ -171,6 +178,7 @@ final class Registry
             'incident.answer' => static fn(): Calculator => new AnswerCalculator($library->limits()),
             'model.run' => static fn(): Calculator => new RunCalculator(),
             'nitrate.sinks' => static fn(): Calculator => new NitrateSinksCalculator(),
+            'quarantine.length' => static fn(): Calculator => new QuarantineLengthCalculator($library->lifeCycles()),
             'oxygen.budget' => static fn(): Calculator => new OxygenBudgetCalculator(
                 new AerationInputs($library->aerators()),
             ),

@@ -24,6 +24,16 @@ final readonly class CarbonCalculator implements Calculator
 {
     private const NEEDED_MIN = ['free' => 1.0, 'chloramine' => 6.0];
 
+    /**
+     * Minutes that water has to stay in the empty bed.
+     *
+     * @param  'free'|'chloramine'  $kind
+     */
+    public static function neededMin(string $kind): float
+    {
+        return self::NEEDED_MIN[$kind];
+    }
+
     public function name(): string
     {
         return 'exchange.carbon';

@@ -55,6 +55,23 @@ final readonly class NitrateSinksCalculator implements Calculator
     /** How deep a bog is taken to be where nobody measured its plan, m: from memory, 0.3 to 0.6. */
     private const BOG_DEPTH_M = 0.5;
 
+    /**
+     * What so much cover of plants, or a bloom like it, takes of nitrate at this level.
+     *
+     * @return array{float, float, float} g N/d: low, usual, high
+     */
+    public static function plantsTakeGD(float $m2, string $season, float $tempC, float $nitrateMgL): array
+    {
+        $growth = self::GROWTH[$season] * self::THETA ** ($tempC - 20);
+        $some = $nitrateMgL / (self::HALF_MG_L + $nitrateMgL);
+
+        return [
+            self::PLANTS[0] * $m2 * $growth * $some,
+            self::PLANTS[1] * $m2 * $growth * $some,
+            self::PLANTS[2] * $m2 * $growth * $some,
+        ];
+    }
+
     /** Area of a bog seen from above, m², by its plan or else by its gravel in L. */
     public static function bogM2(float $mediaL, ?float $planM2): float
     {

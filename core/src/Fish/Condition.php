@@ -31,4 +31,10 @@ final readonly class Condition
     {
         return ((100 * $weightG) / $condition) ** (1 / 3);
     }
+
+    /** The factor of a fish that was measured and weighed. */
+    public static function factor(float $lengthCm, float $weightG): float
+    {
+        return (100 * $weightG) / $lengthCm ** 3;
+    }
 }

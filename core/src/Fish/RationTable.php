@@ -23,6 +23,7 @@ final readonly class RationTable
      * @param  list<float>  $tempsC  rising
      * @param  array<string, list<list<float>>>  $percents  by purpose, then temperature, then weight
      * @param  array<string, string>  $purposes  purpose to its description
+     * @param  list<array{from: ?float, below: ?float, name: string}>  $kinds  of feed, by temperature
      */
     private function __construct(
         public array $weightsG,
@@ -30,6 +31,7 @@ final readonly class RationTable
         private array $percents,
         public array $purposes,
         public float $fastingAboveC,
+        private array $kinds,
     ) {}
 
     public static function from(Row $table): self
@@ -48,7 +50,29 @@ final readonly class RationTable
             $percents,
             $purposes,
             $table->number('fasting_above_c'),
+            array_map(
+                static fn(Row $row): array => [
+                    'from' => $row->numberOrNull('from_c'),
+                    'below' => $row->numberOrNull('below_c'),
+                    'name' => $row->text('name'),
+                ],
+                $table->rows('kinds'),
+            ),
         );
+    }
+
+    /** What is fed at this steady temperature. Common practice, no source. */
+    public function kind(float $tempC): string
+    {
+        foreach ($this->kinds as $kind) {
+            if (
+                ($kind['from'] === null || $tempC >= $kind['from']) &&
+                ($kind['below'] === null || $tempC < $kind['below'])
+            ) {
+                return $kind['name'];
+            }
+        }
+        throw new BrokenTable("There is no kind of feed at {$tempC} °C.");
     }
 
     /** Below this no food is given, °C. */

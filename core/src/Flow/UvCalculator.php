@@ -23,7 +23,7 @@ use Ironwort\Core\Words\Message;
 final readonly class UvCalculator implements Calculator
 {
     /** W of lamp per m³ that clears green water, and that begins to touch parasites. */
-    private const ALGAE_W_M3 = 2.0;
+    public const ALGAE_W_M3 = 2.0;
 
     private const PARASITE_W_M3 = 3.6;
 

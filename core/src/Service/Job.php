@@ -38,8 +38,8 @@ final readonly class Job
         public string $source,
         /** Once in this time of the year; null for what is done all the year. */
         public ?YearSeason $once = null,
-        /** Only by this school of wintering; null for what all do. */
-        public ?string $winter = null,
+        /** @var array<string, string> only where this school is followed in a topic; empty for what all do */
+        public array $schools = [],
     ) {}
 
     /** What it does to the media, by the water they are rinsed in; null where it takes nothing from them. */
@@ -62,6 +62,12 @@ final readonly class Job
     public function biological(): bool
     {
         return $this->deed !== null || $this->washes > 0;
+    }
+
+    /** Whether it empties or fills a whole system: run when it is wanted, and never due. */
+    public function big(): bool
+    {
+        return $this->on === ['big'];
     }
 
     /** @return list<Message> */

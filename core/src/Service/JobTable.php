@@ -45,7 +45,12 @@ final readonly class JobTable
                 byFeed: $row->flag('feed'),
                 source: $row->text('source'),
                 once: $has('once') ? YearSeason::from($row->text('once')) : null,
-                winter: $row->textOrNull('winter'),
+                schools: $has('schools')
+                    ? array_combine(
+                        $row->row('schools')->keys(),
+                        array_map($row->row('schools')->text(...), $row->row('schools')->keys()),
+                    )
+                    : [],
             );
         }
 

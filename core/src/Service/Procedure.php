@@ -16,6 +16,9 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class Procedure
 {
+    /** Less than this is not put back. */
+    private const LEAST_L = 1.0;
+
     private function __construct(private Job $job, private Setting $at, private bool $stops, private Rinse $rinse) {}
 
     /**
@@ -28,10 +31,10 @@ final readonly class Procedure
         $steps = match ($job->steps) {
             'flush' => [...$one->where(), ...$one->drains()],
             'wash' => $one->wash(),
-            'clear' => [...$one->off(), ...$one->say('service.step_clear_screen'), ...$one->on()],
+            'clear' => [...$one->stopping(), ...$one->say('service.step_clear_screen'), ...$one->starting()],
             'stir' => $one->stir(),
             'backwash' => $one->backwash(),
-            'replace' => [...$one->off(), ...$one->say('service.step_replace'), ...$one->on()],
+            'replace' => [...$one->stopping(), ...$one->say('service.step_replace'), ...$one->starting()],
             'sleeve' => $one->lamp('service.step_wipe_sleeve'),
             'lamp' => $one->lamp('service.step_change_lamp'),
             'pump' => $one->pump(),
@@ -42,7 +45,60 @@ final readonly class Procedure
             default => [],
         };
 
-        return $steps === [] ? $one->say('service.step_do') : $steps;
+        return $one->refilled($steps === [] ? $one->say('service.step_do') : $steps);
+    }
+
+    /**
+     * Water that is taken out and put back by a float valve: shut before, where what comes is not treated in time.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private function refilled(array $steps): array
+    {
+        $litres = self::takesL($this->job, $this->at, $this->stops);
+        $refill = $this->at->refill;
+        if ($refill === null || $litres === null || $litres < self::LEAST_L) {
+            return $steps;
+        }
+        $names = ['vessel' => $refill->vessel];
+        if (!$refill->safe()) {
+            return [
+                ...$this->say('service.step_shut_float', $names, caution: true),
+                ...$steps,
+                ...$this->say('service.step_open_float', $names),
+            ];
+        }
+        $minutes = $refill->minutes($litres);
+
+        return $minutes === null
+            ? $steps
+            : [
+                ...$steps,
+                ...$this->say('service.step_float_refills', [
+                    ...$names,
+                    'litres' => Format::about($litres, 2),
+                    'minutes' => Format::number(max(1.0, round($minutes)), 2),
+                ]),
+            ];
+    }
+
+    /** @return list<Step> what goes off before the water of a whole system falls */
+    public static function off(Job $job, Setting $at): array
+    {
+        return $at->pumps === [] ? [] : (new self($job, $at, true, Rinse::System))->stopping();
+    }
+
+    /** @return list<Step> what goes on again, and the look at what flows */
+    public static function on(Job $job, Setting $at): array
+    {
+        return $at->pumps === [] ? [] : (new self($job, $at, true, Rinse::System))->starting();
+    }
+
+    /** @return list<Step> where what is drained may go */
+    public static function whereWasteGoes(Job $job, Setting $at): array
+    {
+        return (new self($job, $at, true, Rinse::System))->where();
     }
 
     /** Whether a job is usually done with the pump off. */
@@ -75,12 +131,12 @@ final readonly class Procedure
                 : $this->say('service.step_lift_layers', ['layers' => implode(', ', $this->at->layers)]);
 
         return [
-            ...$this->off(),
+            ...$this->stopping(),
             ...$lifted,
             $this->rinsing(),
             ...$this->stops && $this->at->waste !== null ? [...$this->where(), ...$this->drains()] : [],
             ...$this->say('service.step_put_back'),
-            ...$this->on(),
+            ...$this->starting(),
         ];
     }
 
@@ -105,7 +161,7 @@ final readonly class Procedure
     private function stir(): array
     {
         return [
-            ...$this->off(),
+            ...$this->stopping(),
             ...$this->at->air === null
                 ? $this->say('service.step_stir_by_hand')
                 : [...$this->meanwhile(), ...$this->say('service.step_stir_by_air', ['outlet' => $this->at->air])],
@@ -116,7 +172,7 @@ final readonly class Procedure
                 : $this->say($this->at->fishAir ? 'service.step_air_back' : 'service.step_air_off', [
                     'outlet' => $this->at->air,
                 ]),
-            ...$this->on(),
+            ...$this->starting(),
         ];
     }
 
@@ -144,7 +200,7 @@ final readonly class Procedure
     private function backwash(): array
     {
         return [
-            ...$this->off(),
+            ...$this->stopping(),
             ...$this->say('service.step_turn_to_backwash'),
             ...$this->where(),
             ...$this->say('service.step_backwash_runs', [
@@ -152,7 +208,7 @@ final readonly class Procedure
                 'litres' => $this->litres(),
             ]),
             ...$this->say('service.step_turn_back'),
-            ...$this->on(),
+            ...$this->starting(),
         ];
     }
 
@@ -172,9 +228,9 @@ final readonly class Procedure
 
         return [
             ...$self,
-            ...$this->off(skip: $this->at->selfId),
+            ...$this->stopping(skip: $this->at->selfId),
             ...$this->say($code),
-            ...$this->on(skip: $this->at->selfId),
+            ...$this->starting(skip: $this->at->selfId),
             ...$this->at->selfId === null
                 ? []
                 : [
@@ -191,7 +247,7 @@ final readonly class Procedure
     /** @return list<Step> */
     private function pump(): array
     {
-        return [...$this->off(), ...$this->say('service.step_clean_pump'), ...$this->on()];
+        return [...$this->stopping(), ...$this->say('service.step_clean_pump'), ...$this->starting()];
     }
 
     /** @return list<Step> */
@@ -209,7 +265,7 @@ final readonly class Procedure
     }
 
     /** @return list<Step> what goes off before the water stands or falls */
-    private function off(?string $skip = null): array
+    private function stopping(?string $skip = null): array
     {
         if (!$this->stops) {
             return $this->at->pumps === [] ? [] : $this->say('service.step_throttle');
@@ -234,7 +290,7 @@ final readonly class Procedure
     }
 
     /** @return list<Step> back in order, and nothing that burns dry before flow was seen */
-    private function on(?string $skip = null): array
+    private function starting(?string $skip = null): array
     {
         if (!$this->stops) {
             return $this->at->pumps === [] ? [] : [...$this->say('service.step_unthrottle'), $this->look()];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Service;
 
+use Ironwort\Core\Exchange\Refill;
+
 /** A part where it stands: what must be stopped for it, what shuts it off, where its water goes. */
 final readonly class Setting
 {
@@ -22,6 +24,7 @@ final readonly class Setting
      * @param  bool  $fishAir  whether the fish breathe of that air
      * @param  ?LessAir  $lessAir  what the fish keep of oxygen while that air is away; null where it is not known
      * @param  list<string>  $inWater  what is in the water: salt, a treatment
+     * @param  ?Refill  $refill  what puts water back by itself
      * @param  ?string  $drainsTo  sewer, soakaway, garden or tank
      */
     public function __construct(
@@ -42,5 +45,6 @@ final readonly class Setting
         public ?string $selfId = null,
         public bool $fishAir = false,
         public ?LessAir $lessAir = null,
+        public ?Refill $refill = null,
     ) {}
 }

@@ -9,6 +9,7 @@ final readonly class Catalogue
 {
     private const SUBJECTS = [
         'aeration',
+        'arrival',
         'calc',
         'dose',
         'exchange',
@@ -75,6 +76,7 @@ final readonly class Catalogue
             'dose' => DoseWords::TEXTS,
             'exchange' => ExchangeWords::TEXTS,
             'filter' => FilterWords::TEXTS,
+            'arrival' => ArrivalWords::TEXTS,
             'fish' => FishWords::TEXTS,
             'flow' => FlowWords::TEXTS,
             'incident' => IncidentWords::TEXTS,

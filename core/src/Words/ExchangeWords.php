@@ -91,6 +91,32 @@ final readonly class ExchangeWords
         'float_valve_with_chlorine' =>
             'The float valve of {vessel} lets in {name}, which has chlorine or was not tested for it. Shut the ' .
             'valve until a carbon train or dosing is fitted, and enter that at the source water.',
+        'fill_meter' =>
+            'Read the meter, rinse what dust and cuttings there are out, and fill: {litres} L. Read the meter ' .
+            'again and keep it under Build: it is the best volume there is.',
+        'fill_no_chlorine' => 'No chlorine was found in this water. Test for it all the same before fish go in.',
+        'fill_conditioner' => '{conditioner}. Then test for chlorine.',
+        'fill_runs' => 'Pumps and air on; look for leaks, levels and flow for a day. Nothing living goes in yet.',
+        'fill_salt' => 'Salt, where it is used here, in steps over a day, and none where zeolite stands in the loop.',
+        'fill_test_hardness' => 'Test KH and GH; below 4 dKH the filter starves of alkalinity as it starts.',
+        'fill_soft' => 'This water is soft: lift {what} under Buffers, before the filter is started.',
+        'fill_enough' => 'KH {kh} dKH is enough to start on.',
+        'fill_seed' =>
+            'Seed last: mature media from a healthy system best, then squeezings, then bottled cultures. Old tank ' .
+            'water carries almost none. UV off for the first weeks.',
+        'fill_part' =>
+            'New water, {n} of {of}: {litres} L of {water}, within 2 °C of what is there. Test it for chlorine.',
+        'fill_part_given' =>
+            'New water, {n} of {of}: {litres} L of {water}, within 2 °C of what is there, with {given}.',
+        'refill_not_known' =>
+            'The float valve of {vessel} lets in {name} through {unit}, and whether that keeps up is not known. ' .
+            'Time a bucket under the open valve and enter the rate at {vessel}, and the litres of carbon at the ' .
+            'source water.',
+        'refill_outruns_carbon' =>
+            'The float valve of {vessel} lets in {rate} L/min, and the {carbon} L of carbon of {unit} treat ' .
+            '{fastest} L/min: after a drain chlorine comes through. Throttle the valve, or shut it and refill by ' .
+            'hand.',
+        'refill_goes' => 'The float valve of {vessel} puts back {litres} L in about {minutes} min.',
         'least_none' => 'No change is due: the school followed here ({school}) asks for one only when readings do.',
         'least_done' =>
             'No change is due: {done} L were changed in the last seven days, and the school followed here ({school}) ' .

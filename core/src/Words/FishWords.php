@@ -33,6 +33,13 @@ final readonly class FishWords
             'The water they leave is worse than the one they go to. Move them now: float and drip for an hour, ' .
             'and watch them for a day.',
         'move_not_tested' => '{name} of {where} was never tested. Test it before fish go there.',
+        'growth_from_memory' =>
+            'The coefficient is from memory, 0.6 to 1.2 for koi. Two weighings of your own fish tell it better.',
+        'size_missing' => 'Give a length or a weight.',
+        'size_cannot_be' =>
+            'So heavy a fish of this length cannot be: the condition factor would be {factor}, and carp have 1.3 to ' .
+            '1.8.',
+        'count_whole' => 'Fish are counted whole.',
         'move_say_why' => 'These waters are too far apart for an ordinary move. Give a reason to move them anyway.',
     ];
 }

@@ -27,6 +27,8 @@ final readonly class ServiceWords
         'seen_fouled' => 'Seen {pct} % fouled.',
         'pressure_up' => 'Its drop has risen by {pct} %.',
         'only_when_slow' => 'Left alone until it slows, by the school followed here.',
+        'salt_not_with_zeolite' =>
+            'Not while zeolite is in the water, and not with plants. Give it from Dose, which looks at what is there.',
         'never_tap' => 'Never in tap water: chlorine kills what lives in it.',
         'not_all_at_once' => 'Never all of it at once: the rest keeps the filter going.',
         'not_cleaned' => 'The carrier itself is not cleaned.',
@@ -95,8 +97,80 @@ final readonly class ServiceWords
             'local rules allow.',
         'step_where_it_may_go' => 'In the water: {what}. Let it out only where local rules allow.',
         'step_dirt_out' => 'Let or lift the dirt out of {name}; it has no waste.',
+        'step_shut_float' =>
+            'Shut the float valve of {vessel} first: what it lets in is not treated as fast as it comes.',
+        'step_open_float' =>
+            'Refill {vessel} by hand with treated water, as warm as what is there. Then open its float valve again.',
+        'step_float_refills' => 'The float valve of {vessel} puts {litres} L back in about {minutes} min. See it stop.',
         'step_drain' => 'Open {waste} and drain it: {litres}. Shut it again.',
         'step_flush' => 'Open {waste} for {seconds} s, {litres}. Shut it again.',
+        'big_mains' =>
+            'Before anyone steps into the water: everything on mains power in it off and unplugged. Nobody works ' .
+            'there alone.',
+        'big_tub' => 'Fill a tub with water of {name}, give it air and a net over it, and move the {kg} kg of fish in.',
+        'big_tub_stays' =>
+            'Fill the tub of {tub} L with water of {name}, give it air and a net over it, and move the {kg} kg of ' .
+            'fish in. They may stay {stays} h before ammonia is too much, unfed.',
+        'big_tub_least' =>
+            'Fill a tub of at least {least} L with water of {name}, give it air and a net over it, and move the ' .
+            '{kg} kg of fish in: in less they cannot stay {hours} h.',
+        'big_tub_small' =>
+            'The tub of {tub} L is too small: {kg} kg of fish may stay {stays} h in it before ammonia is too much, ' .
+            'and this takes {hours} h. Take {least} L, or hold them in another system.',
+        'big_tub_air' =>
+            'Somebody watches their air: without it they are in danger in {minutes} min. Have a second pump at hand.',
+        'big_filter_kept' =>
+            'Let the filter run round the tub of the fish if its pump can be turned down for it. Else keep its media ' .
+            'wet and aired: standing {hours} h, wet and open, costs about {lost} % of its bacteria ({low} to {high}).',
+        'big_media_packed' =>
+            'Media into open tubs of the kept water, with air, never packed tight: {hours} h like this cost about ' .
+            '{lost} % of the bacteria ({low} to {high}), packed and closed nearly all.',
+        'big_keep' => 'Keep {litres} L of the water in clean tubs: for the media, for rinsing, and to fill with first.',
+        'big_drain' => 'Drain it, about {litres} L, and look for fish left behind before the last of it goes.',
+        'big_silt' =>
+            'Lift the silt out with scoops and buckets, or a pump for dirty water. Leave the film on the walls.',
+        'big_silt_litres' =>
+            'Lift the silt out, about {litres} L, with scoops and buckets or a pump for dirty water. Leave the ' .
+            'film on the walls.',
+        'big_plants' => 'Plants stand in tubs of the kept water, in the shade, and go back before the fish.',
+        'big_kept_back' => 'The kept water goes in first.',
+        'big_fill' => '{text}',
+        'big_chlorine_looked' =>
+            'Test for chlorine, pH and temperature before a fish goes in. Any chlorine: treat again.',
+        'big_fish_back' =>
+            'Fish go back when pH is within 0.3 and temperature within 2 °C of their tub; float them first.',
+        'big_after' =>
+            'No feed today. Test ammonia in six hours and each day for a week, and feed a third until it stays at 0.',
+        'big_move_before' =>
+            'The day before: no feed; test the water; see that the new place is level and bears {tonnes} t of ' .
+            'water and the vessel.',
+        'big_lift' => 'Lift with enough people and straps: empty it wholly first, wet liners and media are heavy.',
+        'big_set_up' => 'Set it up level, join the lines, and look for leaks with a little water before it is filled.',
+        'big_move_after' =>
+            'Treat it as a young filter: a third of the feed in the first week, ammonia and nitrite each day for two ' .
+            'weeks.',
+        'clear_shade' =>
+            'Half the surface shaded by day, by cloth or floating leaves. The bloom fades in two to three weeks.',
+        'clear_feed' =>
+            'A feed smaller by {share} %, and no plant fertiliser: slow, and the only one that takes away what blooms.',
+        'clear_feed_none' =>
+            'They are fed so little that less feed changes nothing: look for what else brings nutrients.',
+        'clear_plants' => '{area} m² planted, a tenth of the surface: it competes from the second month on.',
+        'clear_lamp' => '{wanted} W clear green water here; {burns} W burn. It clears in one to two weeks.',
+        'clear_lamp_enough' =>
+            'The {burns} W that burn are enough: wipe the sleeve, look at the flow, and wait a week.',
+        'clear_dead_algae' =>
+            'It does not touch algae on walls. What it kills sinks and rots: more air and a clean prefilter meanwhile.',
+        'lamp_no_before' =>
+            'Sight was not measured in the week before it was lit. Let the disc down and name the spot, next time ' .
+            'first.',
+        'lamp_wait' => 'Measure sight again in {days} days, at the same spot.',
+        'lamp_measure_now' => 'Measure sight now, at the same spot.',
+        'lamp_no_after' => 'Sight was not measured again at that spot within two weeks.',
+        'lamp_clearer' => 'One sees {more} cm further.',
+        'lamp_murkier' => 'One sees {more} cm less. It is not algae that float, or the lamp does not reach them.',
+        'lamp_the_same' =>
+            'As before: it is not algae that float, or the lamp is too weak, too old or its sleeve clouded.',
         'two_in_a_week' =>
             '{other} was washed {days} days ago. Two within a week cost the filter more than it makes good: wait if ' .
             'you can.',
@@ -104,6 +178,12 @@ final readonly class ServiceWords
         'strips_all' =>
             'Together with what was washed lately this takes {pct} % of what lives in the filter. Ammonia would show ' .
             'in a day.',
+        'strip_follows' =>
+            'Run on with the feed as it is and no change of water: ammonia up to {tan} mg/L on day {tan_day}, ' .
+            'nitrite to {no2} on day {no2_day}, both down again by day {back}.',
+        'strip_stays' =>
+            'Run on with the feed as it is and no change of water: ammonia up to {tan} mg/L on day {tan_day}, ' .
+            'nitrite to {no2} on day {no2_day}, and not down again within {days} days.',
         'test_after' => 'Test ammonia in some hours, and again tomorrow.',
         'flow_first' => 'First see water flow: look at every return, or give the flow.',
         'still_off' => '{name} is still off.',

@@ -110,6 +110,10 @@ final class ContractTest extends TestCase
             ],
         ],
         'filter.seed' => ['kind' => 'own_media', 'litres' => 3, 'medium' => 'coarse_matting', 'grown_pct' => 50],
+        'arrival.bag' => ['bag_ph' => 6.4, 'bag_tan_mg_l' => 8, 'alkalinity_mg_l' => 80, 'temp_c' => 20],
+        'arrival.acclimatise' => ['from' => ['temp_c' => 14], 'to' => ['temp_c' => 19], 'tub_l' => 60],
+        'fish.growth' => ['weight_g' => 250, 'weeks' => 8, 'temp_c' => 20],
+        'quarantine.length' => ['temp_c' => 20],
         'fish.density' => ['biomass_kg' => 50, 'volume_l' => 8979, 'flow_l_h' => 12112],
         'start.fish_in' => [
             'volume_l' => 4320,

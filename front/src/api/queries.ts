@@ -93,6 +93,77 @@ export const useService = (slug: MaybeRefOrGetter<string>) =>
       answer(() => api.GET('/api/systems/{system}/service', { params: { path: { system: toValue(slug) } } })),
   })
 
+/** A job of the whole system as it would be, with what is typed for it. */
+export const useWholeJob = (
+  slug: MaybeRefOrGetter<string>,
+  job: MaybeRefOrGetter<string>,
+  typed: MaybeRefOrGetter<Record<string, string>>,
+) =>
+  useQuery({
+    queryKey: [
+      'service',
+      computed(() => toValue(slug)),
+      'whole',
+      computed(() => toValue(job)),
+      computed(() => toValue(typed)),
+    ],
+    placeholderData: (previous) => previous,
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/service/whole/{job}', {
+          params: { path: { system: toValue(slug), job: toValue(job) }, query: toValue(typed) },
+        }),
+      ),
+  })
+
+/** A bag at the door of a system, and the way into its water. */
+export const useBag = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['arrivals', computed(() => toValue(slug)), computed(() => toValue(typed))],
+    placeholderData: (previous) => previous,
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/arrivals', {
+          params: { path: { system: toValue(slug) }, query: toValue(typed) },
+        }),
+      ),
+  })
+
+/** How the quarantine of a system stands. */
+export const useQuarantine = (slug: MaybeRefOrGetter<string>, wanted: MaybeRefOrGetter<boolean>) =>
+  useQuery({
+    queryKey: ['fish', computed(() => toValue(slug)), 'quarantine'],
+    enabled: computed(() => toValue(wanted)),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/quarantine', { params: { path: { system: toValue(slug) } } }),
+      ),
+  })
+
+/** The year of a system: its water, feed and jobs by month and season. */
+export const useYear = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['service', computed(() => toValue(slug)), 'year'],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/service/year', { params: { path: { system: toValue(slug) } } }),
+      ),
+  })
+
+/** Where the site lies, and what power costs there. */
+export const usePlace = () =>
+  useQuery({ queryKey: ['place'], queryFn: () => answer(() => api.GET('/api/site')) })
+
+/** Ways to clear green water, and what a lamp that was lit did. */
+export const useClearWater = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['service', computed(() => toValue(slug)), 'clear'],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/service/clear', { params: { path: { system: toValue(slug) } } }),
+      ),
+  })
+
 /** One run of it, asked again now and then: somebody else may go on with it. */
 export const useServiceRun = (slug: MaybeRefOrGetter<string>, id: MaybeRefOrGetter<string>) =>
   useQuery({

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Bench } from '@/api/types'
-import ChoiceField from './ChoiceField.vue'
-import FormField from './FormField.vue'
+import PickField from './PickField.vue'
 import TypedField from './TypedField.vue'
 import { symbolOf } from '@/units/chosen'
 import { shownText } from '@/units/entry'
@@ -37,18 +36,14 @@ const homeless = computed(() =>
 <template>
   <div v-if="asks.length" class="fields">
     <template v-for="field in asks" :key="field.key">
-      <FormField
+      <PickField
         v-if="field.choices.length"
-        v-slot="{ id, status }"
         :label="field.label"
         :error="bench.errors[field.key]"
-        ><ChoiceField
-          :id="id"
-          :model-value="typed[field.key] || field.value || ''"
-          :status="status"
-          :choices="field.value ? field.choices : [{ value: '', label: 'choose' }, ...field.choices]"
-          @update:model-value="type(field.key, $event)"
-      /></FormField>
+        :model-value="typed[field.key] || field.value || ''"
+        :choices="field.value ? field.choices : [{ value: '', label: 'choose' }, ...field.choices]"
+        @update:model-value="type(field.key, $event)"
+      />
       <TypedField
         v-else
         :model-value="typed[field.key] ?? ''"
@@ -63,19 +58,15 @@ const homeless = computed(() =>
     <summary>{{ withThese }}</summary>
     <div class="fields">
       <template v-for="field in known" :key="field.key">
-        <FormField
+        <PickField
           v-if="field.choices.length"
-          v-slot="{ id, status }"
           :label="field.label"
           :hint="field.from"
           :error="bench.errors[field.key]"
-          ><ChoiceField
-            :id="id"
-            :model-value="typed[field.key] || field.value"
-            :status="status"
-            :choices="field.choices"
-            @update:model-value="type(field.key, $event)"
-        /></FormField>
+          :model-value="typed[field.key] || field.value"
+          :choices="field.choices"
+          @update:model-value="type(field.key, $event)"
+        />
         <TypedField
           v-else
           :model-value="typed[field.key] ?? ''"

@@ -5,8 +5,7 @@ import { answer, api } from '@/api/client'
 import { queryClient, useSession } from '@/api/queries'
 import type { Session } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from './ChoiceField.vue'
-import FormField from './FormField.vue'
+import PickField from './PickField.vue'
 
 defineProps<{ press: string }>()
 const emit = defineEmits<{ chosen: [] }>()
@@ -37,19 +36,15 @@ const keep = useSend(
 <template>
   <form novalidate @submit.prevent="keep.send(undefined)">
     <div class="fields">
-      <FormField
+      <PickField
         v-for="row in session.data.value?.person?.units.choices ?? []"
         :key="row.what"
-        v-slot="{ id, status }"
         :label="row.name"
         :error="keep.errors.value[row.what]"
-        ><ChoiceField
-          :id="id"
-          :model-value="form[row.what] ?? ''"
-          :status="status"
-          :choices="row.of.map((one) => ({ value: one.id, label: one.name }))"
-          @update:model-value="form[row.what] = $event ?? ''"
-      /></FormField>
+        :model-value="form[row.what] ?? ''"
+        :choices="row.of.map((one) => ({ value: one.id, label: one.name }))"
+        @update:model-value="form[row.what] = $event ?? ''"
+      />
     </div>
     <NButton type="primary" attr-type="submit" :loading="keep.pending.value">{{ press }}</NButton>
     <p v-if="keep.trouble.value" class="fault" role="alert">{{ keep.trouble.value }}</p>

@@ -41,6 +41,7 @@ export const GROUPS: readonly Group[] = [
     label: 'Fish',
     pages: [
       { name: 'fish', label: 'Fish and feed', key: 'f' },
+      { name: 'arrivals', label: 'Arrivals', key: 'o' },
       { name: 'dose', label: 'Dose', key: 'd' },
       { name: 'course', label: 'Course', key: 'k' },
     ],
@@ -57,7 +58,12 @@ export const GROUPS: readonly Group[] = [
 ]
 
 /** Pages that are opened from a page and stand under it, without a letter of their own. */
-export const UNDER: Readonly<Record<string, string>> = { 'service-run': 'service' }
+export const UNDER: Readonly<Record<string, string>> = {
+  'service-run': 'service',
+  'service-whole': 'service',
+  'clear-water': 'service',
+  year: 'service',
+}
 
 /** The page of the list that a route shows or stands under. */
 export const pageOf = (name: unknown): string => UNDER[String(name)] ?? String(name)

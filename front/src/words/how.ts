@@ -76,6 +76,30 @@ export const HOW: Record<string, How> = {
       'somebody has seen the flow and what was switched off is on.',
     topics: ['service_how'],
   },
+  'service-whole': {
+    says:
+      'How long fish may stay in a tub follows from their weight and the warmth, pH and ammonia of the water, unfed ' +
+      'and with air. What standing costs the filter is by hours, wet and open.',
+    topics: ['clean_out'],
+  },
+  'clear-water': {
+    says:
+      'A bloom is taken to use nitrate, and oxygen by night, as plants over the whole surface would. The lamp goes ' +
+      'by watts for each cubic metre; sight counts only at the same spot.',
+    topics: [],
+  },
+  year: {
+    says:
+      'A month that was read three times last year stands as measured. Else a pond in the open is assumed by the ' +
+      'latitude of the place, to about 7 °C: a stand-in, no forecast.',
+    topics: ['winter', 'spring_salt'],
+  },
+  arrivals: {
+    says:
+      'An opened bag loses its carbon dioxide: pH rises, and ammonia turns un-ionised. A drip goes no faster than ' +
+      '2 °C, 0.3 pH and 1 g/L of salt an hour; what is days apart is matched first.',
+    topics: [],
+  },
   fish: {
     says:
       'Weight follows from length and condition, or is measured. The ration by size and temperature is custom, ' +

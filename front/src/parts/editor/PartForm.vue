@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { NButton } from 'naive-ui'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import type { EditedPart } from './usePart'
 
@@ -55,21 +54,14 @@ const theirsAt = (field: PartField) => {
       <summary v-if="group.more">More about it</summary>
       <div class="fields">
         <template v-for="field in group.fields" :key="field.key">
-          <FormField
+          <PickField
             v-if="field.choices"
-            v-slot="{ id, status, described }"
             :label="field.label"
             :hint="theirsAt(field) ?? field.hint"
             :error="errors[field.key]"
-          >
-            <ChoiceField
-              :id="id"
-              v-model="form[field.key]"
-              :status="status"
-              :aria-describedby="described"
-              :choices="field.choices"
-            />
-          </FormField>
+            v-model="form[field.key]"
+            :choices="field.choices"
+          />
           <TypedField
             v-else
             :model-value="form[field.key] ?? ''"

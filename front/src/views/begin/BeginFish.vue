@@ -5,9 +5,8 @@ import { answer, api } from '@/api/client'
 import { useVocabulary } from '@/api/queries'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
-import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System }>()
@@ -58,16 +57,15 @@ const keep = useSend(
         unit="cm"
         :error="keep.errors.value.length_cm"
       />
-      <FormField v-slot="{ id, status }" label="They are" :error="keep.errors.value.came"
-        ><ChoiceField
-          :id="id"
-          v-model="fish.came"
-          :status="status"
-          :choices="[
-            { value: 'here', label: 'here already' },
-            { value: 'today', label: 'new today' },
-          ]"
-      /></FormField>
+      <PickField
+        label="They are"
+        :error="keep.errors.value.came"
+        v-model="fish.came"
+        :choices="[
+          { value: 'here', label: 'here already' },
+          { value: 'today', label: 'new today' },
+        ]"
+      />
     </div>
     <div class="fields">
       <TypedField

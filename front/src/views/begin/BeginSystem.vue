@@ -4,8 +4,7 @@ import { NButton } from 'naive-ui'
 import { computed, reactive, watch } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
 import { queryClient, useVocabulary } from '@/api/queries'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ water: string }>()
@@ -56,53 +55,50 @@ const trouble = computed(() =>
   <form novalidate @submit.prevent="add.mutate()">
     <div class="fields">
       <TypedField v-model="form.name" label="Name of the system" words :error="errors.name" />
-      <FormField v-slot="{ id, status }" label="Purpose" :error="errors.kind"
-        ><ChoiceField
-          :id="id"
-          v-model="form.kind"
-          :status="status"
-          :choices="
-            (vocabulary.data.value?.system_kinds ?? []).map((kind) => ({ value: kind.id, label: kind.name }))
-          "
-      /></FormField>
-      <FormField v-slot="{ id, status }" label="Life stage" :error="errors.life_stage"
-        ><ChoiceField
-          :id="id"
-          v-model="form.life_stage"
-          :status="status"
-          :choices="
-            (vocabulary.data.value?.life_stages ?? []).map((stage) => ({
-              value: stage.id,
-              label: stage.name,
-            }))
-          "
-      /></FormField>
+      <PickField
+        label="Purpose"
+        :error="errors.kind"
+        v-model="form.kind"
+        :choices="
+          (vocabulary.data.value?.system_kinds ?? []).map((kind) => ({ value: kind.id, label: kind.name }))
+        "
+      />
+      <PickField
+        label="Life stage"
+        :error="errors.life_stage"
+        v-model="form.life_stage"
+        :choices="
+          (vocabulary.data.value?.life_stages ?? []).map((stage) => ({
+            value: stage.id,
+            label: stage.name,
+          }))
+        "
+      />
     </div>
     <div class="fields">
-      <FormField v-slot="{ id, status }" class="wide" label="Build" :error="errors.template"
-        ><ChoiceField
-          :id="id"
-          v-model="form.template"
-          :status="status"
-          :choices="
-            (vocabulary.data.value?.templates ?? []).map((template) => ({
-              value: template.id,
-              label: template.name,
-            }))
-          "
-      /></FormField>
-      <FormField v-slot="{ id, status }" label="Filter started" :error="errors.began"
-        ><ChoiceField
-          :id="id"
-          v-model="form.began"
-          :status="status"
-          :choices="[
-            { value: '', label: 'choose' },
-            { value: 'today', label: 'today' },
-            { value: 'since', label: 'on a date' },
-            { value: 'unknown', label: 'not known' },
-          ]"
-      /></FormField>
+      <PickField
+        class="wide"
+        label="Build"
+        :error="errors.template"
+        v-model="form.template"
+        :choices="
+          (vocabulary.data.value?.templates ?? []).map((template) => ({
+            value: template.id,
+            label: template.name,
+          }))
+        "
+      />
+      <PickField
+        label="Filter started"
+        :error="errors.began"
+        v-model="form.began"
+        :choices="[
+          { value: '', label: 'choose' },
+          { value: 'today', label: 'today' },
+          { value: 'since', label: 'on a date' },
+          { value: 'unknown', label: 'not known' },
+        ]"
+      />
       <TypedField
         v-if="form.began === 'since'"
         v-model="form.since"

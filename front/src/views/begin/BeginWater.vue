@@ -4,8 +4,7 @@ import { ulid } from 'ulid'
 import { reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import ReadingFields from '@/parts/ReadingFields.vue'
 import TypedField from '@/parts/TypedField.vue'
 
@@ -50,23 +49,20 @@ const add = useSend(
   </p>
   <form novalidate @submit.prevent="add.send(true)">
     <div class="fields">
-      <FormField v-slot="{ id, status }" label="Source water" :error="add.errors.value.kind"
-        ><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS"
-      /></FormField>
+      <PickField label="Source water" :error="add.errors.value.kind" v-model="form.kind" :choices="KINDS" />
       <TypedField v-model="form.name" label="Name" words :error="add.errors.value.name" />
     </div>
     <div class="fields">
       <ReadingFields v-model="readings" :keys="KEYS" :errors="add.errors.value" />
-      <FormField v-if="readings.chlorine_mg_l" v-slot="{ id, status }" label="Kind of chlorine"
-        ><ChoiceField
-          :id="id"
-          v-model="form.chloramine"
-          :status="status"
-          :choices="[
-            { value: 'no', label: 'free chlorine' },
-            { value: 'yes', label: 'chloramine' },
-          ]"
-      /></FormField>
+      <PickField
+        v-if="readings.chlorine_mg_l"
+        label="Kind of chlorine"
+        v-model="form.chloramine"
+        :choices="[
+          { value: 'no', label: 'free chlorine' },
+          { value: 'yes', label: 'chloramine' },
+        ]"
+      />
     </div>
     <div class="fields">
       <NButton type="primary" attr-type="submit" :loading="add.pending.value">Save the source water</NButton>

@@ -38,6 +38,7 @@ const part = usePart(
     netted: 'no',
     overflow: 'no',
     float_valve: 'no',
+    refill_l_min: '',
     shade: 'none',
     level_mm: '',
     may_fall_mm: '',
@@ -58,6 +59,8 @@ const part = usePart(
       netted: word(vessel.netted),
       overflow: word(vessel.overflow),
       float_valve: word(vessel.float_valve),
+      refill_l_min: vessel.refill_l_min,
+      cost: vessel.cost,
       shade: vessel.shade,
       level_mm: vessel.level_mm || null,
       may_fall_mm: vessel.may_fall_mm,
@@ -134,6 +137,17 @@ const fields = computed<PartField[]>(() => [
     more: true,
     hint: 'lets new water in by itself',
   },
+  ...(form.float_valve === 'yes'
+    ? [
+        {
+          key: 'refill_l_min',
+          label: 'It lets in',
+          unit: 'L/min',
+          more: true,
+          hint: 'open wide, by a bucket and a watch',
+        },
+      ]
+    : []),
   {
     key: 'shade',
     label: 'Shade',
@@ -210,6 +224,7 @@ function save(): void {
     netted: form.netted,
     overflow: form.overflow,
     float_valve: form.float_valve,
+    refill_l_min: form.float_valve === 'yes' ? form.refill_l_min : '',
     shade: form.shade,
     level_mm: form.level_mm,
     may_fall_mm: form.may_fall_mm,

@@ -8,7 +8,13 @@ import type { Calendar } from '@/api/types'
 type Item = Calendar['late'][number]
 const calendar = useCalendar()
 const url = ref<string | null>(null)
-const PAGES = { test: 'test', service: 'service', dose: 'course', expiry: 'shelf' } as const
+const PAGES = {
+  test: 'test',
+  service: 'service',
+  dose: 'course',
+  quarantine: 'fish',
+  expiry: 'shelf',
+} as const
 const page = (item: Item) =>
   item.system === null ? { name: 'shelf' } : { name: PAGES[item.kind], params: { system: item.system } }
 const busy = computed(() => (calendar.data.value?.days ?? []).filter((day) => day.items.length > 0))

@@ -4,8 +4,7 @@ import { reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Filter, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
@@ -31,13 +30,11 @@ const remove = useSend(
       was done: what it cost follows from that. More than a tenth is watched for two weeks.
     </p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="add.send(undefined)">
-      <FormField v-slot="{ id, status }" label="Setback"
-        ><ChoiceField
-          :id="id"
-          v-model="form.kind"
-          :status="status"
-          :choices="filter.deeds.map((deed) => ({ value: deed.id, label: deed.name }))"
-      /></FormField>
+      <PickField
+        label="Setback"
+        v-model="form.kind"
+        :choices="filter.deeds.map((deed) => ({ value: deed.id, label: deed.name }))"
+      />
       <TypedField
         v-if="filter.deeds.find((deed) => deed.id === form.kind)?.by_hours"
         v-model="form.hours"

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { FieldErrors, System } from '@/api/types'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System; errors: FieldErrors }>()
@@ -23,24 +22,20 @@ const text = (key: string) => ({
   <div class="fields">
     <TypedField v-bind="text('fish_more')" label="More fish" hint="a negative number for fish sold" />
     <TypedField v-bind="text('fish_length_cm')" label="Length" unit="cm" placeholder="50" />
-    <FormField v-slot="{ id, status, described }" label="This stage off" :error="errors.stage_off"
-      ><ChoiceField
-        :id="id"
-        :model-value="typed.stage_off ?? ''"
-        :status="status"
-        :aria-describedby="described"
-        :choices="stages"
-        @update:model-value="typed.stage_off = $event ?? ''"
-    /></FormField>
-    <FormField v-slot="{ id, status, described }" label="More medium in" :error="errors.media_stage"
-      ><ChoiceField
-        :id="id"
-        :model-value="typed.media_stage ?? ''"
-        :status="status"
-        :aria-describedby="described"
-        :choices="stages"
-        @update:model-value="typed.media_stage = $event ?? ''"
-    /></FormField>
+    <PickField
+      label="This stage off"
+      :error="errors.stage_off"
+      :model-value="typed.stage_off ?? ''"
+      :choices="stages"
+      @update:model-value="typed.stage_off = $event ?? ''"
+    />
+    <PickField
+      label="More medium in"
+      :error="errors.media_stage"
+      :model-value="typed.media_stage ?? ''"
+      :choices="stages"
+      @update:model-value="typed.media_stage = $event ?? ''"
+    />
     <TypedField v-if="typed.media_stage" v-bind="text('media_more_l')" label="Medium added" unit="L" />
     <TypedField v-bind="text('lost_pct')" label="Loss by a wash" unit="% of bacteria" />
     <TypedField v-bind="text('flow_pct')" label="Flow" unit="% of now" placeholder="100" />

@@ -4,9 +4,8 @@ import { reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { CoursePage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import DoneAnyway from '@/parts/DoneAnyway.vue'
-import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { figures } from '@/units/number'
 
@@ -97,9 +96,7 @@ const number = (value: number) => figures(value, 2)
       </li>
     </ul>
     <form v-if="writes" class="fields" novalidate @submit.prevent="put.send({})">
-      <FormField v-slot="{ id, status }" label="Charge" :error="put.errors.value.kind"
-        ><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS"
-      /></FormField>
+      <PickField label="Charge" :error="put.errors.value.kind" v-model="form.kind" :choices="KINDS" />
       <TypedField v-model="form.mass_g" label="Amount" unit="g" :error="put.errors.value.mass_g" />
       <TypedField
         v-if="form.kind !== 'carbon'"

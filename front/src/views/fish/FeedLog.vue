@@ -5,8 +5,7 @@ import { reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { FishPage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { quantity } from '@/units/chosen'
 
@@ -35,26 +34,22 @@ const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly',
     <p v-if="fish.feeds.length" class="soft small">{{ quantity(fish.week_g, 'g') }} in the last 7 days.</p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="give.send(undefined)">
       <TypedField v-model="form.feed_g" label="Amount fed" unit="g" :error="give.errors.value.feed_g" />
-      <FormField v-slot="{ id: field, status }" label="Did they come up to feed?"
-        ><ChoiceField
-          :id="field"
-          v-model="form.came_up"
-          :status="status"
-          :choices="[
-            { value: '', label: '' },
-            ...Object.entries(CAME).map(([value, label]) => ({ value, label })),
-          ]"
-      /></FormField>
-      <FormField v-slot="{ id: field, status }" label="Feed left over"
-        ><ChoiceField
-          :id="field"
-          v-model="form.left_some"
-          :status="status"
-          :choices="[
-            { value: 'no', label: 'no' },
-            { value: 'yes', label: 'yes' },
-          ]"
-      /></FormField>
+      <PickField
+        label="Did they come up to feed?"
+        v-model="form.came_up"
+        :choices="[
+          { value: '', label: '' },
+          ...Object.entries(CAME).map(([value, label]) => ({ value, label })),
+        ]"
+      />
+      <PickField
+        label="Feed left over"
+        v-model="form.left_some"
+        :choices="[
+          { value: 'no', label: 'no' },
+          { value: 'yes', label: 'yes' },
+        ]"
+      />
       <NButton attr-type="submit" :loading="give.pending.value">Book it</NButton>
     </form>
     <p v-if="give.trouble.value ?? undo.trouble.value" class="fault" role="alert">

@@ -4,9 +4,8 @@ import { reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { FishPage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
-import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { quantity } from '@/units/chosen'
 
@@ -23,6 +22,8 @@ const form = reactive({
   moisture_pct: text(plan?.moisture_pct),
   uneaten_pct: text(plan?.uneaten_pct || null),
   carbon_g_d: text(plan?.carbon_g_d ?? null),
+  fertiliser_g_week: text(plan?.fertiliser_g_week || null),
+  fertiliser_n_pct: text(plan?.fertiliser_n_pct),
   meals: text(plan?.meals),
   days_a_week: text(plan?.days_a_week === 7 ? null : plan?.days_a_week),
 })
@@ -48,21 +49,19 @@ const set = useSend(
       >
       <template v-else>No feed plan yet: the load is worked out as if nothing were fed. Enter one.</template>
       <template v-if="fish.ration">
-        By the ration table these fish would get <FigureButton :figure="fish.ration" /> in this
-        water.</template
+        By the ration table these fish would get <FigureButton :figure="fish.ration" /> in this water, as
+        {{ fish.kind }}.</template
       >
     </p>
     <form novalidate @submit.prevent="set.send(undefined)">
-      <FormField v-slot="{ id, status }" label="How much"
-        ><ChoiceField
-          :id="id"
-          v-model="form.by_ration"
-          :status="status"
-          :choices="[
-            { value: 'no', label: 'a weight a day' },
-            { value: 'yes', label: 'by the ration table' },
-          ]"
-      /></FormField>
+      <PickField
+        label="How much"
+        v-model="form.by_ration"
+        :choices="[
+          { value: 'no', label: 'a weight a day' },
+          { value: 'yes', label: 'by the ration table' },
+        ]"
+      />
       <TypedField
         v-if="form.by_ration === 'no'"
         v-model="form.feed_g_d"
@@ -116,6 +115,23 @@ const set = useSend(
         hint="sugar or starch; empty is none"
         :disabled="!writes"
         :error="set.errors.value.carbon_g_d"
+      />
+      <TypedField
+        v-model="form.fertiliser_g_week"
+        label="Plant fertiliser"
+        unit="g/week"
+        hint="into this water; empty is none"
+        :disabled="!writes"
+        :error="set.errors.value.fertiliser_g_week"
+      />
+      <TypedField
+        v-if="form.fertiliser_g_week"
+        v-model="form.fertiliser_n_pct"
+        label="Nitrogen in it"
+        unit="%"
+        hint="the first of its three numbers"
+        :disabled="!writes"
+        :error="set.errors.value.fertiliser_n_pct"
       />
       <TypedField
         v-model="form.meals"

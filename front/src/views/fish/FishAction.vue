@@ -6,8 +6,7 @@ import { answer, api } from '@/api/client'
 import { useMove, useSystems } from '@/api/queries'
 import type { FishPage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System; group: FishPage['groups'][number] }>()
@@ -69,9 +68,7 @@ const keep = useSend(
     :aria-label="`What happened to ${group.name}`"
     @submit.prevent="keep.send(undefined)"
   >
-    <FormField v-slot="{ id: field, status }" label="What happened"
-      ><ChoiceField :id="field" v-model="form.what" :status="status" :choices="whats"
-    /></FormField>
+    <PickField label="What happened" v-model="form.what" :choices="whats" />
     <template v-if="form.what === 'measured'">
       <TypedField
         v-model="form.length_cm"
@@ -95,18 +92,13 @@ const keep = useSend(
     </template>
     <template v-else>
       <TypedField v-model="form.count" label="How many" :error="keep.errors.value.count" />
-      <FormField
+      <PickField
         v-if="form.what === 'moved'"
-        v-slot="{ id: field, status, described }"
         label="To"
         :error="keep.errors.value.to"
-        ><ChoiceField
-          :id="field"
-          v-model="form.to"
-          :status="status"
-          :aria-describedby="described"
-          :choices="places"
-      /></FormField>
+        v-model="form.to"
+        :choices="places"
+      />
       <TypedField v-model="form.reason" label="Why" words :error="keep.errors.value.reason" />
       <TypedField
         v-model="form.on"

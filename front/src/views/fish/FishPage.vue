@@ -7,6 +7,7 @@ import { figures } from '@/units/number'
 import FeedLog from './FeedLog.vue'
 import FeedPlan from './FeedPlan.vue'
 import FishGroups from './FishGroups.vue'
+import QuarantineBlock from './QuarantineBlock.vue'
 import { quantity } from '@/units/chosen'
 
 type FishEvent = FishPage['events'][number]
@@ -49,6 +50,7 @@ const says = (event: FishEvent) =>
         </dd>
       </div>
     </dl>
+    <QuarantineBlock v-if="system.kind === 'quarantine'" :system="system" :writes="writes" />
     <FishGroups :system="system" :fish="fish.data.value" :writes="writes" />
     <FeedPlan
       :key="`${system.slug} ${fish.data.value.plan?.since}`"

@@ -5,7 +5,7 @@ import { computed, reactive } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
 import { queryClient, useVocabulary } from '@/api/queries'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
@@ -39,76 +39,52 @@ const trouble = computed(() =>
           :input-props="{ id, 'aria-describedby': described }"
         />
       </FormField>
-      <FormField v-slot="{ id, status, described }" label="Purpose" :error="errors.kind">
-        <ChoiceField
-          :id="id"
-          v-model="form.kind"
-          :status="status"
-          :aria-describedby="described"
-          :choices="
-            (vocabulary.data.value?.system_kinds ?? []).map((kind) => ({ value: kind.id, label: kind.name }))
-          "
-        />
-      </FormField>
-      <FormField
-        v-slot="{ id, status, described }"
+      <PickField
+        label="Purpose"
+        :error="errors.kind"
+        v-model="form.kind"
+        :choices="
+          (vocabulary.data.value?.system_kinds ?? []).map((kind) => ({ value: kind.id, label: kind.name }))
+        "
+      />
+      <PickField
         label="Life stage"
         :error="errors.life_stage"
         hint="Readings are judged by what these fish can stand."
-      >
-        <ChoiceField
-          :id="id"
-          v-model="form.life_stage"
-          :status="status"
-          :aria-describedby="described"
-          :choices="
-            (vocabulary.data.value?.life_stages ?? []).map((stage) => ({
-              value: stage.id,
-              label: stage.name,
-            }))
-          "
-        />
-      </FormField>
-      <FormField
-        v-slot="{ id, status, described }"
+        v-model="form.life_stage"
+        :choices="
+          (vocabulary.data.value?.life_stages ?? []).map((stage) => ({
+            value: stage.id,
+            label: stage.name,
+          }))
+        "
+      />
+      <PickField
         label="Start from"
         :error="errors.template"
         hint="A common build to adapt, or empty."
-      >
-        <ChoiceField
-          :id="id"
-          v-model="form.template"
-          :status="status"
-          :aria-describedby="described"
-          :choices="[
-            { value: '', label: 'Nothing: I describe it all' },
-            ...(vocabulary.data.value?.templates ?? []).map((template) => ({
-              value: template.id,
-              label: template.name,
-            })),
-          ]"
-        />
-      </FormField>
-      <FormField
+        v-model="form.template"
+        :choices="[
+          { value: '', label: 'Nothing: I describe it all' },
+          ...(vocabulary.data.value?.templates ?? []).map((template) => ({
+            value: template.id,
+            label: template.name,
+          })),
+        ]"
+      />
+      <PickField
         v-if="form.template"
-        v-slot="{ id, status, described }"
         label="Filter"
         :error="errors.began"
         hint="Filter capacity depends on when it started."
-      >
-        <ChoiceField
-          :id="id"
-          v-model="form.began"
-          :status="status"
-          :aria-describedby="described"
-          :choices="[
-            { value: '', label: 'choose' },
-            { value: 'today', label: 'new today' },
-            { value: 'since', label: 'running since' },
-            { value: 'unknown', label: 'of an age nobody knows' },
-          ]"
-        />
-      </FormField>
+        v-model="form.began"
+        :choices="[
+          { value: '', label: 'choose' },
+          { value: 'today', label: 'new today' },
+          { value: 'since', label: 'running since' },
+          { value: 'unknown', label: 'of an age nobody knows' },
+        ]"
+      />
       <TypedField
         v-if="form.template && form.began === 'since'"
         v-model="form.since"

@@ -4,8 +4,7 @@ import { computed, reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Maturing, System, Vocabulary } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
 import { figures } from '@/units/number'
@@ -67,63 +66,51 @@ const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'd
       between nothing and a week. Seed again after each large change of water.
     </p>
     <form v-if="writes" class="fields" novalidate @submit.prevent="add.send(undefined)">
-      <FormField v-slot="{ id, status }" label="Seed" :error="add.errors.value.kind"
-        ><ChoiceField
-          :id="id"
-          v-model="form.kind"
-          :status="status"
-          :choices="start.seed_kinds.map((one) => ({ value: one.id, label: one.name }))"
-      /></FormField>
+      <PickField
+        label="Seed"
+        :error="add.errors.value.kind"
+        v-model="form.kind"
+        :choices="start.seed_kinds.map((one) => ({ value: one.id, label: one.name }))"
+      />
       <template v-if="form.kind === 'own_media'">
-        <FormField v-slot="{ id, status }" label="From" :error="add.errors.value.from"
-          ><ChoiceField
-            :id="id"
-            v-model="form.from"
-            :status="status"
-            :choices="[
-              { value: '', label: 'choose' },
-              ...start.donors.map((one) => ({ value: one.slug, label: one.name })),
-            ]"
-        /></FormField>
-        <FormField
+        <PickField
+          label="From"
+          :error="add.errors.value.from"
+          v-model="form.from"
+          :choices="[
+            { value: '', label: 'choose' },
+            ...start.donors.map((one) => ({ value: one.slug, label: one.name })),
+          ]"
+        />
+        <PickField
           v-if="donor"
-          v-slot="{ id, status }"
           label="Stage of the donor"
           :error="add.errors.value.from_stage"
-          ><ChoiceField
-            :id="id"
-            v-model="form.from_stage"
-            :status="status"
-            :choices="[
-              { value: '', label: 'the liveliest' },
-              ...donor.stages.map((one) => ({
-                value: one.id,
-                label: `${one.name}, ${number(one.litres)} L`,
-              })),
-            ]"
-        /></FormField>
-        <FormField v-slot="{ id, status }" label="Replaced by"
-          ><ChoiceField
-            :id="id"
-            v-model="form.made_up"
-            :status="status"
-            :choices="[
-              { value: 'yes', label: 'new medium went in' },
-              { value: 'no', label: 'nothing: the donor holds less' },
-            ]"
-        /></FormField>
+          v-model="form.from_stage"
+          :choices="[
+            { value: '', label: 'the liveliest' },
+            ...donor.stages.map((one) => ({
+              value: one.id,
+              label: `${one.name}, ${number(one.litres)} L`,
+            })),
+          ]"
+        />
+        <PickField
+          label="Replaced by"
+          v-model="form.made_up"
+          :choices="[
+            { value: 'yes', label: 'new medium went in' },
+            { value: 'no', label: 'nothing: the donor holds less' },
+          ]"
+        />
       </template>
-      <FormField
+      <PickField
         v-else-if="kind?.media"
-        v-slot="{ id, status }"
         label="Medium"
         :error="add.errors.value.medium"
-        ><ChoiceField
-          :id="id"
-          v-model="form.medium"
-          :status="status"
-          :choices="(words?.media ?? []).map((one) => ({ value: one.id, label: one.name }))"
-      /></FormField>
+        v-model="form.medium"
+        :choices="(words?.media ?? []).map((one) => ({ value: one.id, label: one.name }))"
+      />
       <TypedField
         v-if="kind?.media"
         v-model="form.litres"
@@ -131,22 +118,18 @@ const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'd
         unit="L"
         :error="add.errors.value.litres"
       />
-      <FormField
+      <PickField
         v-if="kind?.media"
-        v-slot="{ id, status }"
         label="Disease or treatment at the donor"
         :error="add.errors.value.donor"
-        ><ChoiceField
-          :id="id"
-          v-model="form.donor"
-          :status="status"
-          :choices="[
-            { value: '', label: 'look first, then choose' },
-            { value: 'clean', label: 'none' },
-            { value: 'sick', label: 'yes' },
-            { value: 'unknown', label: 'not known' },
-          ]"
-      /></FormField>
+        v-model="form.donor"
+        :choices="[
+          { value: '', label: 'look first, then choose' },
+          { value: 'clean', label: 'none' },
+          { value: 'sick', label: 'yes' },
+          { value: 'unknown', label: 'not known' },
+        ]"
+      />
       <TypedField
         v-model="form.happened_on"
         label="On"

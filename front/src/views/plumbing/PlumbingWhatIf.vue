@@ -4,8 +4,7 @@ import { useDebounce } from '@vueuse/core'
 import { computed, reactive } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
 import type { Plumbing } from '@/api/types'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { whole as volume } from '@/units/chosen'
 
@@ -113,14 +112,7 @@ const fresh = computed(() =>
   <section class="part" aria-label="What if">
     <h2>What if</h2>
     <div class="fields">
-      <FormField v-slot="{ id, status, described }" label="This line" :error="errors.line"
-        ><ChoiceField
-          :id="id"
-          v-model="form.line"
-          :status="status"
-          :aria-describedby="described"
-          :choices="lines"
-      /></FormField>
+      <PickField label="This line" :error="errors.line" v-model="form.line" :choices="lines" />
       <template v-if="form.line">
         <TypedField v-model="form.bore_mm" label="Bore" unit="mm" :error="errors.bore_mm" />
         <TypedField
@@ -137,20 +129,16 @@ const fresh = computed(() =>
           hint="says how far to open it"
           :error="errors.share_pct"
         />
-        <FormField v-slot="{ id, status }" label="A second line beside it"
-          ><ChoiceField
-            :id="id"
-            v-model="form.second"
-            :status="status"
-            :choices="[
-              { value: 'no', label: 'no' },
-              { value: 'yes', label: 'yes' },
-            ]"
-        /></FormField>
+        <PickField
+          label="A second line beside it"
+          v-model="form.second"
+          :choices="[
+            { value: 'no', label: 'no' },
+            { value: 'yes', label: 'yes' },
+          ]"
+        />
       </template>
-      <FormField v-if="pumps.length > 1" v-slot="{ id, status }" label="This pump"
-        ><ChoiceField :id="id" v-model="form.pump" :status="status" :choices="pumps"
-      /></FormField>
+      <PickField v-if="pumps.length > 1" label="This pump" v-model="form.pump" :choices="pumps" />
     </div>
     <div aria-live="polite">
       <p v-if="then.data.value?.trouble && asked" class="fault">{{ then.data.value.trouble }}</p>

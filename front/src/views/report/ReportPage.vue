@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useReport, useSystems } from '@/api/queries'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 
 const MONTHS = 24
 const month = (back: number) => {
@@ -34,7 +33,7 @@ const csv = computed(() => {
 })
 const SECTIONS = [
   ['water', 'Water'],
-  ['to_act', 'Days on which a reading was to be acted on, by the limits of now'],
+  ['to_act', 'Incidents: readings that were to be acted on, by the limits of now'],
   ['feed', 'Feed'],
   ['fish', 'Fish'],
   ['doses', 'Doses'],
@@ -50,24 +49,8 @@ const print = () => window.print()
     <div class="page-head">
       <h1>Report</h1>
       <div class="no-print choice">
-        <FormField v-slot="{ id, status, described }" label="Of">
-          <ChoiceField
-            :id="id"
-            v-model="period"
-            :status="status"
-            :aria-describedby="described"
-            :choices="periods"
-          />
-        </FormField>
-        <FormField v-slot="{ id, status, described }" label="System">
-          <ChoiceField
-            :id="id"
-            v-model="named"
-            :status="status"
-            :aria-describedby="described"
-            :choices="whose"
-          />
-        </FormField>
+        <PickField label="Of" v-model="period" :choices="periods" />
+        <PickField label="System" v-model="named" :choices="whose" />
         <button type="button" class="link-button" @click="print">Print it</button>
         <a :href="csv">CSV</a>
       </div>
@@ -90,7 +73,10 @@ const print = () => window.print()
             }}
           </caption>
           <tbody>
-            <tr v-for="row in system.rows.filter((one) => one.section === id)" :key="row.name">
+            <tr
+              v-for="row in system.rows.filter((one) => one.section === id)"
+              :key="`${row.name} ${row.text}`"
+            >
               <th scope="row">{{ row.name }}</th>
               <td>{{ row.text }}</td>
             </tr>

@@ -4,8 +4,7 @@ import { computed, ref, type Ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { FieldErrors, ServiceJob, ServicePage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { whole } from '@/units/chosen'
 import { figures } from '@/units/number'
@@ -78,18 +77,14 @@ const interval = useSend(
       >
     </p>
     <form v-else class="fields" novalidate @submit.prevent="begin">
-      <FormField v-slot="{ id, status, described }" label="When" :error="errors.way ?? errors.job">
-        <ChoiceField :id="id" v-model="way" :status="status" :aria-describedby="described" :choices="WAYS" />
-      </FormField>
-      <FormField v-if="job.washes" v-slot="{ id, status, described }" label="Rinsed in" :error="errors.rinse">
-        <ChoiceField
-          :id="id"
-          v-model="rinse"
-          :status="status"
-          :aria-describedby="described"
-          :choices="RINSES"
-        />
-      </FormField>
+      <PickField label="When" :error="errors.way ?? errors.job" v-model="way" :choices="WAYS" />
+      <PickField
+        v-if="job.washes"
+        label="Rinsed in"
+        :error="errors.rinse"
+        v-model="rinse"
+        :choices="RINSES"
+      />
       <TypedField v-if="way === 'told'" v-model="at" label="Done at" hint="empty is now" :error="errors.at" />
       <NButton type="primary" attr-type="submit" :loading="sending.pending.value">{{
         way === 'told' ? 'Book it' : 'Begin'

@@ -4,8 +4,7 @@ import { computed, reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { ServicePage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System; parts: ServicePage['parts'] }>()
@@ -65,15 +64,7 @@ const remove = useSend(
         :longest="80"
         :error="add.errors.value.name"
       />
-      <FormField v-slot="{ id, status, described }" label="On what" :error="add.errors.value.part">
-        <ChoiceField
-          :id="id"
-          v-model="form.part"
-          :status="status"
-          :aria-describedby="described"
-          :choices="choices"
-        />
-      </FormField>
+      <PickField label="On what" :error="add.errors.value.part" v-model="form.part" :choices="choices" />
       <TypedField v-model="form.every_d" label="Every" unit="days" :error="add.errors.value.every_d" />
       <TypedField
         v-model="form.minutes"

@@ -108,7 +108,7 @@ const begin = useSend(
         >
         <span class="stands">{{ job.open ? 'begun' : STANDS[job.stands] }}</span>
         <span class="soft small">{{
-          [when(job), ...job.why.map((why) => why.text)].filter(Boolean).join('. ')
+          [when(job), ...job.why.map((why) => why.text.replace(/\.$/, ''))].filter(Boolean).join('. ')
         }}</span>
         <button
           v-if="writes"
@@ -147,6 +147,25 @@ const begin = useSend(
         </li>
       </ul>
       <p v-else>Nothing that is known explains it. Measure sight, and look at the floor of the pond.</p>
+    </section>
+
+    <section class="part" aria-label="Large jobs, and the year">
+      <h2>Large jobs, and the year</h2>
+      <ul class="rows">
+        <li v-for="job in service.data.value.big" :key="job.id">
+          <RouterLink :to="{ name: 'service-whole', params: { system: system.slug, job: job.id } }">{{
+            job.name
+          }}</RouterLink><template v-if="job.open">, begun</template>
+        </li>
+        <li>
+          <RouterLink :to="{ name: 'year', params: { system: system.slug } }">The year</RouterLink>
+        </li>
+        <li>
+          <RouterLink :to="{ name: 'clear-water', params: { system: system.slug } }"
+            >Clear the water</RouterLink
+          >
+        </li>
+      </ul>
     </section>
 
     <OwnJobs v-if="writes" :system="system" :parts="service.data.value.parts" />

@@ -97,7 +97,7 @@ const trouble = computed(() => {
     </ol>
     <template v-if="run.data.value.ended">
       <p class="big">Done.</p>
-      <p v-if="run.data.value.after" class="caution">{{ run.data.value.after.text }}</p>
+      <p v-for="one in run.data.value.after" :key="one.code" class="caution">{{ one.text }}</p>
       <p v-if="run.data.value.water_l">{{ whole(run.data.value.water_l, 'L') }} left, booked as a change.</p>
       <p><RouterLink :to="{ name: 'service', params: { system: system.slug } }">To service</RouterLink></p>
     </template>

@@ -5,8 +5,7 @@ import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Shelf } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
 import { quantity } from '@/units/chosen'
@@ -121,24 +120,22 @@ const remove = useSend(
       </li>
     </ul>
     <form v-if="open" class="editor" novalidate @submit.prevent="save.send(undefined)">
-      <FormField v-slot="{ id, status }" label="It is" :error="save.errors.value.kind"
-        ><ChoiceField
-          :id="id"
-          v-model="form.kind"
-          :status="status"
-          :choices="shelf.kinds.map((row) => ({ value: row.id, label: row.name }))"
-      /></FormField>
+      <PickField
+        label="It is"
+        :error="save.errors.value.kind"
+        v-model="form.kind"
+        :choices="shelf.kinds.map((row) => ({ value: row.id, label: row.name }))"
+      />
       <TypedField v-model="form.name" label="Name" words :error="save.errors.value.name" />
-      <FormField v-if="form.kind === 'agent'" v-slot="{ id, status }" label="Unit"
-        ><ChoiceField
-          :id="id"
-          v-model="form.unit"
-          :status="status"
-          :choices="[
-            { value: 'mL', label: 'mL' },
-            { value: 'g', label: 'g' },
-          ]"
-      /></FormField>
+      <PickField
+        v-if="form.kind === 'agent'"
+        label="Unit"
+        v-model="form.unit"
+        :choices="[
+          { value: 'mL', label: 'mL' },
+          { value: 'g', label: 'g' },
+        ]"
+      />
       <TypedField
         v-if="asks('label_ml')"
         v-model="form.label_ml"

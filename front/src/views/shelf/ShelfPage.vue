@@ -6,8 +6,7 @@ import { answer, api } from '@/api/client'
 import { useSession, useShelf, useVocabulary } from '@/api/queries'
 import type { Shelf } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
 import ShelfGoods from './ShelfGoods.vue'
@@ -149,28 +148,19 @@ const remove = useSend(
           >
         </p>
         <TypedField v-model="form.name" label="Name" words :error="save.errors.value.name" />
-        <FormField v-slot="{ id, status }" label="Kind"
-          ><ChoiceField :id="id" v-model="form.kind" :status="status" :choices="KINDS"
-        /></FormField>
-        <FormField v-slot="{ id, status }" label="Tests"
-          ><ChoiceField
-            :id="id"
-            v-model="form.parameter"
-            :status="status"
-            :choices="parameters.map((row) => ({ value: row.id, label: row.name }))"
-        /></FormField>
-        <FormField
+        <PickField label="Kind" v-model="form.kind" :choices="KINDS" />
+        <PickField
+          label="Tests"
+          v-model="form.parameter"
+          :choices="parameters.map((row) => ({ value: row.id, label: row.name }))"
+        />
+        <PickField
           v-if="units.length > 1"
-          v-slot="{ id, status, described }"
           label="Unit of the kit"
           :error="save.errors.value.unit"
-          ><ChoiceField
-            :id="id"
-            v-model="form.unit"
-            :status="status"
-            :aria-describedby="described"
-            :choices="units.map((unit) => ({ value: unit.id, label: unit.symbol }))"
-        /></FormField>
+          v-model="form.unit"
+          :choices="units.map((unit) => ({ value: unit.id, label: unit.symbol }))"
+        />
         <TypedField
           v-model="form.steps"
           label="Colour steps"
@@ -198,16 +188,14 @@ const remove = useSend(
         />
         <TypedField v-model="form.tests_left" label="Tests left" :error="save.errors.value.tests_left" />
         <TypedField v-model="form.expires_on" label="Expires on" day :error="save.errors.value.expires_on" />
-        <FormField v-slot="{ id, status }" label="In use"
-          ><ChoiceField
-            :id="id"
-            v-model="form.in_use"
-            :status="status"
-            :choices="[
-              { value: 'yes', label: 'yes' },
-              { value: 'no', label: 'no' },
-            ]"
-        /></FormField>
+        <PickField
+          label="In use"
+          v-model="form.in_use"
+          :choices="[
+            { value: 'yes', label: 'yes' },
+            { value: 'no', label: 'no' },
+          ]"
+        />
         <div class="whole buttons">
           <NButton type="primary" attr-type="submit" :loading="save.pending.value">Save</NButton
           ><button type="button" class="link-button" @click="open = undefined">Cancel</button

@@ -5,8 +5,7 @@ import { answer, api } from '@/api/client'
 import { useVocabulary } from '@/api/queries'
 import type { Shelf } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
 
@@ -25,16 +24,40 @@ const CAUTIONS: Record<string, string> = {
 }
 
 const adding = ref(false)
-const water = reactive({ name: '', kind: 'tap', unit_name: '', softened: 'no' })
+const EMPTY = { name: '', kind: 'tap', unit_name: '', unit_carbon_l: '', softened: 'no' }
+const water = reactive({ ...EMPTY })
+/** The water that is described anew; empty for a new one. */
+const described = ref('')
 const add = useSend(
   () => '',
   (_, key) =>
-    answer(() => api.PUT('/api/waters/{id}', { params: { path: { id: key } }, body: { ...water } })),
+    answer(() =>
+      api.PUT('/api/waters/{id}', {
+        params: { path: { id: described.value || key } },
+        body: { ...water },
+      }),
+    ),
   () => {
     adding.value = false
-    Object.assign(water, { name: '', kind: 'tap', unit_name: '', softened: 'no' })
+    Object.assign(water, EMPTY)
   },
 )
+function describe(row?: Shelf['waters'][number]): void {
+  described.value = row?.id ?? ''
+  Object.assign(
+    water,
+    row === undefined
+      ? EMPTY
+      : {
+          name: row.name,
+          kind: row.kind,
+          unit_name: row.unit_name ?? '',
+          unit_carbon_l: row.unit_carbon_l === null ? '' : String(row.unit_carbon_l),
+          softened: row.softened ? 'yes' : 'no',
+        },
+  )
+  adding.value = true
+}
 const testing = ref<string>()
 const test = reactive({
   side: 'raw',
@@ -97,6 +120,15 @@ const book = useSend(
           >
             Test it
           </button>
+          <button
+            v-if="writes"
+            type="button"
+            class="link-button small"
+            :aria-label="`Change ${row.name}`"
+            @click="describe(row)"
+          >
+            Change
+          </button>
         </div>
         <p v-if="CAUTIONS[row.kind]" class="whole small">{{ CAUTIONS[row.kind] }}</p>
         <p v-for="done in row.tests.slice(0, 4)" :key="done.id" class="whole small">
@@ -108,16 +140,15 @@ const book = useSend(
           ><template v-if="done.chloramine">, chloramine</template>
         </p>
         <form v-if="testing === row.id" class="editor" novalidate @submit.prevent="book.send(undefined)">
-          <FormField v-if="row.unit_name" v-slot="{ id, status }" label="Taken"
-            ><ChoiceField
-              :id="id"
-              v-model="test.side"
-              :status="status"
-              :choices="[
-                { value: 'raw', label: 'as it comes' },
-                { value: 'treated', label: `behind ${row.unit_name}` },
-              ]"
-          /></FormField>
+          <PickField
+            v-if="row.unit_name"
+            label="Taken"
+            v-model="test.side"
+            :choices="[
+              { value: 'raw', label: 'as it comes' },
+              { value: 'treated', label: `behind ${row.unit_name}` },
+            ]"
+          />
           <TypedField
             v-for="parameter in parameters"
             :key="parameter.id"
@@ -126,16 +157,14 @@ const book = useSend(
             :unit="parameter.symbol"
             :error="book.errors.value[`readings.${parameter.id}`]"
           />
-          <FormField v-slot="{ id, status }" label="Chlorine is"
-            ><ChoiceField
-              :id="id"
-              v-model="test.chloramine"
-              :status="status"
-              :choices="[
-                { value: 'no', label: 'free chlorine, or none' },
-                { value: 'yes', label: 'chloramine' },
-              ]"
-          /></FormField>
+          <PickField
+            label="Chlorine is"
+            v-model="test.chloramine"
+            :choices="[
+              { value: 'no', label: 'free chlorine, or none' },
+              { value: 'yes', label: 'chloramine' },
+            ]"
+          />
           <TypedField
             v-model="test.tested_on"
             label="On"
@@ -154,13 +183,11 @@ const book = useSend(
     </ul>
     <form v-if="adding" class="editor" novalidate @submit.prevent="add.send(undefined)">
       <TypedField v-model="water.name" label="Name" words :error="add.errors.value.name" />
-      <FormField v-slot="{ id, status }" label="Kind"
-        ><ChoiceField
-          :id="id"
-          v-model="water.kind"
-          :status="status"
-          :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))"
-      /></FormField>
+      <PickField
+        label="Kind"
+        v-model="water.kind"
+        :choices="Object.entries(KINDS).map(([value, label]) => ({ value, label }))"
+      />
       <TypedField
         v-model="water.unit_name"
         label="Your treatment unit"
@@ -168,21 +195,29 @@ const book = useSend(
         hint="carbon, softener; empty: none"
         :error="add.errors.value.unit_name"
       />
-      <FormField v-slot="{ id, status }" label="Softener"
-        ><ChoiceField
-          :id="id"
-          v-model="water.softened"
-          :status="status"
-          :choices="[
-            { value: 'no', label: 'no' },
-            { value: 'yes', label: 'yes: GH out, KH stays' },
-          ]"
-      /></FormField>
+      <TypedField
+        v-if="water.unit_name"
+        v-model="water.unit_carbon_l"
+        label="Carbon in it"
+        unit="L"
+        hint="empty: no carbon"
+        :error="add.errors.value.unit_carbon_l"
+      />
+      <PickField
+        label="Softener"
+        v-model="water.softened"
+        :choices="[
+          { value: 'no', label: 'no' },
+          { value: 'yes', label: 'yes: GH out, KH stays' },
+        ]"
+      />
       <div class="whole">
-        <NButton type="primary" attr-type="submit" :loading="add.pending.value">Add it</NButton>
+        <NButton type="primary" attr-type="submit" :loading="add.pending.value">{{
+          described ? 'Keep it' : 'Add it'
+        }}</NButton>
       </div>
     </form>
-    <button v-else-if="writes" type="button" class="link-button" @click="adding = true">
+    <button v-else-if="writes" type="button" class="link-button" @click="describe()">
       Add a source water
     </button>
   </section>
@@ -195,7 +230,7 @@ const book = useSend(
   align-items: baseline;
 }
 
-.line .link-button {
+.line .link-button:first-of-type {
   margin-left: auto;
 }
 </style>

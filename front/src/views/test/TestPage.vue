@@ -10,7 +10,7 @@ import { refreshSystem, useShelf, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
 import TodayHere from '@/parts/answer/TodayHere.vue'
 import { useToday } from '@/parts/answer/useToday'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import FormField from '@/parts/FormField.vue'
 import ReadingStrip from '@/parts/ReadingStrip.vue'
 import { lastBooked } from '@/state/booked'
@@ -239,16 +239,15 @@ function submit(): void {
           :input-props="{ id, type: 'datetime-local', 'aria-describedby': described }"
         />
       </FormField>
-      <FormField v-if="system.build.vessels.length > 1" v-slot="{ id, status }" label="Bay"
-        ><ChoiceField
-          :id="id"
-          v-model="draft.bay"
-          :status="status"
-          :choices="[
-            { value: '', label: 'no particular bay' },
-            ...system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
-          ]"
-      /></FormField>
+      <PickField
+        v-if="system.build.vessels.length > 1"
+        label="Bay"
+        v-model="draft.bay"
+        :choices="[
+          { value: '', label: 'no particular bay' },
+          ...system.build.vessels.map((v) => ({ value: v.id, label: v.name })),
+        ]"
+      />
       <FormField
         v-if="filled.clarity_cm"
         v-slot="{ id, status, described }"

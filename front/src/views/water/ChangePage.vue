@@ -4,12 +4,11 @@ import { computed, reactive } from 'vue'
 import { answer, api } from '@/api/client'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import TodayHere from '@/parts/answer/TodayHere.vue'
 import { type Step, useToday } from '@/parts/answer/useToday'
 import FigureButton from '@/parts/FigureButton.vue'
 import DoneAnyway from '@/parts/DoneAnyway.vue'
-import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import ChangesBooked from './ChangesBooked.vue'
 import GoalPlan from './GoalPlan.vue'
@@ -106,26 +105,22 @@ const BOUNDS: Record<string, string> = {
       </h2>
       <form novalidate @submit.prevent="book.send({})">
         <div class="fields">
-          <FormField
+          <PickField
             v-if="page.waters.length"
-            v-slot="{ id, status }"
             label="Source water"
             :error="fault('water')"
-            ><ChoiceField
-              :id="id"
-              v-model="chosen"
-              :status="status"
-              :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))"
-          /></FormField>
-          <FormField v-if="page.bodies.length > 1" v-slot="{ id, status }" label="Into" :error="fault('body')"
-            ><ChoiceField
-              :id="id"
-              v-model="form.body"
-              :status="status"
-              :choices="
-                page.bodies.map((row) => ({ value: row.id, label: `${row.name}, ${whole(row.litres)} L` }))
-              "
-          /></FormField>
+            v-model="chosen"
+            :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))"
+          />
+          <PickField
+            v-if="page.bodies.length > 1"
+            label="Into"
+            :error="fault('body')"
+            v-model="form.body"
+            :choices="
+              page.bodies.map((row) => ({ value: row.id, label: `${row.name}, ${whole(row.litres)} L` }))
+            "
+          />
           <TypedField v-model="form.fill_l_min" label="Fill rate" unit="L/min" :error="fault('fill_l_min')" />
           <dl>
             <dt class="small soft">Volume</dt>
@@ -207,27 +202,23 @@ const BOUNDS: Record<string, string> = {
           </p>
         </template>
         <div v-if="writes" class="fields">
-          <FormField v-slot="{ id, status }" label="Kind of change"
-            ><ChoiceField
-              :id="id"
-              v-model="booking.kind"
-              :status="status"
-              :choices="[
-                { value: 'batch', label: 'water change' },
-                { value: 'topup', label: 'top-up of evaporation' },
-              ]"
-          /></FormField>
+          <PickField
+            label="Kind of change"
+            v-model="booking.kind"
+            :choices="[
+              { value: 'batch', label: 'water change' },
+              { value: 'topup', label: 'top-up of evaporation' },
+            ]"
+          />
           <template v-if="batch">
-            <FormField v-slot="{ id, status }" label="Pump during the change"
-              ><ChoiceField
-                :id="id"
-                v-model="booking.pump_off"
-                :status="status"
-                :choices="[
-                  { value: 'no', label: 'running' },
-                  { value: 'yes', label: 'off' },
-                ]"
-            /></FormField>
+            <PickField
+              label="Pump during the change"
+              v-model="booking.pump_off"
+              :choices="[
+                { value: 'no', label: 'running' },
+                { value: 'yes', label: 'off' },
+              ]"
+            />
             <TypedField
               v-if="booking.pump_off === 'yes'"
               v-model="booking.planned_min"
@@ -285,7 +276,7 @@ const BOUNDS: Record<string, string> = {
     <details v-if="page.first_fill.length" class="part">
       <summary>First fill of a new system, step by step</summary>
       <ol class="sequence">
-        <li v-for="step in page.first_fill" :key="step">{{ step }}</li>
+        <li v-for="step in page.first_fill" :key="step.code">{{ step.text }}</li>
       </ol>
     </details>
   </template>

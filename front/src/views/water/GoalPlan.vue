@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WaterPage } from '@/api/types'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
-import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { whole } from './useWaterForm'
 import { whole as volume } from '@/units/chosen'
@@ -34,13 +33,11 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
   <section class="part" aria-label="Plan a change">
     <h2>Plan a change</h2>
     <form class="fields" novalidate @submit.prevent>
-      <FormField v-slot="{ id, status }" label="Parameter"
-        ><ChoiceField
-          :id="id"
-          v-model="form.goal"
-          :status="status"
-          :choices="page.goals.map((row) => ({ value: row.id, label: row.name }))"
-      /></FormField>
+      <PickField
+        label="Parameter"
+        v-model="form.goal"
+        :choices="page.goals.map((row) => ({ value: row.id, label: row.name }))"
+      />
       <TypedField v-model="form.target" label="Target" :unit="goal?.unit" :error="errors.target" />
       <TypedField
         v-model="form.max_change_pct"
@@ -55,17 +52,15 @@ const perDay = computed(() => (plan.value?.steps ?? []).some((step) => step.of_d
         placeholder="1"
         :error="errors.steps_per_day"
       />
-      <FormField v-slot="{ id, status }" label="Delivery"
-        ><ChoiceField
-          :id="id"
-          v-model="form.delivery"
-          :status="status"
-          :choices="[
-            { value: 'hose', label: 'hose' },
-            { value: 'bucket', label: 'bucket' },
-            { value: 'vat', label: 'a treated, warmed vat' },
-          ]"
-      /></FormField>
+      <PickField
+        label="Delivery"
+        v-model="form.delivery"
+        :choices="[
+          { value: 'hose', label: 'hose' },
+          { value: 'bucket', label: 'bucket' },
+          { value: 'vat', label: 'a treated, warmed vat' },
+        ]"
+      />
       <TypedField
         v-if="form.delivery === 'bucket'"
         v-model="form.bucket_l"

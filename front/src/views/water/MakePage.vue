@@ -4,8 +4,7 @@ import { computed, reactive } from 'vue'
 import { useBlend } from '@/api/queries'
 import type { System } from '@/api/types'
 import BenchForm from '@/parts/BenchForm.vue'
-import ChoiceField from '@/parts/ChoiceField.vue'
-import FormField from '@/parts/FormField.vue'
+import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { whole } from './useWaterForm'
 import { whole as volume } from '@/units/chosen'
@@ -36,19 +35,15 @@ const WAYS = ['water_1', 'water_2', 'water_3'] as const
     <p v-if="blended.isError.value" class="fault" role="alert">{{ blended.error.value?.message }}</p>
     <template v-if="blend">
       <form class="fields" novalidate @submit.prevent>
-        <FormField
+        <PickField
           v-for="(way, i) in WAYS"
           :key="way"
-          v-slot="{ id, status }"
           :label="['Water', 'and', 'and perhaps'][i] ?? ''"
           :error="blend.errors[way]"
-          ><ChoiceField
-            :id="id"
-            :model-value="typed[way] || blend.chosen[i] || ''"
-            :status="status"
-            :choices="[{ value: '', label: 'none' }, ...waters]"
-            @update:model-value="typed[way] = $event ?? ''"
-        /></FormField>
+          :model-value="typed[way] || blend.chosen[i] || ''"
+          :choices="[{ value: '', label: 'none' }, ...waters]"
+          @update:model-value="typed[way] = $event ?? ''"
+        />
         <TypedField
           v-model="typed.target_no3_n_mg_l"
           label="Nitrate wanted"

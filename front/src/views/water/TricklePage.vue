@@ -6,9 +6,8 @@ import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import TodayHere from '@/parts/answer/TodayHere.vue'
 import BenchForm from '@/parts/BenchForm.vue'
-import ChoiceField from '@/parts/ChoiceField.vue'
+import PickField from '@/parts/PickField.vue'
 import FigureButton from '@/parts/FigureButton.vue'
-import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { openSlip } from '@/state/slip'
 import MeterReadings from './MeterReadings.vue'
@@ -121,17 +120,13 @@ const HEAT_HINT =
             :error="fault('jug_l')"
           />
           <TypedField v-model="form.jug_s" label="or time to fill it" unit="s" :error="fault('jug_s')" />
-          <FormField
+          <PickField
             v-if="page.waters.length"
-            v-slot="{ id, status }"
             label="Source water"
             :error="fault('water')"
-            ><ChoiceField
-              :id="id"
-              v-model="chosen"
-              :status="status"
-              :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))"
-          /></FormField>
+            v-model="chosen"
+            :choices="page.waters.map((row) => ({ value: row.id, label: row.name }))"
+          />
         </div>
         <details>
           <summary>By two readings of the meter</summary>

@@ -5,6 +5,7 @@ import { answer, api } from '@/api/client'
 import { useSession } from '@/api/queries'
 import { useSend } from '@/api/useSend'
 import FormField from '@/parts/FormField.vue'
+import PlaceForm from '@/parts/PlaceForm.vue'
 import UnitsForm from '@/parts/UnitsForm.vue'
 
 const session = useSession()
@@ -43,6 +44,11 @@ const set = useSend(
       </p>
       <UnitsForm press="Read in these units" @chosen="units = true" />
       <p v-if="units" role="status">Numbers are in these units now.</p>
+    </section>
+    <section v-if="session.data.value.person.writes" class="part" aria-label="Place">
+      <h2>{{ session.data.value.person.site.name }}</h2>
+      <p class="soft small">For everybody who works here.</p>
+      <PlaceForm />
     </section>
     <section class="part" aria-label="Password">
       <h2>Password</h2>

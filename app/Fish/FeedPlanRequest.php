@@ -5,22 +5,21 @@ declare(strict_types=1);
 namespace App\Fish;
 
 use App\Forms\TypedInputs;
-use App\Models\Feed;
+use App\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 
-/** Forms about feed: the plan, and one feed as it was given. */
-final readonly class FeedInputs
+/** What is fed from today on: a weight a day, or by the ration table. */
+final class FeedPlanRequest extends FormRequest
 {
     /**
-     * @param  array<array-key, mixed>  $typed
      * @return array<string, mixed> columns of a feed figure
      *
      * @throws BadInput
      */
-    public function plan(array $typed): array
+    public function columns(): array
     {
-        $ration = filter_var($typed['by_ration'] ?? null, FILTER_VALIDATE_BOOL);
+        $ration = $this->boolean('by_ration');
         $values = (new TypedInputs([
             $ration
                 ? Input::number('feed_g_d', 'Feed', 'g/d', 0, 500000)->optional()
@@ -31,9 +30,14 @@ final readonly class FeedInputs
             Input::number('moisture_pct', 'Moisture', '%', 0, 90)->optional(),
             Input::number('uneaten_pct', 'Left uneaten', '%', 0, 100)->optional(),
             Input::number('carbon_g_d', 'Carbon fed to microbes', 'g/d', 0, 100000)->optional(),
+            Input::number('fertiliser_g_week', 'Plant fertiliser', 'g/week', 0, 100000)->optional(),
+            Input::number('fertiliser_n_pct', 'Nitrogen in it', '%', 0, 50)->optional(),
             Input::number('meals', 'Meals a day', null, 1, 48)->optional(),
             Input::number('days_a_week', 'Days a week', null, 0, 7)->optional(),
-        ]))->read($typed);
+        ]))->read($this->all());
+        if (($values['fertiliser_g_week'] ?? 0) > 0 && !isset($values['fertiliser_n_pct'])) {
+            throw BadInput::at('fertiliser_n_pct', 'How much of it is nitrogen? The first of its three numbers.');
+        }
         foreach (['meals', 'days_a_week'] as $key) {
             if (isset($values[$key]) && is_numeric($values[$key]) && fmod((float) $values[$key], 1.0) > 0) {
                 throw BadInput::at($key, 'A whole number.');
@@ -47,30 +51,12 @@ final readonly class FeedInputs
             'moisture_pct' => null,
             'uneaten_pct' => 0.0,
             'carbon_g_d' => null,
+            'fertiliser_g_week' => 0.0,
+            'fertiliser_n_pct' => null,
             'meals' => null,
             'days_a_week' => 7,
             ...$values,
             'by_ration' => $ration,
-        ];
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $typed
-     * @return array{feed_g: float, came_up: ?string, left_some: bool}
-     *
-     * @throws BadInput
-     */
-    public function given(array $typed): array
-    {
-        $values = (new TypedInputs([
-            Input::number('feed_g', 'Feed', 'g', 0, 500000),
-            Input::choice('came_up', 'Came up', Feed::CAME_UP)->optional(),
-        ]))->read($typed);
-
-        return [
-            'feed_g' => is_numeric($values['feed_g']) ? (float) $values['feed_g'] : 0.0,
-            'came_up' => is_string($values['came_up'] ?? null) ? $values['came_up'] : null,
-            'left_some' => filter_var($typed['left_some'] ?? null, FILTER_VALIDATE_BOOL),
         ];
     }
 }

@@ -1,0 +1,46 @@
+import { accessible, expect, go, test } from './yard'
+
+test('a pond is drained on paper first: the tub, the steps, the ways to clear it, its year', async ({
+  yard: page,
+}) => {
+  await page.goto('/yard-pond')
+  await go(page, 'Filter', 'Service')
+  const large = page.getByRole('region', { name: 'Large jobs, and the year' })
+  await large.getByRole('link', { name: 'Drain and clean it' }).click()
+  await expect(page.getByText(/kg of fish need at least\s[\d,]+\sL/)).toBeVisible()
+  const steps = page.getByRole('region', { name: 'Steps' })
+  await page.getByLabel('Tub for the fish').fill('900')
+  await expect(steps.getByText(/The tub of 900\sL is too small/)).toBeVisible()
+  await page.getByLabel('Tub for the fish').fill('20000')
+  await expect(steps.getByText(/They may stay .* h before ammonia is too much/)).toBeVisible()
+  await expect(steps.getByText(/New water, 3 of 3/)).toBeVisible()
+  await page.getByLabel('It takes').fill('often')
+  await expect(page.getByText(/not a number|cannot be read|number/i).first()).toBeVisible()
+  await accessible(page)
+
+  await page.goto('/yard-pond/service')
+  await large.getByRole('link', { name: 'Clear the water' }).click()
+  const lamp = page.getByRole('region', { name: 'A week with the lamp' })
+  await expect(lamp).toContainText(/45\scm/)
+  await expect(lamp).toContainText(/80\scm/)
+  await expect(lamp).toContainText(/One sees 35\scm further/)
+  await accessible(page)
+
+  // The year is not known where nobody measured it, until the latitude of the place is.
+  await page.goto('/yard-pond/service')
+  await large.getByRole('link', { name: 'The year' }).click()
+  const months = page.getByRole('region', { name: 'Month by month' })
+  await expect(months.getByText('as measured last year').first()).toBeVisible()
+  await expect(months.getByText('not known').first()).toBeVisible()
+  await accessible(page)
+  await page.goto('/you')
+  const place = page.getByRole('region', { name: 'Place' })
+  await place.getByLabel('Latitude').fill('120')
+  await place.getByRole('button', { name: 'Keep it' }).click()
+  await expect(place.getByRole('alert').first()).toBeVisible()
+  await place.getByLabel('Latitude').fill('52')
+  await place.getByRole('button', { name: 'Keep it' }).click()
+  await expect(place.getByText('Kept.')).toBeVisible()
+  await page.goto('/yard-pond/service/year')
+  await expect(months.getByText('assumed, by latitude').first()).toBeVisible()
+})
