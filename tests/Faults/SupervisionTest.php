@@ -91,20 +91,17 @@ final class SupervisionTest extends FaultCase
 
     public function test_a_port_that_is_held_without_listening_sends_the_database_to_the_next(): void
     {
-        $server = stream_socket_server('tcp://127.0.0.1:0');
-        self::assertNotFalse($server);
-        // An outgoing connection may stand on the very port: asking whether somebody listens there does not show it.
-        $held = null;
-        for ($port = 25330; $held === null && $port < 25400; $port++) {
-            $context = stream_context_create(['socket' => ['bindto' => "127.0.0.1:{$port}"]]);
-            $name = (string) stream_socket_get_name($server, false);
-            $held = @stream_socket_client("tcp://{$name}", context: $context) ?: null;
-        }
-        self::assertNotNull($held);
-        $start = $this->start('one', ['--no-demo']);
+        // Bound and not listening, as an outgoing connection is: asking whether somebody answers does not show it.
+        $port = Started::freePort();
+        $bind = "import socket, time; s = socket.socket(); s.bind(('127.0.0.1', {$port})); print('held', flush=True)";
+        $held = proc_open(['/usr/bin/python3', '-c', "{$bind}; time.sleep(120)"], [1 => ['pipe', 'w']], $pipes);
+        self::assertNotFalse($held);
+        self::assertSame("held\n", fgets($pipes[1]));
+        $start = $this->start('one', ['--no-demo'], ['IRONWORT_DB_PORT' => (string) $port]);
         self::assertSame(200, $start->get('/api/health')[0]);
-        self::assertNotSame($port - 1, parse_url($start->databaseUrl(), PHP_URL_PORT));
-        fclose($held);
+        self::assertNotSame($port, parse_url($start->databaseUrl(), PHP_URL_PORT));
+        proc_terminate($held);
+        proc_close($held);
     }
 
     public function test_what_will_not_stay_up_ends_the_start_with_a_word(): void
