@@ -6,6 +6,7 @@ namespace Tests;
 
 use App\Build\LayBuild;
 use App\Models\AirOutlet;
+use App\Models\Bag;
 use App\Models\BuildChange;
 use App\Models\Charge;
 use App\Models\Course;
@@ -20,6 +21,7 @@ use App\Models\Good;
 use App\Models\Junction;
 use App\Models\Kit;
 use App\Models\Line;
+use App\Models\Look;
 use App\Models\MeterReading;
 use App\Models\Note;
 use App\Models\OwnJob;
@@ -27,6 +29,9 @@ use App\Models\Pump;
 use App\Models\Seed;
 use App\Models\Service;
 use App\Models\Setback;
+use App\Models\Shipment;
+use App\Models\SingleFish;
+use App\Models\SingleMeasure;
 use App\Models\Stage;
 use App\Models\Switching;
 use App\Models\System;
@@ -84,6 +89,11 @@ trait OneOfEach
         'outlets' => AirOutlet::class,
         'services' => Service::class,
         'own-jobs' => OwnJob::class,
+        'looks' => Look::class,
+        'shipments' => Shipment::class,
+        'bags' => Bag::class,
+        'singles' => SingleFish::class,
+        'sizes' => SingleMeasure::class,
         'build-changes' => BuildChange::class,
         'variants' => System::class,
         'volumes' => VolumeMeasure::class,
@@ -294,6 +304,9 @@ trait OneOfEach
                 'low_l' => 1990,
                 'high_l' => 2010,
             ]),
+            $this->look($own),
+            ...$this->shipped($own),
+            ...$this->named($own),
             Note::query()->create([...$own, 'words' => 'Well.', 'seen' => [], 'taken_at' => now()]),
             Kit::query()->create([...$site, 'name' => 'pH', 'kind' => 'drops', 'parameter' => 'ph', 'steps' => []]),
             Good::query()->create([...$site, 'kind' => 'salt', 'name' => 'Salt', 'label' => []]),
@@ -312,5 +325,52 @@ trait OneOfEach
         }
 
         return $byClass;
+    }
+
+    /** @param  array<string, string>  $own */
+    private function look(array $own): Look
+    {
+        $note = Note::query()->create([...$own, 'words' => 'Looked at all.', 'seen' => [], 'taken_at' => now()]);
+
+        return Look::query()->create([...$own, 'id' => $note->id, 'signs' => [], 'marks' => []]);
+    }
+
+    /**
+     * @param  array<string, string>  $own
+     * @return list<Model>
+     */
+    private function shipped(array $own): array
+    {
+        $shipment = Shipment::query()->create([...$own, 'from_whom' => 'Reed Farm', 'arrived_at' => now()]);
+
+        return [
+            $shipment,
+            Bag::query()->create([
+                ...$own,
+                'shipment_id' => $shipment->id,
+                'name' => 'Young koi',
+                'count' => 5,
+                'length_cm' => 20,
+            ]),
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $own
+     * @return list<Model>
+     */
+    private function named(array $own): array
+    {
+        $fish = SingleFish::query()->create([...$own, 'name' => 'Old lady']);
+
+        return [
+            $fish,
+            SingleMeasure::query()->create([
+                'site_id' => $own['site_id'],
+                'single_fish_id' => $fish->id,
+                'measured_on' => now()->toDateString(),
+                'length_cm' => 60,
+            ]),
+        ];
     }
 }

@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace App\Arrivals;
 
-use App\Forms\Figure;
-use App\Forms\Origin;
 use App\Forms\TypedFields;
+use App\Models\Bag;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
+use App\Volumes\VolumeReport;
 use Ironwort\Core\Arrival\BagState;
-use Ironwort\Core\Calc\Caution;
+use Ironwort\Core\Arrival\TubMatch;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
-use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Measure\MolarMass;
 use Ironwort\Core\Measure\Quantity;
 use Ironwort\Core\Measure\Unit;
@@ -27,26 +26,72 @@ use Ironwort\Core\Measure\Unit;
  */
 final readonly class BagReport
 {
-    public function __construct(private Registry $registry, private LimitsInForce $limits) {}
+    public function __construct(
+        private Registry $registry,
+        private LimitsInForce $limits,
+        private VolumeReport $volumes,
+    ) {}
 
-    /**
-     * @param  array<array-key, mixed>  $query  as typed
-     * @return array<string, mixed>
-     */
-    public function of(System $system, LatestWater $water, array $query): array
+    /** @return list<Input> what may be measured of the water of a bag, all of it optional */
+    public static function water(): array
+    {
+        return array_map(static fn(Input $one): Input => $one->optional(), [
+            Input::number('litres', 'Water in the bag', 'L', 0.5, 2000),
+            Input::number('temp_c', 'Temperature', '°C', 0, 40),
+            Input::number('ph', 'pH', null, 5, 9.5),
+            Input::number('tan_mg_l', 'Ammonia', 'mg/L as N', 0, 200),
+            Input::number('kh', 'KH', 'dKH', 0, 50),
+            Input::number('salinity_g_l', 'Salt', 'g/L', 0, 40),
+            Input::number('no3_mg_l', 'Nitrate', 'mg/L as NO₃', 0, 1000),
+        ]);
+    }
+
+    public static function drips(): Input
+    {
+        return Input::number('drip_l_min', 'Drip', 'L/min', 0.001, 1000);
+    }
+
+    /** @return list<Input> */
+    private static function fields(): array
+    {
+        return [
+            ...self::water(),
+            Input::number('kg', 'Fish in it', 'kg', 0.01, 500),
+            Input::number('hours', 'Closed for', 'h', 0, 96),
+        ];
+    }
+
+    /** A bag of the book: its fish are known by their length, and its hours by when it was packed. */
+    public function stored(System $system, LatestWater $water, Bag $bag, ?float $drip = null): BagAnswer
+    {
+        $hours = $bag->hours();
+        $known = [
+            'litres' => $bag->litres,
+            'kg' => max(0.01, $bag->kg()),
+            'hours' => $hours === null ? null : min(96.0, $hours),
+            'temp_c' => $bag->temp_c,
+            'ph' => $bag->ph,
+            'tan_mg_l' => $bag->tan_mg_l,
+            'kh' => $bag->kh_dkh,
+            'salinity_g_l' => $bag->salinity_g_l,
+            'no3_mg_l' => $bag->no3_n_mg_l === null ? null : $bag->no3_n_mg_l * MolarMass::NO3_PER_N,
+            'drip_l_min' => $drip ?? $bag->drip_l_min,
+        ];
+
+        return $this->of($system, $water, array_filter($known, static fn(?float $one): bool => $one !== null));
+    }
+
+    /** @param  array<array-key, mixed>  $query  as typed */
+    public function of(System $system, LatestWater $water, array $query): BagAnswer
     {
         $typed = new TypedFields($query);
-        $read = static fn(Input $field): ?float => $typed->number($field);
-        $litres = $read(Input::number('litres', 'Water in the bag', 'L', 0.5, 2000));
-        $kg = $read(Input::number('kg', 'Fish in it', 'kg', 0.01, 500));
-        $hours = $read(Input::number('hours', 'Closed for', 'h', 0, 96));
-        $temp = $read(Input::number('temp_c', 'Temperature', '°C', 0, 40));
-        $ph = $read(Input::number('ph', 'pH', null, 5, 9.5));
-        $tan = $read(Input::number('tan_mg_l', 'Ammonia', 'mg/L as N', 0, 200));
-        $salt = $read(Input::number('salinity_g_l', 'Salt', 'g/L', 0, 40));
-        $nitrate = $read(Input::number('no3_mg_l', 'Nitrate', 'mg/L as NO₃', 0, 1000));
+        $read = [];
+        foreach (self::fields() as $field) {
+            $read[$field->key] = $typed->number($field);
+        }
+        ['litres' => $litres, 'kg' => $kg, 'hours' => $hours, 'temp_c' => $temp, 'ph' => $ph] = $read;
+        ['tan_mg_l' => $tan, 'salinity_g_l' => $salt, 'no3_mg_l' => $nitrate, 'kh' => $kh] = $read;
         $nitrate = $nitrate === null ? null : $nitrate / MolarMass::NO3_PER_N;
-        $kh = $read(Input::number('kh', 'KH', 'dKH', 0, 50));
         $alkalinity = $kh === null ? null : Unit::CarbonateDegree->toCanonical($kh, Quantity::Alkalinity);
         $reckoned =
             $temp === null || $litres === null || $kg === null || $hours === null
@@ -74,79 +119,46 @@ final readonly class BagReport
                         'nh3_limit_mg_l' => min(1.0, $this->limits->unionisedRefused($system)),
                     ]),
                 );
+        $ours = self::ours($water);
+        $both = array_intersect_key($their, $ours);
+        $input = $litres === null || $both === [] ? [] : $this->asked($both, $ours, $litres, $typed);
         $turns = $bag?->figures['turns'] === true;
-        $drip = $turns || $litres === null ? null : $this->drip($system, $water, $their, $litres, $typed);
+        $drip =
+            $turns || $input === []
+                ? null
+                : $typed->attempt(fn(): Result => $this->registry->run('arrival.acclimatise', $input));
+        $far = array_values(array_filter((array) ($drip->figures['match_first'] ?? []), is_string(...)));
 
-        return [
-            'reckoned' =>
-                $reckoned === null
-                    ? null
-                    : ['tan_mg_l' => $reckoned->tanMgL, 'ph' => $reckoned->ph, 'co2_mg_l' => $reckoned->co2MgL],
-            'bag' => $bag === null ? null : $this->opened($bag),
-            'turns' => $turns,
-            'drip' => $drip,
-            'cautions' => array_map(
-                static fn(Caution $one): array => $one->toArray(),
-                $bag === null ? [] : $bag->cautions,
-            ),
-            'ours' => $this->ours($water),
-            'errors' => (object) $typed->errors,
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function opened(Result $bag): array
-    {
-        return [
-            'co2_mg_l' => $bag->number('co2_mg_l'),
-            'nh3_in_bag_mg_l' => $bag->number('nh3_n_in_bag_mg_l'),
-            'ph_aired' => $bag->number('ph_aired'),
-            'nh3_aired_mg_l' => $bag->number('nh3_n_aired_mg_l'),
-        ];
+        return new BagAnswer(
+            reckoned: $reckoned,
+            bag: $bag,
+            drip: $drip,
+            asked: $input,
+            match: $drip === null ? [] : TubMatch::says($both, $ours, $far, $this->volumes->inUse($system)->value),
+            ours: $ours,
+            errors: $typed->errors,
+        );
     }
 
     /**
      * @param  array<string, float>  $their
-     * @return ?array<string, mixed>
+     * @param  array<string, float>  $ours
+     * @return array<string, mixed> of `arrival.acclimatise`
      */
-    private function drip(System $system, LatestWater $water, array $their, float $litres, TypedFields $typed): ?array
+    private function asked(array $their, array $ours, float $litres, TypedFields $typed): array
     {
-        $ours = array_intersect_key($this->ours($water), $their);
-        $their = array_intersect_key($their, $ours);
-        if ($ours === []) {
-            return null;
-        }
-        $asked = $typed->number(Input::number('drip_l_min', 'Drip', 'L/min', 0.001, 1000));
-        $input = [
-            'from' => $their,
-            'to' => $ours,
-            'tub_l' => $litres,
-            ...$asked === null ? [] : ['drip_l_min' => $asked],
-        ];
-        $found = $typed->attempt(fn(): Result => $this->registry->run('arrival.acclimatise', $input));
-        if ($found === null) {
-            return null;
-        }
-        $figure = static fn(string $label, string $key, string $unit): ?array => is_numeric($found->figures[$key])
-            ? (new Figure($label, $found->number($key), $unit, 'arrival.acclimatise', $key, $input, [
-                new Origin('tub_l', 'Their water', Format::number($litres) . ' L', 'typed', 'as typed'),
-            ]))->toArray()
-            : null;
+        $drip = $typed->number(self::drips());
 
         return [
-            'minutes' => $figure('Drip for', 'minutes', 'min'),
-            'drip_l_min' => $figure('Drip at', 'drip_l_min', 'L/min'),
-            'added_l' => $figure('Water added', 'added_l', 'L'),
-            'limiting' => is_string($found->figures['limiting'])
-                ? Parameter::from($found->figures['limiting'])->name()
-                : null,
-            'match_first' => $found->figures['match_first'] !== [],
-            'cautions' => array_map(static fn(Caution $one): array => $one->toArray(), $found->cautions),
+            'from' => $their,
+            'to' => array_intersect_key($ours, $their),
+            'tub_l' => $litres,
+            ...$drip === null ? [] : ['drip_l_min' => $drip],
         ];
     }
 
     /** @return array<string, float> as last read */
-    private function ours(LatestWater $water): array
+    private static function ours(LatestWater $water): array
     {
         $ours = [];
         foreach ([Parameter::Temperature, Parameter::Ph, Parameter::Salinity, Parameter::Nitrate] as $parameter) {

@@ -6,6 +6,7 @@ namespace App\Arrivals;
 
 use App\Models\FishEvent;
 use App\Models\FishGroup;
+use App\Models\SingleFish;
 use App\Models\System;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -27,11 +28,12 @@ final readonly class FishLeave
         array $leaving,
         User $user,
         ?System $to = null,
+        ?SingleFish $single = null,
     ): void {
         if ($to !== null && $to->id === $group->system_id) {
             throw BadInput::at('to', 'They are there already.');
         }
-        DB::transaction(static function () use ($id, $group, $kind, $leaving, $user, $to): void {
+        DB::transaction(static function () use ($id, $group, $kind, $leaving, $user, $to, $single): void {
             /** @var FishGroup $group */
             $group = FishGroup::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
             if (FishEvent::query()->whereKey($id)->exists()) {
@@ -50,10 +52,18 @@ final readonly class FishLeave
                 'group_name' => $group->name,
                 'mean_weight_g' => Condition::weight($group->length_cm, $group->condition),
                 'user_id' => $user->id,
+                'single_fish_id' => $single?->id,
+                'bag_id' => $group->bag_id,
             ]);
             $group->count -= $leaving['count'];
             $group->save();
             if ($to === null) {
+                $single?->update([
+                    'gone' => $kind === 'lost' ? 'died' : 'sold',
+                    'gone_on' => $leaving['happened_on'],
+                    'gone_why' => $leaving['reason'],
+                ]);
+
                 return;
             }
             $to = $to->hold();
@@ -61,17 +71,19 @@ final readonly class FishLeave
             $there = FishGroup::query()
                 ->where('system_id', $to->id)
                 ->where('name', $group->name)
+                ->where('bag_id', $group->bag_id)
                 ->where('count', '>', 0)
                 ->lockForUpdate()
                 ->first();
             if ($there !== null && abs($there->length_cm - $group->length_cm) < 0.05 * $group->length_cm) {
                 $there->count += $leaving['count'];
                 $there->save();
+                $single?->update(['system_id' => $to->id, 'fish_group_id' => $there->id]);
 
                 return;
             }
             $position = FishGroup::query()->where('system_id', $to->id)->max('position');
-            FishGroup::query()->create([
+            $fresh = FishGroup::query()->create([
                 'site_id' => $group->site_id,
                 'system_id' => $to->id,
                 'name' => $group->name,
@@ -80,8 +92,10 @@ final readonly class FishLeave
                 'condition' => $group->condition,
                 'weight_g' => $group->weight_g,
                 'arrived_on' => $leaving['happened_on'],
+                'bag_id' => $group->bag_id,
                 'position' => (is_numeric($position) ? (int) $position : 0) + 1,
             ]);
+            $single?->update(['system_id' => $to->id, 'fish_group_id' => $fresh->id]);
         });
     }
 }

@@ -4,16 +4,58 @@ declare(strict_types=1);
 
 namespace App\Arrivals;
 
+use App\Book\Picture;
 use App\Fish\FishForm;
 use App\Forms\Day;
 use App\Http\FormRequest;
+use App\Models\FishGroup;
+use App\Models\SingleFish;
 use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
+use Ironwort\Core\Words\Message;
 
 /** Fish that go: sold, lost, or moved to another system of the same site. */
 final class LeaveRequest extends FormRequest
 {
+    /**
+     * The one fish that goes, where it has a name.
+     *
+     * @throws BadInput at `single` for a fish of another group, at `count` where more than it would go
+     */
+    public function single(FishGroup $group): ?SingleFish
+    {
+        $id = $this->string('single')->toString();
+        if ($id === '') {
+            return null;
+        }
+        $fish = SingleFish::query()->where('fish_group_id', $group->id)->whereNull('gone')->find(strtoupper($id));
+        $code = match (true) {
+            $fish === null => ['single', 'fish.single_elsewhere'],
+            $this->string('count')->trim()->toString() !== '1' => ['count', 'fish.single_one'],
+            default => null,
+        };
+        if ($code !== null) {
+            $said = Message::of($code[1]);
+
+            throw BadInput::at($code[0], $said->text, [$said->code]);
+        }
+
+        return $fish;
+    }
+
+    /**
+     * A picture of it, as of a wound it died of.
+     *
+     * @return ?array{type: string, picture: string}
+     *
+     * @throws BadInput at `photo`
+     */
+    public function photo(): ?array
+    {
+        return Picture::sent($this->input('photo'));
+    }
+
     /**
      * How many of a group go, on which day, and why.
      *

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Arrivals;
 
+use App\Book\KeepNote;
 use App\Fish\FishReport;
 use App\Http\Controller;
 use App\Models\FishGroup;
@@ -34,6 +35,7 @@ final class MoveController extends Controller
         string $id,
         FishLeave $leave,
         MoveReport $moves,
+        KeepNote $notes,
     ): JsonResponse {
         $system->load('site');
         $found = FishGroup::query()->where('system_id', $system->id)->findOrFail(strtoupper($group));
@@ -45,7 +47,13 @@ final class MoveController extends Controller
                 throw BadInput::at('reason', $why->text, [$why->code]);
             }
         }
-        $leave->leave(strtoupper($id), $found, $kind, $leaving, $this->person($request), $to);
+        $person = $this->person($request);
+        $photo = $request->photo();
+        $leave->leave(strtoupper($id), $found, $kind, $leaving, $person, $to, $request->single($found));
+        if ($photo !== null) {
+            $words = trim("{$leaving['count']} {$found->name}: {$kind}. " . ($leaving['reason'] ?? ''));
+            $notes->keep($id, $system, $person, $words, [], $photo);
+        }
         $system->refresh();
 
         return new JsonResponse($this->report->of($system->unsetRelations(), LatestWater::of($system)));
@@ -54,7 +62,9 @@ final class MoveController extends Controller
     /** A bag at the door: what opening it does, and the drip into this water. */
     public function bag(Request $request, System $system, BagReport $bags): JsonResponse
     {
-        return new JsonResponse($bags->of($system->unsetRelations(), LatestWater::of($system), $this->typed($request)));
+        return new JsonResponse(
+            $bags->of($system->unsetRelations(), LatestWater::of($system), $this->typed($request))->toArray(),
+        );
     }
 
     public function quarantine(System $system, QuarantineReport $report): JsonResponse

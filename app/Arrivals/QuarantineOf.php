@@ -34,8 +34,7 @@ final readonly class QuarantineOf
 
     public static function protocol(System $system): Quarantine
     {
-        return Quarantine::query()->where('system_id', $system->id)->first() ??
-            new Quarantine(['days' => Quarantine::USUAL_D, 'life_cycle' => 'none']);
+        return Quarantine::query()->where('system_id', $system->id)->first() ?? new Quarantine(Quarantine::USUAL);
     }
 
     /** The day on which the last fish came into this water; null where nobody said when. */
@@ -80,9 +79,10 @@ final readonly class QuarantineOf
             ->where('system_id', $system->id)
             ->whereNull('withdrawn_at')
             ->where('taken_at', '>', Carbon::now()->subDays(Rounds::LOOK_AGAIN_D))
+            ->with('look')
             ->orderByDesc('taken_at')
             ->get()
-            ->filter(static fn(Note $note): bool => $note->seen !== []);
+            ->filter(static fn(Note $note): bool => $note->seen !== [] || $note->look !== null);
         $ammonia = $water->get(Parameter::Ammonia);
         $nitrite = $water->get(Parameter::Nitrite);
         $state = $this->meaning->of($system, $water)->state;

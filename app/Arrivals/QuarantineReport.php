@@ -14,7 +14,12 @@ use Ironwort\Core\Words\Message;
 final readonly class QuarantineReport
 {
     /** @param  array<string, LifeCycle>  $cycles */
-    public function __construct(private QuarantineOf $quarantine, private array $cycles) {}
+    public function __construct(
+        private QuarantineOf $quarantine,
+        private QuarantineHold $hold,
+        private VisitList $visits,
+        private array $cycles,
+    ) {}
 
     /** @return array<string, mixed> */
     public function of(System $system, LatestWater $water): array
@@ -29,6 +34,27 @@ final readonly class QuarantineReport
         return [
             'protocol_days' => $protocol->days,
             'set' => $protocol->exists,
+            'looks_every_d' => $protocol->looks_every_d,
+            'tests_a_day' => $protocol->tests_a_day,
+            'hold_c' => $protocol->hold_c,
+            'c_a_day' => $protocol->c_a_day,
+            'air_c' => $protocol->air_c,
+            'treating' => $protocol->treating,
+            'own_nets' => $protocol->own_nets,
+            'footbath' => $protocol->footbath,
+            'says' => array_map(static fn(Message $one): array => $one->toArray(), [
+                ...$this->hold->says($system, $water, $protocol),
+                Message::of(
+                    match ($protocol->treating) {
+                        'salt' => 'arrival.treat_salt',
+                        'flukes' => 'arrival.treat_flukes',
+                        default => 'arrival.treat_none',
+                    },
+                ),
+                Message::of($protocol->own_nets ? 'arrival.tools_own' : 'arrival.tools_missing'),
+                Message::of($protocol->footbath ? 'arrival.footbath' : 'arrival.footbath_missing'),
+                $this->visits->says($system->site),
+            ]),
             'life_cycle' => $protocol->life_cycle,
             'life_cycles' => array_values(
                 array_map(static fn(LifeCycle $one): array => ['id' => $one->id, 'name' => $one->name], $this->cycles),

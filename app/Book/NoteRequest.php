@@ -54,11 +54,6 @@ final class NoteRequest extends FormRequest
      */
     public function photo(): ?array
     {
-        $sent = $this->input('photo');
-        if (!is_string($sent) || $sent === '') {
-            return null;
-        }
-
-        return ['type' => 'image/jpeg', 'picture' => base64_encode(Picture::read($sent))];
+        return Picture::sent($this->input('photo'));
     }
 }

@@ -28,6 +28,20 @@ final readonly class Picture
     private const KINDS = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
     /**
+     * A picture as a form sends it, as it is kept; null where none was sent.
+     *
+     * @return ?array{type: string, picture: string}
+     *
+     * @throws BadInput at `photo`
+     */
+    public static function sent(mixed $sent): ?array
+    {
+        return !is_string($sent) || $sent === ''
+            ? null
+            : ['type' => 'image/jpeg', 'picture' => base64_encode(self::read($sent))];
+    }
+
+    /**
      * @param  string  $sent  base64, perhaps as a data address
      * @return string the bytes of a JPEG
      *

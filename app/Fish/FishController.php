@@ -10,7 +10,6 @@ use App\Http\Controller;
 use App\Models\Feed;
 use App\Models\FeedFigure;
 use App\Models\FishGroup;
-use App\Models\FishMeasure;
 use App\Models\System;
 use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
@@ -36,35 +35,14 @@ final class FishController extends Controller
         return new JsonResponse(BuildResource::of($system->unsetRelations()));
     }
 
-    /** A new measurement is how they stand from now on, unless a later one is there. */
-    public function measure(MeasureRequest $request, System $system, string $group, string $id): JsonResponse
-    {
-        $found = $this->group($system, $group);
-        $measure = $request->measure($system);
-        FishMeasure::query()->firstOrCreate(
-            ['id' => strtoupper($id)],
-            [
-                ...$measure,
-                'site_id' => $system->site_id,
-                'fish_group_id' => $found->id,
-                'user_id' => $this->person($request)->id,
-            ],
-        );
-        if (
-            !FishMeasure::query()
-                ->where('fish_group_id', $found->id)
-                ->where('measured_on', '>', $measure['measured_on'])
-                ->exists()
-        ) {
-            $size = $request->size($found->condition);
-            $found
-                ->fill([
-                    'length_cm' => $size->lengthCm,
-                    'weight_g' => $size->weightG,
-                    'condition' => $size->condition,
-                ])
-                ->save();
-        }
+    public function measure(
+        MeasureRequest $request,
+        System $system,
+        string $group,
+        string $id,
+        TakeMeasure $take,
+    ): JsonResponse {
+        $take->ofGroup($id, $this->group($system, $group), $request->measure($system), $this->person($request));
 
         return $this->show($system);
     }

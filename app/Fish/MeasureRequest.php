@@ -8,7 +8,6 @@ use App\Forms\Day;
 use App\Http\FormRequest;
 use App\Models\System;
 use Ironwort\Core\Calc\BadInput;
-use Ironwort\Core\Fish\Size;
 
 /** Fish of a group were measured or weighed, on a day. */
 final class MeasureRequest extends FormRequest
@@ -30,12 +29,6 @@ final class MeasureRequest extends FormRequest
             'weight_g' => $form->number('weight_g'),
             'measured_on' => Day::read($this->all(), 'measured_on') ?? FishForm::today($system),
         ];
-    }
-
-    /** @throws BadInput */
-    public function size(float $condition): Size
-    {
-        return $this->form()->size($condition);
     }
 
     /** @throws BadInput */

@@ -32,4 +32,18 @@ final readonly class SteadyWater
 
         return SteadyTemperature::of($today, $week);
     }
+
+    /** Mean of what was read between two instants, °C; null where nobody measured. */
+    public function mean(System $system, Carbon $from, Carbon $to): ?float
+    {
+        $mean = Reading::query()
+            ->join('visits', 'visits.id', '=', 'readings.visit_id')
+            ->whereNull('visits.withdrawn_at')
+            ->where('readings.system_id', $system->id)
+            ->where('readings.parameter', Parameter::Temperature->value)
+            ->whereBetween('readings.taken_at', [$from, $to])
+            ->avg('readings.value');
+
+        return is_numeric($mean) ? (float) $mean : null;
+    }
 }

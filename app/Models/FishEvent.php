@@ -20,6 +20,8 @@ use Illuminate\Support\Carbon;
  * @property float $mean_weight_g
  * @property Carbon $happened_on
  * @property ?string $reason
+ * @property ?string $single_fish_id
+ * @property ?string $bag_id what they once came in
  * @property System $from
  * @property ?System $to
  * @property ?User $user

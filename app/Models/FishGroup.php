@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $vessel_id the bay they swim in
  * @property ?float $weight_g as weighed, when it was
  * @property ?Carbon $arrived_on
+ * @property ?string $bag_id what they came in
  * @property Collection<int, FishMeasure> $measures
  * @property int $position
  */

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property list<string> $seen
  * @property ?Carbon $withdrawn_at
  * @property ?User $user
+ * @property ?Look $look
  */
 final class Note extends Part
 {
@@ -29,6 +30,12 @@ final class Note extends Part
     public function photo(): HasOne
     {
         return $this->hasOne(Photo::class, 'id');
+    }
+
+    /** @return HasOne<Look, $this> what was seen on fish, where they were looked at one by one */
+    public function look(): HasOne
+    {
+        return $this->hasOne(Look::class, 'id');
     }
 
     /** @return BelongsTo<User, $this> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Report;
 
 use App\Http\Controller;
+use App\Http\CsvAnswer;
 use App\Models\System;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -43,31 +44,25 @@ final class ReportController extends Controller
     public function csv(Request $request): Response
     {
         [$period, $systems] = $this->asked($request);
-        $out = fopen('php://memory', 'w+') ?: throw new \LogicException('No memory to write to.');
-        fputcsv($out, ['system', 'section', 'what', 'value', 'unit', 'as read'], escape: '', eol: "\r\n");
+        $table = [];
         foreach ($systems as [$system, $rows]) {
             foreach ($rows as $row) {
-                fputcsv(
-                    $out,
-                    array_map(self::safe(...), [
-                        $system->name,
-                        $row->section,
-                        $row->name,
-                        round($row->value, 6),
-                        $row->unit ?? '',
-                        $row->text,
-                    ]),
-                    escape: '',
-                    eol: "\r\n",
-                );
+                $table[] = [
+                    $system->name,
+                    $row->section,
+                    $row->name,
+                    round($row->value, 6),
+                    $row->unit ?? '',
+                    $row->text,
+                ];
             }
         }
-        rewind($out);
 
-        return new Response((string) stream_get_contents($out), 200, [
-            'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => "attachment; filename=\"report-{$period->name}.csv\"",
-        ]);
+        return CsvAnswer::of(
+            "report-{$period->name}",
+            ['system', 'section', 'what', 'value', 'unit', 'as read'],
+            $table,
+        );
     }
 
     /** @return array{Period, list<array{System, list<ReportRow>}>} */
@@ -99,13 +94,5 @@ final class ReportController extends Controller
                     ->all(),
             ),
         ];
-    }
-
-    /** A cell that a spreadsheet would take for a formula is marked as text. */
-    private static function safe(string|float $cell): string
-    {
-        $text = (string) $cell;
-
-        return is_string($cell) && preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'{$text}" : $text;
     }
 }

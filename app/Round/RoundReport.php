@@ -6,6 +6,7 @@ namespace App\Round;
 
 use App\Capacity\CapacityReport;
 use App\Dosing\CourseReport;
+use App\Looks\LooksDue;
 use App\Maturing\FishIn;
 use App\Models\Age;
 use App\Models\Course;
@@ -53,6 +54,7 @@ final readonly class RoundReport
         private FishIn $fishIn,
         private CapacityReport $capacity,
         private DueJobs $service,
+        private LooksDue $looks,
     ) {}
 
     /** @return array<string, mixed> */
@@ -69,7 +71,9 @@ final readonly class RoundReport
         $readings = self::readings($visits);
         $notes = self::notes($systems);
         $courses = self::courses($systems);
-        $books = ServiceBook::ofAll($systems, array_map(static fn(array $one): ?float => $one['month_ago_c'], $seen));
+        $monthAgo = array_map(static fn(array $one): ?float => $one['month_ago_c'], $seen);
+        $books = ServiceBook::ofAll($systems, $monthAgo);
+        $looks = $this->looks->of($systems, $water, $monthAgo);
         $rows = [];
         foreach ($systems as $system) {
             $rows[] = $this->row(
@@ -83,6 +87,7 @@ final readonly class RoundReport
                 $notes[$system->id],
                 $courses[$system->id],
                 $books[$system->id],
+                $looks[$system->id] ?? null,
             );
         }
         $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
@@ -158,7 +163,7 @@ final readonly class RoundReport
      * @param  Collection<int, Course>  $courses
      * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
      *     due: list<array{name: string,
-     *     stands: string}>, doses: list<string>, fish: list<string>, changed: list<string>}
+     *     stands: string}>, doses: list<string>, look: ?array{code: string, text: string}, fish: list<string>, changed: list<string>}
      */
     private function row(
         System $system,
@@ -171,6 +176,7 @@ final readonly class RoundReport
         Collection $notes,
         Collection $courses,
         ServiceBook $book,
+        ?Message $look,
     ): array {
         $standing = $this->states->of($system, $water, $dosed, $version);
         $state = $standing->state?->value;
@@ -201,6 +207,7 @@ final readonly class RoundReport
             'doses' => $this->doses($courses, $water),
             'water' => $this->fishIn($system, $water),
             'service' => $this->service($system, $water, $book),
+            'look' => $look?->toArray(),
             'fish' => $this->fish($notes),
             'changed' => $this->changed($system, $visits, $readings),
         ];

@@ -7,6 +7,7 @@ namespace App\Round;
 use App\Capacity\CapacityReport;
 use App\Http\Controller;
 use App\Maturing\FishIn;
+use App\Models\Bag;
 use App\Models\Dose;
 use App\Models\Service;
 use App\Models\ShutOff;
@@ -109,6 +110,29 @@ final class TimerController extends Controller
                 'since' => $bath->given_at->toIso8601ZuluString(),
                 'minutes' => $bath->minutes,
                 'planned' => null,
+                'by' => null,
+            ];
+        }
+
+        /** @var Collection<int, Bag> $drips */
+        $drips = Bag::query()
+            ->with('system')
+            ->where('site_id', $site->id)
+            ->whereNotNull('drip_from')
+            ->whereNull('in_at')
+            ->orderBy('drip_from')
+            ->limit(50)
+            ->get();
+        foreach ($drips as $drip) {
+            $timers[] = [
+                'kind' => 'drip',
+                'id' => $drip->id,
+                'system' => $drip->system->slug,
+                'system_name' => $drip->system->name,
+                'says' => $drip->name,
+                'since' => ($drip->drip_from ?? Carbon::now())->toIso8601ZuluString(),
+                'minutes' => null,
+                'planned' => $drip->drip_min,
                 'by' => null,
             ];
         }

@@ -18,6 +18,7 @@ enum Sign: string
     case OffFood = 'off_food';
     case LyingDown = 'lying_down';
     case Ulcers = 'ulcers';
+    case Marks = 'marks';
     case FastGills = 'fast_gills';
     case Jumping = 'jumping';
     case Lethargic = 'lethargic';
@@ -44,6 +45,7 @@ enum Sign: string
             self::OffFood => 'off their food',
             self::LyingDown => 'lying down, lost balance',
             self::Ulcers => 'ulcers, cottony growth',
+            self::Marks => 'spots, patches, raised scales',
             self::FastGills => 'gills go fast',
             self::Jumping => 'jumping',
             self::Lethargic => 'sluggish',
@@ -55,6 +57,34 @@ enum Sign: string
             self::FlowSlowed => 'flow has slowed',
             self::BlocksFast => 'the filter blocks fast',
             self::GreenWater => 'green water',
+        };
+    }
+
+    /** The sign that a word of the book stands for; null for one that Trouble does not ask about. */
+    public static function ofSeen(string $word): ?self
+    {
+        return match ($word) {
+            'gasping at the surface' => self::Gasping,
+            'at the returns' => self::AtReturns,
+            'flashing' => self::Flashing,
+            'clamped fins', 'hanging' => self::ClampedFins,
+            'off their food', 'thin' => self::OffFood,
+            'lying down', 'lost balance' => self::LyingDown,
+            'ulcer', 'cottony growth' => self::Ulcers,
+            'raised scales',
+            'lost scales',
+            'red patch',
+            'torn fin',
+            'white spots',
+            'bulging eye',
+            'swollen belly',
+            'parasite to be seen'
+                => self::Marks,
+            'fast gills' => self::FastGills,
+            'jumping' => self::Jumping,
+            'sluggish' => self::Lethargic,
+            'curled' => self::Curled,
+            default => null,
         };
     }
 
@@ -70,7 +100,7 @@ enum Sign: string
             self::Flashing, self::ClampedFins, self::OffFood, self::LyingDown, self::Ulcers => [Cause::Sickness],
             self::FastGills => [Cause::Oxygen, Cause::Sickness],
             self::Jumping => [Cause::Shock, Cause::Sickness],
-            self::Lethargic, self::Curled => [Cause::Sickness],
+            self::Lethargic, self::Curled, self::Marks => [Cause::Sickness],
             self::DeadFish => [Cause::Death, Cause::Sickness],
             self::CloudyWater => [Cause::Cloudy],
             self::MurkyWater, self::Foam => [Cause::Dirt],

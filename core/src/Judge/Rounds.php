@@ -17,28 +17,50 @@ final readonly class Rounds
     /** What was seen on fish is looked for again for so long, days. */
     public const LOOK_AGAIN_D = 7;
 
-    /** What is often seen, as it is written in the book: whether it is something wrong with fish. */
+    /** Something that is not wrong with fish. */
+    private const WELL = 0;
+
+    /** Wrong with fish, told by how they behave. */
+    private const BEHAVES = 1;
+
+    /** Wrong with fish, and to be seen at a place on the body. */
+    private const PLACED = 2;
+
+    /** What is often seen, as it is written in the book. */
     private const SEEN = [
-        'flashing' => true,
-        'gasping at the surface' => true,
-        'at the returns' => true,
-        'clamped fins' => true,
-        'hanging' => true,
-        'lying down' => true,
-        'off their food' => true,
-        'fed well' => false,
-        'ulcer' => true,
-        'cottony growth' => true,
-        'lost balance' => true,
-        'spawning' => false,
-        'green water' => false,
-        'cloudy water' => false,
-        'clear water' => false,
-        'foam' => false,
-        'smell' => false,
-        'string algae' => false,
-        'brown water' => false,
-        'leaves' => false,
+        'flashing' => self::BEHAVES,
+        'gasping at the surface' => self::BEHAVES,
+        'at the returns' => self::BEHAVES,
+        'clamped fins' => self::BEHAVES,
+        'hanging' => self::BEHAVES,
+        'lying down' => self::BEHAVES,
+        'off their food' => self::BEHAVES,
+        'fed well' => self::WELL,
+        'ulcer' => self::PLACED,
+        'cottony growth' => self::PLACED,
+        'lost balance' => self::BEHAVES,
+        'fast gills' => self::BEHAVES,
+        'jumping' => self::BEHAVES,
+        'sluggish' => self::BEHAVES,
+        'curled' => self::BEHAVES,
+        'thin' => self::BEHAVES,
+        'swollen belly' => self::BEHAVES,
+        'raised scales' => self::PLACED,
+        'lost scales' => self::PLACED,
+        'red patch' => self::PLACED,
+        'torn fin' => self::PLACED,
+        'white spots' => self::PLACED,
+        'bulging eye' => self::PLACED,
+        'parasite to be seen' => self::PLACED,
+        'spawning' => self::WELL,
+        'green water' => self::WELL,
+        'cloudy water' => self::WELL,
+        'clear water' => self::WELL,
+        'foam' => self::WELL,
+        'smell' => self::WELL,
+        'string algae' => self::WELL,
+        'brown water' => self::WELL,
+        'leaves' => self::WELL,
     ];
 
     /** @return list<string> */
@@ -53,6 +75,20 @@ final readonly class Rounds
      */
     public static function ailing(array $seen): array
     {
-        return array_values(array_filter($seen, static fn(string $sign): bool => self::SEEN[$sign] ?? false));
+        return array_values(
+            array_filter($seen, static fn(string $sign): bool => (self::SEEN[$sign] ?? self::WELL) !== self::WELL),
+        );
+    }
+
+    /** @return list<string> all that can be wrong with fish */
+    public static function signs(): array
+    {
+        return self::ailing(self::seen());
+    }
+
+    /** Whether a sign has a place on the body that can be marked. */
+    public static function placed(string $sign): bool
+    {
+        return (self::SEEN[$sign] ?? self::WELL) === self::PLACED;
     }
 }

@@ -22,6 +22,54 @@ final readonly class ArrivalWords
         'match_no3_n_mg_l' =>
             'Nitrate is {from} mg/L as N there and {to} here, more than the {most} that fish stand in a day. Fill ' .
             'the tub with water low in nitrate, RO or tested tap, and bring it to yours over days.',
+        'tub_nitrate' =>
+            'Change {litres} L ({pct} %) of it first, with water that has no nitrate: that brings it to {to} mg/L.',
+        'tub_heat' => 'Warm it to {to} °C first: {kwh} kWh, so {watts} W for a day.',
+        'tub_cool' => 'Bring it down to {to} °C first, with cooler water or with the heater off.',
+        'tub_salt' => 'Dissolve {grams} g of salt in {litres} L first, for the {to} g/L they are used to.',
+        'drip_not_known' => 'Give the litres of the bag and what was measured in it, and test this system first.',
+        'drip_turns' => 'Its ammonia turns when it is opened: it is not dripped. Net the fish across at once.',
+        'drip_match' => 'The waters are too far apart to drip. Match the tub first.',
+        'bag_in' => 'They are in already.',
+        'bag_lived' => 'Something was booked of these fish since. Move or remove them on Fish.',
+        'shipment_in' => 'Fish of it are in already.',
+        'dead_on_arrival' => 'Dead on arrival, from {whom}',
+        'hold_ramp' => 'Bring it from {from} to {to} °C at {rate} °C a day: {days} days.',
+        'hold_there' => 'It stands at the {to} °C you hold.',
+        'hold_heat' => 'Holding {to} °C under air of {air} °C takes {watts} W, {trickle} W of it for the trickle.',
+        'hold_air_assumed' => 'Air of the shed assumed to be {air} °C. Give yours.',
+        'hold_heaters_do' => 'Your heaters give {have} W: they are on {share} % of the time.',
+        'hold_heaters_short' =>
+            'Your heaters give {have} W: they hold {holds} °C at most. Cover the tub, slow the trickle, or add {more} W.',
+        'hold_no_heater' => 'No heater is described here. Add it on Plumbing.',
+        'hold_cut' =>
+            'When the power fails it falls by {fall} °C in the first hour, and by 3 °C in {hours} h. Cover the tub, ' .
+            'stop the trickle, and keep air on a battery.',
+        'hold_cut_slow' =>
+            'When the power fails it falls by {fall} °C in the first hour and never by 3 °C. Keep air on a battery.',
+        'treat_none' => 'Nothing is given without a finding. Scrape first, then dose what was found.',
+        'treat_salt' => 'Salt is given to all that come. Dose works out how much, and what must not be in with it.',
+        'treat_flukes' => 'A course against flukes is given to all that come. Course plans its days.',
+        'tools_own' => 'Nets, bowls and hoses of this water stay here. Its water goes into no other system.',
+        'tools_missing' => 'Give this water nets, bowls and hoses of its own, and share no water with another system.',
+        'footbath' => 'Footbath and clean hands before and after. Change the bath by its label.',
+        'footbath_missing' => 'No footbath: wash hands and boots before and after.',
+        'visit_last' => 'Visit in this order, clean water first: {names}.',
+        'before_carries' => 'The filter takes {takes} g N a day, and with these fish the load is {load}.',
+        'before_short' =>
+            'The filter takes {takes} g N a day, and with these fish the load is {load}. Seed it, feed less, or put ' .
+            'some of them elsewhere.',
+        'before_no_filter' => 'No filter is described here: every gram of ammonia has to be changed out.',
+        'before_dense' => '{density} kg/m³ with them, over the {limit} of the school followed here.',
+        'before_room' => '{density} kg/m³ with them, of {limit} by the school followed here.',
+        'before_feed' =>
+            'No feed on the first day. Then {half} g a day for three days, where they take it, and {whole} g after ' .
+            'that while ammonia and nitrite stay clean.',
+        'before_cold' => 'In water so cold they are not fed.',
+        'before_fish_in' =>
+            'The filter has to grow to them. Ammonia reaches its trigger in about {hours} h: have {litres} L of water ' .
+            'ready for each change, and test twice a day for two weeks.',
+        'before_water' => 'Have {litres} L of water ready, matched to this system: one change of a quarter.',
         'drip_too_fast' => 'Too fast for the first hour: {fastest} L/min at the most.',
         'net_across' => 'The waters are close enough: float for the temperature, then net them across.',
         'drip_then_net' => 'Drip, then net them across. Their old water does not go into the system.',

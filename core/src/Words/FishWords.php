@@ -35,6 +35,26 @@ final readonly class FishWords
         'move_not_tested' => '{name} of {where} was never tested. Test it before fish go there.',
         'growth_from_memory' =>
             'The coefficient is from memory, 0.6 to 1.2 for koi. Two weighings of your own fish tell it better.',
+        'ahead_carries' =>
+            'By {date} these fish weigh {kg} kg more. The load is then {load} g N a day, and the filter can grow to ' .
+            '{takes}.',
+        'ahead_short' =>
+            'By {date} these fish weigh {kg} kg more. The load is then {load} g N a day, and the filter can grow to ' .
+            '{takes}: {short} g short. Add media, feed less, or sell some before then.',
+        'ahead_no_filter' => 'By {date} these fish weigh {kg} kg more. No filter is described here.',
+        'ahead_cold' => 'In water so cold they do not grow.',
+        'ahead_usual' => 'By the usual growth of koi, not your own. Measure them twice, two weeks or more apart.',
+        'ahead_fitted' => 'By what you measured of them, in water as warm as now.',
+        'single_group' => 'There is no such group here.',
+        'single_one' => 'One fish at a time. Give 1.',
+        'single_elsewhere' => 'This fish is not counted in this group.',
+        'look_quarantine' => 'In quarantine every fish is looked at each {days} days. They are due.',
+        'look_incident' =>
+            'Ammonia or nitrite was dangerous {days} days ago, and infection follows. Look at every fish.',
+        'look_spring' => 'The water is warming, and fish mend more slowly than germs grow. Look at every fish.',
+        'look_nothing' => 'Say what you saw, or that nothing was wrong with them.',
+        'look_too_many' => 'There are only {count} of them.',
+        'look_nobody' => 'Say whom you looked at.',
         'size_missing' => 'Give a length or a weight.',
         'size_cannot_be' =>
             'So heavy a fish of this length cannot be: the condition factor would be {factor}, and carp have 1.3 to ' .
