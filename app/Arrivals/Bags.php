@@ -33,7 +33,7 @@ final readonly class Bags
         $bag = Bag::query()->find(strtoupper($id)) ?? new Bag(['id' => strtoupper($id)]);
         $this->refuseIn($bag);
         $bag->fill([
-            ...$columns,
+            ...$request->bag(),
             'site_id' => $system->site_id,
             'system_id' => $system->id,
             'shipment_id' => $shipment->id,
