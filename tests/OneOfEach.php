@@ -73,6 +73,7 @@ trait OneOfEach
         'fish' => FishGroup::class,
         'measures' => FishMeasure::class,
         'moved' => FishEvent::class,
+        'moves' => FishEvent::class,
         'tests' => FilterTest::class,
         'runs' => FilterTest::class,
         'setbacks' => Setback::class,

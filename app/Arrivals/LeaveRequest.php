@@ -78,6 +78,25 @@ final class LeaveRequest extends FormRequest
         ];
     }
 
+    /**
+     * All of them at once, and what becomes of the loops.
+     *
+     * @return array{reason: ?string, happened_on: string, sleep: bool, wake: bool}
+     *
+     * @throws BadInput
+     */
+    public function everybody(System $system): array
+    {
+        $form = new FishForm([Input::text('reason', 'Reason', 200)->optional()], $this->all());
+
+        return [
+            'reason' => $form->text('reason'),
+            'happened_on' => Day::read($this->all(), 'happened_on') ?? FishForm::today($system),
+            'sleep' => $this->boolean('sleep'),
+            'wake' => $this->boolean('wake'),
+        ];
+    }
+
     /** @throws BadInput at `to` where they are moved and it is not said where */
     public function to(System $from): ?System
     {

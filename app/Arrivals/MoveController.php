@@ -59,6 +59,27 @@ final class MoveController extends Controller
         return new JsonResponse($this->report->of($system->unsetRelations(), LatestWater::of($system)));
     }
 
+    /** All fish of a system as one move. */
+    public function moveAll(
+        LeaveRequest $request,
+        System $system,
+        string $id,
+        MoveAll $all,
+        MoveReport $moves,
+    ): JsonResponse {
+        $system->load(['site', 'fish']);
+        $asked = $request->everybody($system);
+        $to = $request->destination($system);
+        $why = $asked['reason'] === null ? $moves->asks($system, $to) : null;
+        if ($why !== null) {
+            throw BadInput::at('reason', $why->text, [$why->code]);
+        }
+        $all->move($id, $system, $to, $asked, $this->person($request));
+        $system->refresh();
+
+        return new JsonResponse($this->report->of($system->unsetRelations(), LatestWater::of($system)));
+    }
+
     /** A bag at the door: what opening it does, and the drip into this water. */
     public function bag(Request $request, System $system, BagReport $bags): JsonResponse
     {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Arrivals;
 
+use App\Models\FishGroup;
 use App\Models\System;
 use App\Readings\LatestWater;
 use App\Readings\WaterMeaning;
 use Ironwort\Core\Exchange\Move;
-use Ironwort\Core\Exchange\Shock;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -25,7 +25,7 @@ final readonly class MoveReport
     public function of(System $from, System $to): array
     {
         [$here, $there] = [LatestWater::of($from), LatestWater::of($to)];
-        $apart = self::apart($here, $there);
+        $apart = WaterApart::between($here, $there);
         $worse = $this->outOfWorse($from, $here, $to, $there);
         $says = [];
         if ($apart !== [] && $worse) {
@@ -71,6 +71,7 @@ final readonly class MoveReport
             ),
             'says' => array_map(static fn(Message $one): array => $one->toArray(), [
                 ...$this->missing($from),
+                ...self::begins($to),
                 ...$says,
             ]),
             'why' => $this->asks($from, $to) !== null,
@@ -89,24 +90,37 @@ final readonly class MoveReport
         }
 
         return $this->holds($from) ??
-            ($to === null || self::apart(LatestWater::of($from), LatestWater::of($to)) === []
+            ($to === null || WaterApart::between(LatestWater::of($from), LatestWater::of($to)) === []
                 ? null
                 : Message::of('fish.move_say_why'));
+    }
+
+    /** @return list<Message> that fish held there begin anew, before it is done */
+    private static function begins(System $to): array
+    {
+        $held = $to->kind === 'quarantine' && $to->fish->contains(static fn(FishGroup $one): bool => $one->count > 0);
+
+        return $held ? [Message::of('arrival.starts_again')] : [];
     }
 
     /** Where its quarantine is not over fish leave it only with a reason. */
     private function holds(System $from): ?Message
     {
-        return $this->missing($from) === [] ? null : Message::of('arrival.gate_say_why');
+        $code = $from->kind === 'hospital' ? 'arrival.back_say_why' : 'arrival.gate_say_why';
+
+        return $this->missing($from) === [] ? null : Message::of($code);
     }
 
     /** @return list<Message> what is missing at the gate of a quarantine, the gravest first */
     private function missing(System $from): array
     {
-        if ($from->kind !== 'quarantine') {
+        if (!in_array($from->kind, ['quarantine', 'hospital'], true)) {
             return [];
         }
         $water = LatestWater::of($from);
+        if ($from->kind === 'hospital') {
+            return $this->quarantine->gate($from, $water, 0.0)->missing();
+        }
         $since = QuarantineOf::since($from);
         $length = $this->quarantine->length(
             $from,
@@ -116,20 +130,6 @@ final readonly class MoveReport
         );
 
         return $this->quarantine->gate($from, $water, $length->number('days_left'))->missing();
-    }
-
-    /** @return list<Move> */
-    private static function apart(LatestWater $here, LatestWater $there): array
-    {
-        $of = static fn(LatestWater $water): array => array_filter(
-            array_map(
-                static fn(string $key): ?float => $water->get(Parameter::from($key))?->value,
-                array_combine(array_keys(Shock::A_DAY), array_keys(Shock::A_DAY)),
-            ),
-            static fn(?float $value): bool => $value !== null,
-        );
-
-        return Move::between($of($here), $of($there));
     }
 
     private function outOfWorse(System $from, LatestWater $here, System $to, LatestWater $there): bool

@@ -43,13 +43,14 @@ final readonly class QuarantineHold
         }
         $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
         $comes = $source?->reading(Parameter::Temperature->value);
+        $flow = Trickle::running($system)->flow_l_h ?? 0.0;
         $found = $this->registry->run('exchange.heat_balance', [
             'volume_l' => $volume,
             'temp_c' => $hold,
             'air_c' => $air,
             'surface_m2' => $this->sums->surface($system),
             'walls_m2' => $this->sums->walls($system),
-            'flow_l_h' => Trickle::running($system)->flow_l_h ?? 0.0,
+            'flow_l_h' => $flow,
             ...$comes === null ? [] : ['source_temp_c' => $comes],
             ...$heaters > 0 ? ['heater_w' => $heaters] : [],
             'to_c' => max(0.0, $hold - self::FALLS_C),
@@ -65,12 +66,21 @@ final readonly class QuarantineHold
                 'days' => Format::number(ceil($days), 3),
             ]);
         }
-        $says[] = Message::of('arrival.hold_heat', [
+        $told = [
             'to' => Format::number($hold, 3),
             'air' => Format::number($air, 3),
             'watts' => Format::about($needed, 2),
-            'trickle' => Format::about(max(0.0, $found->number('trickle_w')), 2),
-        ]);
+        ];
+        $says[] =
+            $flow > 0 && $comes !== null
+                ? Message::of('arrival.hold_heat', [
+                    ...$told,
+                    'trickle' => Format::about(max(0.0, $found->number('trickle_w')), 2),
+                ])
+                : Message::of('arrival.hold_heat_alone', $told);
+        if ($flow > 0 && $comes === null) {
+            $says[] = Message::of('arrival.hold_trickle_unknown');
+        }
         if ($protocol->air_c === null) {
             $says[] = Message::of('arrival.hold_air_assumed', ['air' => Format::number($air)]);
         }

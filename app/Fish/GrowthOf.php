@@ -19,13 +19,19 @@ final readonly class GrowthOf
     /**
      * @param  Collection<int, covariant FishMeasure|SingleMeasure>  $measures  by day, rising
      * @param  float  $tempC  where the water was not measured meanwhile
+     * @param  float  $lengthCm  as they are now
      */
-    public function of(System $system, Collection $measures, float $condition, float $tempC): FittedGrowth
-    {
+    public function of(
+        System $system,
+        Collection $measures,
+        float $condition,
+        float $tempC,
+        float $lengthCm,
+    ): FittedGrowth {
         $first = $measures->first();
         $last = $measures->last();
         if ($first === null || $last === null) {
-            return FittedGrowth::of([], $tempC);
+            return FittedGrowth::of([], $tempC, $lengthCm);
         }
         $rows = [];
         foreach ($measures as $one) {
@@ -36,7 +42,7 @@ final readonly class GrowthOf
         }
         $mean = $this->water->mean($system, $first->measured_on, $last->measured_on->copy()->endOfDay());
 
-        return FittedGrowth::of($rows, $mean ?? $tempC);
+        return FittedGrowth::of($rows, $mean ?? $tempC, $lengthCm);
     }
 
     /** As weighed, or by the length. */

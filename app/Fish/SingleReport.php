@@ -59,8 +59,9 @@ final readonly class SingleReport
         $both = $fish->measures
             ->filter(static fn(SingleMeasure $one): bool => $one->length_cm !== null && $one->weight_g !== null)
             ->last();
-        $growth = $this->growth->of($system, $fish->measures, Condition::USUAL, $temp);
         $weight = $last === null ? null : GrowthOf::weight($last);
+        $length = $last->length_cm ?? Condition::length($weight ?? 1.0);
+        $growth = $this->growth->of($system, $fish->measures, Condition::USUAL, $temp, $length);
         $days = 7.0 * self::AHEAD_WEEKS;
 
         return [

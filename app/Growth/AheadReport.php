@@ -47,7 +47,7 @@ final readonly class AheadReport
                 continue;
             }
             $now = (1000 * $this->sums->group($group)->value) / $group->count;
-            $growth = $this->growth->of($system, $group->measures, $group->condition, $temp);
+            $growth = $this->growth->of($system, $group->measures, $group->condition, $temp, $group->length_cm);
             $then = $growth->after($now, 7 * $weeks, $temp);
             $fitted = $fitted && $growth->fitted;
             $more += ($group->count * ($then - $now)) / 1000;

@@ -11,7 +11,6 @@ use App\Capacity\CapacityReport;
 use App\Http\Controller;
 use App\Models\Age;
 use App\Models\FishGroup;
-use App\Models\Sleep;
 use App\Models\Slug;
 use App\Models\System;
 use App\Models\Visit;
@@ -20,6 +19,7 @@ use App\Readings\LatestWater;
 use App\Readings\TestsDue;
 use App\Readings\VisitResource;
 use App\Readings\WaterMeaning;
+use App\Running\SleepSystem;
 use App\State\Carried;
 use App\State\SystemState;
 use App\Volumes\LoopSums;
@@ -193,20 +193,9 @@ final class SystemController extends Controller
     }
 
     /** Puts a system to sleep, or wakes it. Asleep it raises no alarm; its filter starves meanwhile. */
-    public function sleep(SleepRequest $request, System $system): JsonResponse
+    public function sleep(SleepRequest $request, System $system, SleepSystem $sleep): JsonResponse
     {
-        // What it slept through stays in the book: what lived in its filter starved meanwhile.
-        if (!$request->asleep() && $system->asleep_since !== null) {
-            Sleep::query()->create([
-                'site_id' => $system->site_id,
-                'system_id' => $system->id,
-                'user_id' => $this->person($request)->id,
-                'slept_from' => $system->asleep_since,
-                'woke_at' => Carbon::now(),
-            ]);
-        }
-        $system->asleep_since = $request->asleep() ? $system->asleep_since ?? Carbon::now() : null;
-        $system->save();
+        $sleep->turn($system, $request->asleep(), $this->person($request));
 
         return new JsonResponse(['asleep' => $system->asleep_since !== null]);
     }

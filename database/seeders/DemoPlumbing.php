@@ -148,6 +148,7 @@ final readonly class DemoPlumbing
                     'power_w' => 30,
                     'circuit' => 'Ring 3',
                 ],
+                ['name' => 'Heater', 'kind' => 'heater', 'power_w' => 1500, 'circuit' => 'Ring 1'],
             ],
             'lines' => [
                 [

@@ -119,6 +119,7 @@ final class DemoSeeder extends Seeder
                 }
             }
             self::planned($site);
+            (new DemoFish($site, $people))->write();
         });
     }
 

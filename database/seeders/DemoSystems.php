@@ -239,13 +239,16 @@ final readonly class DemoSystems
                     'may_drop_mm' => 130,
                 ],
             ],
-            'fish' => [['name' => 'June shipment', 'count' => 11, 'length_cm' => 36, 'arrived_on' => self::daysAgo(9)]],
+            'fish' => [
+                ['name' => 'June shipment, larger', 'count' => 6, 'length_cm' => 40, 'arrived_on' => self::daysAgo(9)],
+                ['name' => 'June shipment, smaller', 'count' => 5, 'length_cm' => 32, 'arrived_on' => self::daysAgo(9)],
+            ],
             // Those before them left with a clean filter behind: it is no start.
             'gone' => [['April shipment', 14, 36, 95, 12]],
             'feed_g_d' => 35,
             'course' => ['praziquantel', 'Praziquantel', 2.5, 3, [5]],
             'notes' => [
-                [6, ['flashing'], 'Two of them, against the wall. Scrape under the glass: flukes.'],
+                [6, ['flashing'], 'Two of the smaller, against the wall. Scrape under the glass: flukes.'],
                 [2, ['flashing', 'clamped fins'], 'One still.'],
             ],
             'every' => 1,

@@ -82,6 +82,9 @@ Route::middleware('auth')->group(function (): void {
 
     // Fish may move into another system: both are judged and written.
     Route::middleware(['can:write', Writing::WITH_SITE])->group(function (): void {
+        Route::put('systems/{system}/moves/{id}', [MoveController::class, 'moveAll'])
+            ->whereUlid('id')
+            ->middleware(ClientKey::of(FishEvent::class));
         Route::put('systems/{system}/fish/{group}/{kind}/{id}', [MoveController::class, 'leave'])
             ->where('kind', 'moved|lost|sold')
             ->whereUlid(['group', 'id'])

@@ -122,6 +122,7 @@ final class DoorsTest
             'Living',
             'Models',
             'Readings',
+            'Running',
             'Volumes',
         ],
         'Looks' => ['Book', 'Fish', 'Forms', 'Http', 'Models', 'Readings'],
@@ -143,7 +144,18 @@ final class DoorsTest
         'Catalogue' => ['Build', 'Http', 'Models'],
         'Transfer' => ['Book', 'Models'],
         'Operation' => ['Http', 'Models', 'Transfer'],
-        'Site' => ['Build', 'Capacity', 'Forms', 'Http', 'Models', 'Operation', 'Readings', 'State', 'Volumes'],
+        'Site' => [
+            'Build',
+            'Capacity',
+            'Forms',
+            'Http',
+            'Models',
+            'Operation',
+            'Readings',
+            'Running',
+            'State',
+            'Volumes',
+        ],
     ];
 
     /** The core imports itself and PHP: no framework, no interface, no database. */

@@ -179,6 +179,115 @@ final class QuarantineTest extends TestCase
         self::assertFalse($this->held()['open']);
     }
 
+    public function test_a_hospital_says_what_a_fish_needs_and_when_it_may_go_back(): void
+    {
+        $pond = $this->systemOf($this->site, 'Pond', 'pond');
+        $this->postJson('/api/systems/pond/log', ['id' => self::key(), 'line' => 'ph 7.6 t 20']);
+        System::query()
+            ->whereKey($this->system->id)
+            ->update(['kind' => 'hospital']);
+        $patient = FishGroup::query()->create([
+            'site_id' => $this->site->id,
+            'system_id' => $pond->id,
+            'name' => 'Patient',
+            'count' => 1,
+            'length_cm' => 50,
+            'condition' => 1.5,
+            'position' => 0,
+        ]);
+        $move = ['to' => 'long-vat', 'count' => '1', 'reason' => 'ulcer'];
+        $this->putJson("/api/systems/pond/fish/{$patient->id}/moved/" . self::key(), $move)->assertOk();
+        $codes = fn(): array => array_column($this->held()['says'], 'code');
+        self::assertSame(
+            ['arrival.hospital_room', 'arrival.hospital_salt_unknown', 'arrival.hospital_oxygen'],
+            array_slice($codes(), 0, 3),
+        );
+        $this->postJson('/api/systems/long-vat/log', ['id' => self::key(), 'line' => 'am 0 ni 0 na 5 t 24 sa 1 do 6']);
+        self::assertSame(['arrival.hospital_salt', 'arrival.hospital_oxygen_low'], array_slice($codes(), 1, 2));
+        // 2 g/L more in 5,000 L
+        self::assertStringContainsString('10,000 g', $this->held()['says'][1]['text']);
+        $this->look('ulcer');
+        self::assertSame(['arrival.gate_signs', 'arrival.back_apart'], $this->missing());
+        $this->go('moved', ['to' => 'pond', 'count' => '1'])
+            ->assertUnprocessable()
+            ->assertJsonPath('codes.0', 'arrival.back_say_why');
+        $this->travelTo('2026-06-20 09:00');
+        $this->postJson('/api/systems/long-vat/log', ['id' => self::key(), 'line' => 'am 0 ni 0 na 5 t 20 do 8']);
+        $this->look('fed well');
+        self::assertTrue($this->held()['open']);
+    }
+
+    public function test_all_are_moved_at_once_for_winter_and_the_loops_sleep_and_wake(): void
+    {
+        System::query()
+            ->whereKey($this->system->id)
+            ->update(['kind' => 'display']);
+        $this->group('Old', '2025-06-01');
+        $barn = $this->systemOf($this->site, 'Barn', 'barn');
+        $barn->update(['asleep_since' => '2026-03-01']);
+        $single = $this->putJson('/api/systems/long-vat/singles/' . ($lady = self::key()), [
+            'name' => 'Lady',
+            'group' => $this->koi->id,
+        ]);
+        $single->assertOk();
+        $move = ['to' => 'barn', 'reason' => 'winter', 'sleep' => true, 'wake' => true];
+        $id = self::key();
+        $this->putJson("/api/systems/long-vat/moves/{$id}", $move)->assertOk();
+        $this->putJson("/api/systems/long-vat/moves/{$id}", $move)->assertOk();
+        self::assertSame([12, 12], $barn->fish()->orderBy('position')->pluck('count')->all());
+        self::assertSame(0, (int) $this->system->fish()->sum('count'));
+        self::assertNotNull($this->system->refresh()->asleep_since);
+        self::assertNull($barn->refresh()->asleep_since);
+        self::assertSame($lady, $this->getJson('/api/systems/barn/singles')->json('fish.0.id'));
+        // And out again, as the same groups.
+        $this->putJson('/api/systems/barn/moves/' . self::key(), [
+            'to' => 'long-vat',
+            'reason' => 'spring',
+            'wake' => true,
+        ])->assertOk();
+        self::assertSame(24, (int) $this->system->fish()->sum('count'));
+        self::assertNull($this->system->refresh()->asleep_since);
+        $this->putJson('/api/systems/long-vat/moves/' . self::key(), ['to' => 'nowhere'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['to']]);
+    }
+
+    public function test_a_protocol_says_how_the_temperature_is_held_and_what_a_cut_does(): void
+    {
+        $protocol = [
+            'days' => '21',
+            'hold_c' => '24',
+            'c_a_day' => '2',
+            'air_c' => '10',
+            'treating' => 'salt',
+            'own_nets' => true,
+        ];
+        $this->putJson('/api/systems/long-vat/quarantine', $protocol)->assertOk();
+        $held = $this->held();
+        self::assertSame(
+            [24, 2, true, false],
+            [$held['hold_c'], $held['c_a_day'], $held['own_nets'], $held['footbath']],
+        );
+        self::assertSame(
+            [
+                'arrival.hold_ramp',
+                'arrival.hold_heat_alone',
+                'arrival.hold_no_heater',
+                'arrival.hold_cut',
+                'arrival.treat_salt',
+                'arrival.tools_own',
+                'arrival.footbath_missing',
+                'arrival.visit_last',
+            ],
+            array_column($held['says'], 'code'),
+        );
+        // Four degrees at two a day.
+        self::assertStringContainsString('2 days', $held['says'][0]['text']);
+        $this->putJson('/api/systems/long-vat/quarantine', [...$protocol, 'hold_c' => '60'])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['hold_c']]);
+    }
+
     public function test_other_waters_have_no_gate(): void
     {
         System::query()

@@ -37,6 +37,9 @@ final readonly class ArrivalWords
         'hold_ramp' => 'Bring it from {from} to {to} °C at {rate} °C a day: {days} days.',
         'hold_there' => 'It stands at the {to} °C you hold.',
         'hold_heat' => 'Holding {to} °C under air of {air} °C takes {watts} W, {trickle} W of it for the trickle.',
+        'hold_trickle_unknown' =>
+            'The temperature of the new water is not in the book, so the heat of the trickle is left out. Test it.',
+        'hold_heat_alone' => 'Holding {to} °C under air of {air} °C takes {watts} W.',
         'hold_air_assumed' => 'Air of the shed assumed to be {air} °C. Give yours.',
         'hold_heaters_do' => 'Your heaters give {have} W: they are on {share} % of the time.',
         'hold_heaters_short' =>
@@ -89,6 +92,25 @@ final readonly class ArrivalWords
             '{count} died within days: nothing leaves this water, no fish, no water, no nets. Call a veterinarian; ' .
             'some diseases must be reported by law.',
         'gate_say_why' => 'The quarantine is not over. Give a reason to move them anyway.',
+        'back_say_why' => 'It is not ready to go back. Give a reason to move it anyway.',
+        'back_apart' => 'The water of {name} differs: {what}. Bring the tub nearer to it over {days} days first.',
+        'hospital_empty' => 'No fish are in it. Keep its sponge fed, or start it anew when one comes.',
+        'hospital_room' => '{litres} L for {kg} kg of fish: enough.',
+        'hospital_small' =>
+            '{litres} L for {kg} kg of fish is little: {needs} L at least. Change a part of it each day.',
+        'hospital_salt' => 'Salt stands at {now} g/L. For {to} g/L dissolve {grams} g more, in three parts over a day.',
+        'hospital_salted' => 'Salt stands at {now} g/L, enough for a wound.',
+        'hospital_salt_unknown' => 'Salt was not tested. {to} g/L eases a wound. Test it before dosing.',
+        'hospital_salt_zeolite' =>
+            'Zeolite is in. Take it out before salt goes in, or it lets go of its ammonia. Then {to} g/L eases a wound.',
+        'hospital_oxygen' => 'Oxygen {now} mg/L.',
+        'hospital_oxygen_low' => 'Oxygen {now} mg/L, under {least}. Give it more air.',
+        'hospital_oxygen_unknown' => 'Oxygen was not tested. Keep the air strong, and test it.',
+        'hospital_course' => 'A course runs: its next dose stands on Course.',
+        'hospital_no_course' => 'No course runs. A veterinarian decides whether it needs one.',
+        'hospital_dressing' =>
+            'Dress a wound out of the water on wet cloth, under a minute, and never the gills. Book each look with a ' .
+            'picture.',
         'gate_ends' => 'Quarantine is over, if its gate is clear',
         'starts_again' => 'One more fish into the same water starts it again for all of them.',
     ];

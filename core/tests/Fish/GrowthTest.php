@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Tests\Fish;
 
+use Ironwort\Core\Fish\Condition;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Fish\FeedBeside;
 use Ironwort\Core\Fish\FittedGrowth;
@@ -25,6 +26,7 @@ final class GrowthTest extends TestCase
             $fit = FittedGrowth::of(
                 [['day' => 0.0, 'weight_g' => $before], ['day' => $days, 'weight_g' => $after]],
                 $temp,
+                30.0,
             );
             self::assertTrue($fit->fitted);
             self::assertEqualsWithDelta($tgc, $fit->tgc, 1e-9);
@@ -36,14 +38,33 @@ final class GrowthTest extends TestCase
     {
         $row = static fn(float $day, float $weight): array => ['day' => $day, 'weight_g' => $weight];
         foreach ([[], [$row(0.0, 100.0)], [$row(0.0, 100.0), $row(13.9, 200.0)]] as $few) {
-            $fit = FittedGrowth::of($few, 20.0);
+            $fit = FittedGrowth::of($few, 20.0, 40.0);
             self::assertFalse($fit->fitted);
-            self::assertSame(GrowthCalculator::USUAL, $fit->tgc);
+            self::assertEqualsWithDelta(0.925, $fit->tgc, 1e-9);
         }
         // Below 8 °C nothing grows, and nothing is told by it.
-        self::assertFalse(FittedGrowth::of([$row(0.0, 100.0), $row(60.0, 101.0)], 6.0)->fitted);
+        self::assertFalse(FittedGrowth::of([$row(0.0, 100.0), $row(60.0, 101.0)], 6.0, 20.0)->fitted);
         // Fish that shrank are not expected to shrink on.
-        self::assertSame(0.0, FittedGrowth::of([$row(0.0, 100.0), $row(60.0, 90.0)], 15.0)->tgc);
+        self::assertSame(0.0, FittedGrowth::of([$row(0.0, 100.0), $row(60.0, 90.0)], 15.0, 20.0)->tgc);
+    }
+
+    /** From memory: 40 cm at two years, 52 at three, 65 at five, by 3,200 degree-days a year. */
+    public function test_the_usual_growth_follows_the_lengths_koi_have_by_their_years(): void
+    {
+        $length = 40.0;
+        $years = [];
+        for ($year = 3; $year <= 8; $year++) {
+            for ($day = 0; $day < 200; $day++) {
+                $weight = GrowthCalculator::after(Condition::weight($length), 1.0, 16.0, FittedGrowth::usual($length));
+                $length = Condition::length($weight);
+            }
+            $years[$year] = $length;
+        }
+        self::assertEqualsWithDelta(52, $years[3], 2);
+        self::assertEqualsWithDelta(65, $years[5], 2);
+        self::assertLessThan(80, $years[8]);
+        self::assertSame(0.1, FittedGrowth::usual(95.0));
+        self::assertSame(1.2, FittedGrowth::usual(5.0));
     }
 
     /** 0.092 of protein at 80 % digested: Timmons & Ebeling, as in DailyLoad. */

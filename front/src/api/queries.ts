@@ -129,6 +129,49 @@ export const useBag = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<R
       ),
   })
 
+/** Shipments of a system, with what is said of each bag. */
+export const useShipments = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['fish', computed(() => toValue(slug)), 'shipments'],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/shipments', { params: { path: { system: toValue(slug) } } }),
+      ),
+  })
+
+/** Who is due to be looked at, and what was seen. */
+export const useLooks = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['fish', computed(() => toValue(slug)), 'looks'],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/looks', { params: { path: { system: toValue(slug) } } })),
+  })
+
+/** Single fish of a system with their history. */
+export const useSingles = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['fish', computed(() => toValue(slug)), 'singles'],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/singles', { params: { path: { system: toValue(slug) } } })),
+  })
+
+/** Fish in some weeks, and two feeds beside one another. */
+export const useGrowth = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGetter<Record<string, string>>) =>
+  useQuery({
+    queryKey: ['fish', computed(() => toValue(slug)), 'growth', computed(() => toValue(typed))],
+    placeholderData: (previous) => previous,
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/growth', {
+          params: { path: { system: toValue(slug) }, query: { typed: toValue(typed) } },
+        }),
+      ),
+  })
+
+/** Survival and losses of the site. */
+export const useLosses = () =>
+  useQuery({ queryKey: ['fish', 'losses'], queryFn: () => answer(() => api.GET('/api/losses')) })
+
 /** How the quarantine of a system stands. */
 export const useQuarantine = (slug: MaybeRefOrGetter<string>, wanted: MaybeRefOrGetter<boolean>) =>
   useQuery({

@@ -46,3 +46,7 @@ export type FieldErrors = Record<string, string>
 export type Maturing = Schemas['Maturing']
 export type Trouble = Schemas['Trouble']
 export type Round = Schemas['Round']
+export type Shipments = Schemas['Shipments']
+export type BagAnswer = Schemas['Bag']
+export type Looks = Schemas['Looks']
+export type Singles = Schemas['Singles']

@@ -50,6 +50,8 @@ function says(timer: Row): string {
       : timer.state === 'emergency'
         ? 'its time is over: open it, or give it air'
         : `${timer.left} left`
+  if (timer.kind === 'drip')
+    return timer.state === 'act' ? 'the waters are close enough: net them across' : `${timer.ahead} left`
   if (timer.kind === 'service')
     return `open for ${timer.gone}, planned for ${timer.planned} min${timer.state === 'act' ? ' and over' : ''}`
   if (timer.state === 'emergency') return `${BY[timer.by ?? ''] ?? 'its time is over'} now: pump on, and air`
@@ -64,6 +66,7 @@ const PAGES = {
   fish_in: 'maturing',
   stands: 'system',
   service: 'service-run',
+  drip: 'arrivals',
 } as const
 const page = (timer: Timer) => ({
   name: PAGES[timer.kind],
@@ -123,6 +126,8 @@ function duration(minutes: number): string {
           ><b>{{ timer.says }}</b> bath at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'stands'"
           ><b>{{ timer.says }} off</b> at {{ timer.system_name }} for {{ timer.gone }}</template
+        ><template v-else-if="timer.kind === 'drip'"
+          ><b>{{ timer.says }}</b> dripping at {{ timer.system_name }} for {{ timer.gone }}</template
         ><template v-else-if="timer.kind === 'service'"
           ><b>{{ timer.says }}</b> at {{ timer.system_name }}</template
         ><template v-else-if="timer.kind === 'fish_in'"

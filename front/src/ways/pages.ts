@@ -41,6 +41,7 @@ export const GROUPS: readonly Group[] = [
     label: 'Fish',
     pages: [
       { name: 'fish', label: 'Fish and feed', key: 'f' },
+      { name: 'look', label: 'Look at fish', key: 'e' },
       { name: 'arrivals', label: 'Arrivals', key: 'o' },
       { name: 'dose', label: 'Dose', key: 'd' },
       { name: 'course', label: 'Course', key: 'k' },

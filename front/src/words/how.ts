@@ -94,6 +94,13 @@ export const HOW: Record<string, How> = {
       'latitude of the place, to about 7 °C: a stand-in, no forecast.',
     topics: ['winter', 'spring_salt'],
   },
+  look: {
+    says:
+      'What you see here becomes a note in the book and counts at the gate of a quarantine. It is compared with the ' +
+      'last look at the same fish. Looks fall due by the protocol of a quarantine, for three weeks after ammonia or ' +
+      'nitrite that was dangerous, and while the water warms in spring.',
+    topics: [],
+  },
   arrivals: {
     says:
       'An opened bag loses its carbon dioxide: pH rises, and ammonia turns un-ionised. A drip goes no faster than ' +

@@ -6,18 +6,13 @@ import { answer, api } from '@/api/client'
 import { useVocabulary } from '@/api/queries'
 import type { System } from '@/api/types'
 import { useSend } from '@/api/useSend'
-import { photo } from '@/parts/photo'
+import PhotoField from '@/parts/PhotoField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
 const props = defineProps<{ system: System }>()
 const vocabulary = useVocabulary()
 const form = reactive({ words: '', seen: [] as string[], photo: '' })
 
-async function picture(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  form.photo = ''
-  if (file) form.photo = await photo(file)
-}
 const id = ref(ulid())
 const keep = useSend(
   () => props.system.slug,
@@ -46,11 +41,7 @@ const keep = useSend(
         >
       </fieldset>
       <TypedField v-model="form.words" label="Note" words :error="keep.errors.value.words" />
-      <label
-        >A picture
-        <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" @change="picture"
-      /></label>
-      <p v-if="keep.errors.value.photo" class="fault" role="alert">{{ keep.errors.value.photo }}</p>
+      <PhotoField v-model="form.photo" :error="keep.errors.value.photo" />
       <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Book it</NButton>
       <p v-if="keep.trouble.value" class="fault" role="alert">{{ keep.trouble.value }}</p>
     </form>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui'
 import { ulid } from 'ulid'
-import { computed, reactive } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { answer, api } from '@/api/client'
-import { useMove, useSystems } from '@/api/queries'
+import { useMove, useSingles, useSystems } from '@/api/queries'
 import type { FishPage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
+import PhotoField from '@/parts/PhotoField.vue'
 import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
@@ -20,7 +21,22 @@ const form = reactive({
   to: '',
   reason: '',
   on: '',
+  single: '',
+  photo: '',
 })
+const singles = useSingles(() => props.system.slug)
+const named = computed(() => [
+  { value: '', label: 'nobody by name' },
+  ...(singles.data.value?.fish ?? [])
+    .filter((one) => one.group === props.group.id && !one.gone)
+    .map((one) => ({ value: one.id, label: one.name })),
+])
+watch(
+  () => form.single,
+  (single) => {
+    if (single) form.count = '1'
+  },
+)
 const id = ulid()
 const systems = useSystems()
 const places = computed(() => [
@@ -53,7 +69,14 @@ const keep = useSend(
     return answer(() =>
       api.PUT('/api/systems/{system}/fish/{group}/{kind}/{id}', {
         params: { path: { ...path, kind: form.what as 'moved' | 'lost' | 'sold' } },
-        body: { count: form.count, to: form.to, reason: form.reason, happened_on: form.on },
+        body: {
+          count: form.count,
+          to: form.to,
+          reason: form.reason,
+          happened_on: form.on,
+          single: form.single || null,
+          photo: form.photo || null,
+        },
       }),
     )
   },
@@ -91,6 +114,13 @@ const keep = useSend(
       />
     </template>
     <template v-else>
+      <PickField
+        v-if="named.length > 1"
+        v-model="form.single"
+        label="By name"
+        :choices="named"
+        :error="keep.errors.value.single"
+      />
       <TypedField v-model="form.count" label="How many" :error="keep.errors.value.count" />
       <PickField
         v-if="form.what === 'moved'"
@@ -107,6 +137,7 @@ const keep = useSend(
         hint="empty is today"
         :error="keep.errors.value.happened_on"
       />
+      <PhotoField v-if="form.what === 'lost'" v-model="form.photo" :error="keep.errors.value.photo" />
     </template>
     <p v-for="one in move.data.value?.says ?? []" :key="one.text" class="caution">{{ one.text }}</p>
     <div class="buttons">

@@ -7,7 +7,10 @@ import { figures } from '@/units/number'
 import FeedLog from './FeedLog.vue'
 import FeedPlan from './FeedPlan.vue'
 import FishGroups from './FishGroups.vue'
+import GrowthBlock from './GrowthBlock.vue'
+import MoveAll from './MoveAll.vue'
 import QuarantineBlock from './QuarantineBlock.vue'
+import SinglesBlock from './SinglesBlock.vue'
 import { quantity } from '@/units/chosen'
 
 type FishEvent = FishPage['events'][number]
@@ -50,8 +53,15 @@ const says = (event: FishEvent) =>
         </dd>
       </div>
     </dl>
-    <QuarantineBlock v-if="system.kind === 'quarantine'" :system="system" :writes="writes" />
+    <QuarantineBlock
+      v-if="system.kind === 'quarantine' || system.kind === 'hospital'"
+      :system="system"
+      :writes="writes"
+    />
     <FishGroups :system="system" :fish="fish.data.value" :writes="writes" />
+    <MoveAll v-if="writes && system.fish_count" :system="system" />
+    <SinglesBlock :system="system" :fish="fish.data.value" :writes="writes" />
+    <GrowthBlock :key="system.slug" :system="system" />
     <FeedPlan
       :key="`${system.slug} ${fish.data.value.plan?.since}`"
       :system="system"
@@ -61,6 +71,9 @@ const says = (event: FishEvent) =>
     <FeedLog :system="system" :fish="fish.data.value" :writes="writes" />
     <section v-if="fish.data.value.events.length" class="part" aria-label="Arrivals, moves and losses">
       <h2>Arrivals, moves and losses</h2>
+      <p class="soft small">
+        <RouterLink :to="{ name: 'losses' }">Survival and losses</RouterLink> of all systems
+      </p>
       <ul class="rows">
         <li v-for="event in fish.data.value.events" :key="event.id">
           <span class="soft day">{{ event.on }}</span>

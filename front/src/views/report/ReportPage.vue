@@ -53,6 +53,7 @@ const print = () => window.print()
         <PickField label="System" v-model="named" :choices="whose" />
         <button type="button" class="link-button" @click="print">Print it</button>
         <a :href="csv">CSV</a>
+        <RouterLink :to="{ name: 'losses' }">Survival and losses</RouterLink>
       </div>
     </div>
     <p v-if="report.isError.value" class="fault" role="alert">{{ report.error.value?.message }}</p>

@@ -81,6 +81,10 @@ const fault = (error: Error | null) =>
         <RouterLink :to="{ name: 'maturing', params: { system: row.slug } }">Water</RouterLink> {{ text }}
       </p>
       <p v-for="text in row.service" :key="text"><span class="soft">Service:</span> {{ text }}</p>
+      <p v-if="row.look">
+        <RouterLink :to="{ name: 'look', params: { system: row.slug } }">Look at the fish</RouterLink>
+        {{ row.look.text }}
+      </p>
       <p v-for="text in row.fish" :key="text"><span class="soft">Look again:</span> {{ text }}</p>
       <p v-if="row.changed.length" class="soft small">{{ row.changed.join('; ') }}</p>
     </div>
@@ -101,6 +105,12 @@ const fault = (error: Error | null) =>
         <button type="submit" class="link-button small" :disabled="line.trim() === '' || log.isPending.value">
           Book
         </button>
+        <RouterLink
+          class="small"
+          :aria-label="`Look at the fish of ${row.name}`"
+          :to="{ name: 'look', params: { system: row.slug } }"
+          >Look</RouterLink
+        >
         <button
           type="button"
           class="link-button small"
