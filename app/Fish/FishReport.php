@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Fish;
 
+use App\Forms\Figure;
+use App\Forms\Origin;
 use App\Models\Age;
 use App\Models\Feed;
 use App\Models\FishEvent;
@@ -17,7 +19,10 @@ use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Catalogue\Registry;
+use Ironwort\Core\Fish\DensityCalculator;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Measure\Format;
 
 /** Who lives in a system: groups with their growth, how densely, what came and went, what they are fed and were. */
 final readonly class FishReport
@@ -29,6 +34,7 @@ final readonly class FishReport
         private VolumeReport $volumes,
         private FeedPlan $feed,
         private LimitsInForce $limits,
+        private Registry $registry,
     ) {}
 
     /** @return array<string, mixed> */
@@ -36,6 +42,7 @@ final readonly class FishReport
     {
         $biomass = $this->systems->biomass($system);
         $volume = $this->volumes->inUse($system)->value;
+        $limit = $this->limits->following($system)->in('density')->figure($system->kind);
         $plan = $system->feed();
         $temperature = $water->valueOrAssumed(Parameter::Temperature);
         $events = FishEvent::query()
@@ -55,12 +62,18 @@ final readonly class FishReport
 
         return [
             'biomass' => $biomass->toArray(),
-            'density_limit_kg_m3' => $this->limits->following($system)->in('density')->figure($system->kind),
-            'density_kg_m3' => $volume > 0 ? (1000 * $biomass->value) / $volume : null,
+            'density_limit_kg_m3' => $limit,
+            'density_kg_m3' => $volume > 0 ? DensityCalculator::kgM3($biomass->value, $volume) : null,
+            'density_state' =>
+                $volume > 0
+                    ? DensityCalculator::state(DensityCalculator::kgM3($biomass->value, $volume), $limit)->value
+                    : null,
+            'by_flow' => $this->byFlow($system, $biomass->value, $volume)?->toArray(),
+            'flow_alone' => DensityCalculator::FLOW_ALONE,
             'groups' => array_values(
                 $system->fish->load('measures')->map(fn(FishGroup $group): array => $this->group($group))->all(),
             ),
-            'bays' => $this->bays($system),
+            'bays' => $this->bays($system, $limit),
             'events' => array_values(
                 $newest
                     ->map(
@@ -157,8 +170,29 @@ final readonly class FishReport
         ];
     }
 
-    /** @return list<array{name: string, kg: float, kg_m3: float}> each bay that groups name */
-    private function bays(System $system): array
+    /** Fish by the water that passes them; null where nothing is known to. */
+    private function byFlow(System $system, float $kg, float $volume): ?Figure
+    {
+        $flow = $system->throughput() * $system->flowShare();
+        if ($flow <= 0 || $kg <= 0 || $volume <= 0) {
+            return null;
+        }
+        $input = ['biomass_kg' => $kg, 'volume_l' => $volume, 'flow_l_h' => $flow];
+        $found = $this->registry->run('fish.density', $input);
+
+        return new Figure(
+            'Fish by flow',
+            $found->number('kg_per_m3_h'),
+            'kg per m³/h',
+            'fish.density',
+            'kg_per_m3_h',
+            $input,
+            [new Origin('flow_l_h', 'Flow', Format::number($flow, 5) . ' L/h', 'build', 'through the filter now')],
+        );
+    }
+
+    /** @return list<array{name: string, kg: float, kg_m3: float, state: string}> each bay that groups name */
+    private function bays(System $system, float $limit): array
     {
         $rows = [];
         foreach ($system->vessels as $vessel) {
@@ -167,7 +201,13 @@ final readonly class FishReport
                 ->sum(fn(FishGroup $group): float => $this->systems->group($group)->value);
             $volume = $this->volume($vessel);
             if ($kg > 0 && $volume > 0) {
-                $rows[] = ['name' => $vessel->name, 'kg' => $kg, 'kg_m3' => (1000 * $kg) / $volume];
+                $dense = DensityCalculator::kgM3($kg, $volume);
+                $rows[] = [
+                    'name' => $vessel->name,
+                    'kg' => $kg,
+                    'kg_m3' => $dense,
+                    'state' => DensityCalculator::state($dense, $limit)->value,
+                ];
             }
         }
 

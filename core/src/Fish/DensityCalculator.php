@@ -10,6 +10,7 @@ use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Output;
 use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
+use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 
 /**
@@ -68,6 +69,24 @@ final readonly class DensityCalculator implements Calculator
         $work->cite('cp-density');
 
         return $work->result(['kg_m3' => $density, 'kg_per_m3_h' => $flow > 0 ? (1000 * $kg) / $flow : null]);
+    }
+
+    /**
+     * What the flow brings oxygen for by itself, kg per m³/h: 2 mg/L from inlet to outlet, at 0.17 g a kg and hour of
+     * fed fish at 20 °C. More needs air in the bay.
+     */
+    public const FLOW_ALONE = 12.0;
+
+    /** From so much of the limit on it is watched. Common practice, no source. */
+    private const NEAR = 0.8;
+
+    public static function state(float $kgM3, float $limit): State
+    {
+        return match (true) {
+            $kgM3 > $limit => State::Act,
+            $kgM3 >= self::NEAR * $limit => State::Watch,
+            default => State::Good,
+        };
     }
 
     /** @param  float  $volumeL  above 0 */

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useFish, useSession } from '@/api/queries'
 import type { FishPage, System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
+import StateMark from '@/parts/StateMark.vue'
 import { figures } from '@/units/number'
 import FeedLog from './FeedLog.vue'
 import FeedPlan from './FeedPlan.vue'
@@ -43,6 +44,20 @@ const says = (event: FishEvent) =>
           <span class="soft small"
             >kg/m³, of {{ number(fish.data.value.density_limit_kg_m3) }} by the school followed here</span
           >
+          <StateMark
+            v-if="fish.data.value.density_state && fish.data.value.density_state !== 'good'"
+            :state="fish.data.value.density_state"
+          />
+        </dd>
+      </div>
+      <div v-if="fish.data.value.by_flow">
+        <dt>By the flow</dt>
+        <dd>
+          <FigureButton :figure="fish.data.value.by_flow" />
+          <span v-if="fish.data.value.by_flow.value > fish.data.value.flow_alone" class="soft small"
+            >over {{ number(fish.data.value.flow_alone) }}: the flow alone brings too little oxygen, air does
+            the rest</span
+          >
         </dd>
       </div>
       <div v-for="bay in fish.data.value.bays" :key="bay.name">
@@ -50,6 +65,7 @@ const says = (event: FishEvent) =>
         <dd>
           <b>{{ number(bay.kg_m3) }}</b>
           <span class="soft small">kg/m³, {{ quantity(bay.kg, 'kg', 2) }}</span>
+          <StateMark v-if="bay.state !== 'good'" :state="bay.state" />
         </dd>
       </div>
     </dl>
