@@ -13,8 +13,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Fish\LookDue;
-use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Words\Message;
@@ -81,8 +81,8 @@ final readonly class LooksDue
 
     /**
      * @param  list<string>  $ids
-     * @return array<string, list<object{parameter: string, value: string, low: string, high: string, taken_at: string}>>
-     *     ammonia and nitrite read of late, by system id, the newest first
+     * @return array<string, list<object{parameter: string, value: string, low: string, high: string,
+     *     taken_at: string}>> ammonia and nitrite read of late, by system id, the newest first
      */
     private static function highest(array $ids): array
     {
@@ -104,7 +104,8 @@ final readonly class LooksDue
             ]);
         $found = [];
         foreach ($rows as $row) {
-            /** @var object{system_id: string, parameter: string, value: string, low: string, high: string, taken_at: string} $row */
+            /** @var object{system_id: string, parameter: string, value: string, low: string, high: string,
+             *     taken_at: string} $row */
             $found[$row->system_id][] = $row;
         }
 

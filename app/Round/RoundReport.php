@@ -163,7 +163,8 @@ final readonly class RoundReport
      * @param  Collection<int, Course>  $courses
      * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
      *     due: list<array{name: string,
-     *     stands: string}>, doses: list<string>, look: ?array{code: string, text: string}, fish: list<string>, changed: list<string>}
+     *     stands: string}>, doses: list<string>, look: ?array{code: string, text: string},
+     *     fish: list<string>, changed: list<string>}
      */
     private function row(
         System $system,

@@ -29,6 +29,9 @@ final class TimerController extends Controller
     /** Ammonia of a start with fish in it is tested so often, hours. */
     private const TEST_AGAIN_H = 12;
 
+    /** What is due later than that stands on its own page, not in the foot of every one. */
+    private const AHEAD_D = 7;
+
     public function __invoke(
         Request $request,
         ShutOffTimes $cutOff,
@@ -191,7 +194,7 @@ final class TimerController extends Controller
             $water = LatestWater::of($system);
             $start = $fishIn->of($system, $water, $capacity->of($system, $water));
             $minutes = $start?->minutes();
-            if ($start !== null && $minutes !== null) {
+            if ($start !== null && $minutes !== null && $minutes <= 1440 * self::AHEAD_D) {
                 $timers[] = [
                     'kind' => 'fish_in',
                     'id' => $system->id,

@@ -121,7 +121,8 @@ return new class extends Migration {
             ALTER TABLE quarantines
                 ADD COLUMN looks_every_d double precision NOT NULL DEFAULT 3
                     CHECK (looks_every_d BETWEEN 0.5 AND 60),
-                ADD COLUMN tests_a_day   double precision NOT NULL DEFAULT 1 CHECK (tests_a_day BETWEEN 0 AND 12),
+                ADD COLUMN tests_a_day   double precision NOT NULL DEFAULT 1
+                    CHECK (tests_a_day BETWEEN 0 AND 12),
                 ADD COLUMN hold_c        double precision CHECK (hold_c BETWEEN 1 AND 35),
                 ADD COLUMN c_a_day       double precision NOT NULL DEFAULT 1 CHECK (c_a_day BETWEEN 0.1 AND 5),
                 ADD COLUMN air_c         double precision CHECK (air_c BETWEEN -30 AND 45),
@@ -145,7 +146,8 @@ return new class extends Migration {
         DB::unprepared(
             <<<'SQL'
             ALTER TABLE quarantines DROP COLUMN looks_every_d, DROP COLUMN tests_a_day, DROP COLUMN hold_c,
-                DROP COLUMN c_a_day, DROP COLUMN air_c, DROP COLUMN treating, DROP COLUMN own_nets, DROP COLUMN footbath;
+                DROP COLUMN c_a_day, DROP COLUMN air_c, DROP COLUMN treating, DROP COLUMN own_nets,
+                DROP COLUMN footbath;
             ALTER TABLE fish_groups DROP COLUMN bag_id;
             ALTER TABLE fish_events DROP COLUMN single_fish_id, DROP COLUMN bag_id;
             DROP TABLE looks, single_measures, single_fish, bags, shipments;

@@ -140,7 +140,7 @@ test('a vessel is drawn up with its volume as typed, and a width of nothing is r
 })
 
 /** Used standing up: whatever is pressed on these is 44 px high at least. */
-const BY_THUMB = ['round', 'test', 'water', 'dose', 'course']
+const BY_THUMB = ['round', 'test', 'water', 'dose', 'course', 'looks', 'arrivals']
 
 for (const [name, path] of [
   ['round', '/'],
@@ -152,6 +152,8 @@ for (const [name, path] of [
   ['fish', '/press-room/fish'],
   ['quarantine', '/arrivals/fish'],
   ['arrivals', '/arrivals/arrivals'],
+  ['looks', '/hospital-tub/look'],
+  ['losses', '/losses'],
   ['water', '/press-room/water'],
   ['dose', '/press-room/dose'],
   ['course', '/arrivals/course'],

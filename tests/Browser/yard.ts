@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test as base } from '@playwright/test'
 
@@ -54,4 +55,28 @@ export function newOwner(site: string, email: string): void {
     ['artisan', 'ironwort:user', 'add', `--site=${site}`, '--name=Rowan', `--email=${email}`],
     { input: 'withy-bed-77\n', cwd: new URL('../..', import.meta.url).pathname },
   )
+}
+
+/** The book of the server that the pages come from. */
+function database(): string {
+  const env = new URL('../../var/.env', import.meta.url)
+  return process.env.DATABASE_URL ?? /^DATABASE_URL=(.+)$/m.exec(readFileSync(env, 'utf8'))?.[1] ?? ''
+}
+
+/** So many days pass at a system: all that is in its book happened that much earlier. */
+export function daysPass(slug: string, days: number): void {
+  const system = `(SELECT id FROM systems WHERE slug = '${slug}')`
+  const earlier = (table: string, ...columns: string[]) =>
+    `UPDATE ${table} SET ${columns.map((one) => `${one} = ${one} - interval '${days} days'`).join(', ')} `
+  const of = `WHERE system_id = ${system};`
+  const sql = [
+    earlier('readings', 'taken_at') + of,
+    earlier('visits', 'taken_at', 'booked_at') + of,
+    earlier('notes', 'taken_at') + of,
+    earlier('fish_groups', 'arrived_on') + of,
+    earlier('shipments', 'packed_at', 'arrived_at') + of,
+    earlier('bags', 'drip_from', 'in_at') + of,
+    earlier('fish_events', 'happened_on') + `WHERE from_system_id = ${system};`,
+  ]
+  execFileSync('psql', [database(), '-v', 'ON_ERROR_STOP=1', '-qc', sql.join(' ')])
 }

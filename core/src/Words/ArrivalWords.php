@@ -43,7 +43,8 @@ final readonly class ArrivalWords
         'hold_air_assumed' => 'Air of the shed assumed to be {air} °C. Give yours.',
         'hold_heaters_do' => 'Your heaters give {have} W: they are on {share} % of the time.',
         'hold_heaters_short' =>
-            'Your heaters give {have} W: they hold {holds} °C at most. Cover the tub, slow the trickle, or add {more} W.',
+            'Your heaters give {have} W: they hold {holds} °C at most. Cover the tub, slow the trickle, or ' .
+            'add {more} W.',
         'hold_no_heater' => 'No heater is described here. Add it on Plumbing.',
         'hold_cut' =>
             'When the power fails it falls by {fall} °C in the first hour, and by 3 °C in {hours} h. Cover the tub, ' .
@@ -70,7 +71,8 @@ final readonly class ArrivalWords
             'that while ammonia and nitrite stay clean.',
         'before_cold' => 'In water so cold they are not fed.',
         'before_fish_in' =>
-            'The filter has to grow to them. Ammonia reaches its trigger in about {hours} h: have {litres} L of water ' .
+            'The filter has to grow to them. Ammonia reaches its trigger in about {hours} h: have {litres} L ' .
+            'of water ' .
             'ready for each change, and test twice a day for two weeks.',
         'before_water' => 'Have {litres} L of water ready, matched to this system: one change of a quarter.',
         'drip_too_fast' => 'Too fast for the first hour: {fastest} L/min at the most.',
@@ -102,7 +104,8 @@ final readonly class ArrivalWords
         'hospital_salted' => 'Salt stands at {now} g/L, enough for a wound.',
         'hospital_salt_unknown' => 'Salt was not tested. {to} g/L eases a wound. Test it before dosing.',
         'hospital_salt_zeolite' =>
-            'Zeolite is in. Take it out before salt goes in, or it lets go of its ammonia. Then {to} g/L eases a wound.',
+            'Zeolite is in. Take it out before salt goes in, or it lets go of its ammonia. Then {to} g/L ' .
+            'eases a wound.',
         'hospital_oxygen' => 'Oxygen {now} mg/L.',
         'hospital_oxygen_low' => 'Oxygen {now} mg/L, under {least}. Give it more air.',
         'hospital_oxygen_unknown' => 'Oxygen was not tested. Keep the air strong, and test it.',

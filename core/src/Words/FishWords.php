@@ -44,7 +44,8 @@ final readonly class FishWords
         'ahead_no_filter' => 'By {date} these fish weigh {kg} kg more. No filter is described here.',
         'ahead_cold' => 'In water so cold they do not grow.',
         'ahead_usual' =>
-            'By the usual growth of koi of their length (from memory), not your own. Measure them twice, two weeks or more apart.',
+            'By the usual growth of koi of their length (from memory), not your own. Measure them twice, two ' .
+            'weeks or more apart.',
         'ahead_fitted' => 'By what you measured of them, in water as warm as now.',
         'single_group' => 'There is no such group here.',
         'single_one' => 'One fish at a time. Give 1.',

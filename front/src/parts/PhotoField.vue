@@ -21,3 +21,10 @@ async function picture(event: Event): Promise<void> {
     <p v-if="error" class="fault" role="alert">{{ error }}</p>
   </div>
 </template>
+
+<style scoped>
+input {
+  min-height: 44px;
+  padding: 10px 0;
+}
+</style>

@@ -17,6 +17,7 @@ export const GROUPS: readonly Group[] = [
     pages: [
       { name: 'system', label: 'System', key: 's' },
       { name: 'test', label: 'Test', key: 't' },
+      { name: 'look', label: 'Look at fish', key: 'y' },
       { name: 'trouble', label: 'Trouble', key: 'a' },
     ],
   },
@@ -41,7 +42,6 @@ export const GROUPS: readonly Group[] = [
     label: 'Fish',
     pages: [
       { name: 'fish', label: 'Fish and feed', key: 'f' },
-      { name: 'look', label: 'Look at fish', key: 'e' },
       { name: 'arrivals', label: 'Arrivals', key: 'o' },
       { name: 'dose', label: 'Dose', key: 'd' },
       { name: 'course', label: 'Course', key: 'k' },

@@ -67,13 +67,7 @@ function received(id: string): void {
           :starts-again="page.starts_again?.text ?? null"
         />
       </ul>
-      <BagForm
-        v-if="adding === shipment.id"
-        :key="shipment.bags.length"
-        :system="system"
-        :shipment="shipment.id"
-        @done="adding = ''"
-      />
+      <BagForm v-if="adding === shipment.id" :system="system" :shipment="shipment.id" @done="adding = ''" />
       <button v-else-if="writes" type="button" class="link-button small" @click="adding = shipment.id">
         Add a bag
       </button>

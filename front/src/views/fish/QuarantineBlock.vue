@@ -66,28 +66,32 @@ const NUMBERS = [
   { key: 'c_a_day', label: 'Brought there by', unit: '°C a day' },
   { key: 'air_c', label: 'Air of the shed', unit: '°C' },
 ] as const
+/** A sick fish stays until it is well: no days, and nothing that is given to all that come. */
+const numbers = computed(() => NUMBERS.filter((one) => !hospital.value || one.key !== 'days'))
 const YES = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
 ]
-const lists = computed(() => [
-  {
-    key: 'life_cycle' as const,
-    label: 'Looked for',
-    choices: (held.value?.life_cycles ?? []).map((one) => ({ value: one.id, label: one.name })),
-  },
-  {
-    key: 'treating' as const,
-    label: 'Treatment on arrival',
-    choices: [
-      { value: 'none', label: 'none without a finding' },
-      { value: 'salt', label: 'salt' },
-      { value: 'flukes', label: 'a course against flukes' },
-    ],
-  },
-  { key: 'own_nets' as const, label: 'Own nets and tools', choices: YES },
-  { key: 'footbath' as const, label: 'Footbath', choices: YES },
-])
+const lists = computed(() =>
+  [
+    {
+      key: 'life_cycle' as const,
+      label: 'Looked for',
+      choices: (held.value?.life_cycles ?? []).map((one) => ({ value: one.id, label: one.name })),
+    },
+    {
+      key: 'treating' as const,
+      label: 'Treatment on arrival',
+      choices: [
+        { value: 'none', label: 'only after a finding' },
+        { value: 'salt', label: 'salt' },
+        { value: 'flukes', label: 'a course against flukes' },
+      ],
+    },
+    { key: 'own_nets' as const, label: 'Own nets and tools', choices: YES },
+    { key: 'footbath' as const, label: 'Footbath', choices: YES },
+  ].filter((one) => !hospital.value || (one.key !== 'life_cycle' && one.key !== 'treating')),
+)
 </script>
 
 <!-- The day of a quarantine, and what keeps its gate shut. -->
@@ -129,7 +133,7 @@ const lists = computed(() => [
     </ul>
     <form v-if="writes" class="fields" novalidate @submit.prevent="keep.send(undefined)">
       <TypedField
-        v-for="field in NUMBERS"
+        v-for="field in numbers"
         :key="field.key"
         :model-value="typed(field.key)"
         :label="field.label"

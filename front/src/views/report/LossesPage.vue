@@ -48,7 +48,7 @@ const height = (value: number) => (80 * value) / most.value
       </section>
       <section v-if="losses.shipments.length" class="part" aria-label="By shipment">
         <h2>By shipment</h2>
-        <div class="wide">
+        <div class="wide" tabindex="0" role="group" aria-label="Shipments, a wide table">
           <table>
             <thead>
               <tr>
