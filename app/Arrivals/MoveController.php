@@ -10,11 +10,13 @@ use App\Http\Controller;
 use App\Models\FishGroup;
 use App\Models\Quarantine;
 use App\Models\System;
+use App\Models\TestPlan;
 use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Catalogue\Library;
+use Ironwort\Core\Judge\Parameter;
 
 /** Fish that go: to other water, sold, dead; and the quarantine they have to get through first. */
 final class MoveController extends Controller
@@ -99,11 +101,27 @@ final class MoveController extends Controller
         QuarantineReport $report,
         Library $library,
     ): JsonResponse {
-        Quarantine::query()->updateOrCreate(
+        $protocol = Quarantine::query()->updateOrCreate(
             ['system_id' => $system->id],
             [...$request->columns($library), 'site_id' => $system->site_id],
         );
+        if ($request->filled('tests_a_day')) {
+            $this->plan($system, $protocol->tests_a_day);
+        }
 
         return $this->quarantine($system, $report);
+    }
+
+    /** So often ammonia and nitrite are due to be tested, on every page; by the usual plan where none are asked for. */
+    private function plan(System $system, float $testsADay): void
+    {
+        foreach ([Parameter::Ammonia, Parameter::Nitrite] as $parameter) {
+            $of = ['system_id' => $system->id, 'parameter' => $parameter->value];
+            if ($testsADay <= 0) {
+                TestPlan::query()->where($of)->delete();
+            } else {
+                TestPlan::query()->updateOrCreate($of, ['site_id' => $system->site_id, 'every_h' => 24 / $testsADay]);
+            }
+        }
     }
 }

@@ -71,7 +71,10 @@ final readonly class FishReport
             'by_flow' => $this->byFlow($system, $biomass->value, $volume)?->toArray(),
             'flow_alone' => DensityCalculator::FLOW_ALONE,
             'groups' => array_values(
-                $system->fish->load('measures')->map(fn(FishGroup $group): array => $this->group($group))->all(),
+                $system->fish
+                    ->load('measures')
+                    ->map(fn(FishGroup $group): array => $this->group($group, FishForm::today($system)))
+                    ->all(),
             ),
             'bays' => $this->bays($system, $limit),
             'events' => array_values(
@@ -132,7 +135,7 @@ final readonly class FishReport
     }
 
     /** @return array<string, mixed> */
-    private function group(FishGroup $group): array
+    private function group(FishGroup $group, string $today): array
     {
         $measures = array_values(
             $group->measures
@@ -163,6 +166,8 @@ final readonly class FishReport
             'condition' => $group->condition,
             'vessel_id' => $group->vessel_id,
             'arrived_on' => $group->arrived_on?->toDateString(),
+            'days_here' =>
+                $group->arrived_on === null ? null : (int) $group->arrived_on->diffInDays(Carbon::parse($today)),
             'weight' => $this->systems->group($group)->toArray(),
             'measures' => $measures,
             'grows_cm_month' =>

@@ -281,6 +281,16 @@ final class QuarantineTest extends TestCase
             ],
             array_column($held['says'], 'code'),
         );
+        // Tests a day are due on every page, and by the usual plan again where none are asked for.
+        $every = fn(): ?float => collect($this->getJson('/api/systems/long-vat')->json('schedule.tests'))->firstWhere(
+            'parameter',
+            'tan_mg_l',
+        )['every_h'] ?? null;
+        $usual = $every();
+        $this->putJson('/api/systems/long-vat/quarantine', [...$protocol, 'tests_a_day' => '4'])->assertOk();
+        self::assertEquals(6, $every());
+        $this->putJson('/api/systems/long-vat/quarantine', [...$protocol, 'tests_a_day' => '0'])->assertOk();
+        self::assertSame($usual, $every());
         // Four degrees at two a day.
         self::assertStringContainsString('2 days', $held['says'][0]['text']);
         $this->putJson('/api/systems/long-vat/quarantine', [...$protocol, 'hold_c' => '60'])

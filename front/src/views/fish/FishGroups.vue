@@ -6,6 +6,7 @@ import PartForm, { type PartField } from '@/parts/editor/PartForm.vue'
 import PartList from '@/parts/editor/PartList.vue'
 import { asTyped, usePart } from '@/parts/editor/usePart'
 import { figures } from '@/units/number'
+import { day } from '@/units/time'
 import FishAction from './FishAction.vue'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
@@ -83,7 +84,9 @@ const number = (value: number) => figures(value)
     <template #line="{ part: group }">
       {{ group.count }} of {{ number(group.length_cm) }} cm<template v-if="bay(group.vessel_id)"
         >, in {{ bay(group.vessel_id) }}</template
-      ><template v-if="group.arrived_on">, since {{ group.arrived_on }}</template
+      ><template v-if="group.arrived_on"
+        >, since {{ day(group.arrived_on)
+        }}<template v-if="system.kind === 'quarantine'">, day {{ group.days_here }}</template></template
       ><template v-if="group.grows_cm_month !== null"
         >, {{ number(group.grows_cm_month) }} cm a month</template
       >
