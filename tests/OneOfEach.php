@@ -18,6 +18,8 @@ use App\Models\FishGroup;
 use App\Models\FishMeasure;
 use App\Models\Flush;
 use App\Models\Good;
+use App\Models\Incident;
+use App\Models\IncidentTick;
 use App\Models\Junction;
 use App\Models\Kit;
 use App\Models\Line;
@@ -91,6 +93,8 @@ trait OneOfEach
         'services' => Service::class,
         'own-jobs' => OwnJob::class,
         'looks' => Look::class,
+        'incidents' => Incident::class,
+        'ticks' => IncidentTick::class,
         'shipments' => Shipment::class,
         'bags' => Bag::class,
         'singles' => SingleFish::class,
@@ -306,6 +310,7 @@ trait OneOfEach
                 'high_l' => 2010,
             ]),
             $this->look($own),
+            ...$this->troubled($own),
             ...$this->shipped($own),
             ...$this->named($own),
             Note::query()->create([...$own, 'words' => 'Well.', 'seen' => [], 'taken_at' => now()]),
@@ -371,6 +376,27 @@ trait OneOfEach
                 'single_fish_id' => $fish->id,
                 'measured_on' => now()->toDateString(),
                 'length_cm' => 60,
+            ]),
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $own
+     * @return list<Model>
+     */
+    private function troubled(array $own): array
+    {
+        $incident = Incident::query()->create([...$own, 'event' => 'seen', 'opened_at' => now()]);
+
+        return [
+            $incident,
+            IncidentTick::query()->create([
+                ...$own,
+                'incident_id' => $incident->id,
+                'step' => 'oxygen incident.air',
+                'words' => 'Air on.',
+                'what' => 'done',
+                'at' => now(),
             ]),
         ];
     }

@@ -14,6 +14,7 @@ use Ironwort\Core\Measure\Interval;
 /**
  * One value as typed, with the canonical value and the interval it stands for.
  *
+ * @property string $visit_id
  * @property string $system_id
  * @property Parameter $parameter
  * @property string $typed

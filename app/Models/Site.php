@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?float $latitude_deg south under 0
  * @property bool $is_demo
  * @property ?float $price_per_kwh
+ * @property ?string $emergency_call whom to call, as it is printed on the emergency cards
  * @property Collection<int, SchoolChoice> $schools
  */
 final class Site extends Model

@@ -19,6 +19,12 @@ final readonly class LatestWater
     /** @param  array<string, Reading>  $readings  by parameter */
     private function __construct(public array $readings) {}
 
+    /** Water that nobody tested: everything is assumed. */
+    public static function none(): self
+    {
+        return new self([]);
+    }
+
     public static function of(System $system): self
     {
         return self::ofAll(collect([$system]))[$system->id];

@@ -10,6 +10,7 @@ use App\Looks\LooksDue;
 use App\Maturing\FishIn;
 use App\Models\Age;
 use App\Models\Course;
+use App\Models\Incident;
 use App\Models\NewestOfEach;
 use App\Models\Note;
 use App\Models\Site;
@@ -23,6 +24,7 @@ use App\Service\DueJobs;
 use App\Service\ServiceBook;
 use App\State\Carried;
 use App\State\SystemState;
+use App\Trouble\IncidentsOpen;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -55,6 +57,7 @@ final readonly class RoundReport
         private CapacityReport $capacity,
         private DueJobs $service,
         private LooksDue $looks,
+        private IncidentsOpen $incidents,
     ) {}
 
     /** @return array<string, mixed> */
@@ -74,6 +77,7 @@ final readonly class RoundReport
         $monthAgo = array_map(static fn(array $one): ?float => $one['month_ago_c'], $seen);
         $books = ServiceBook::ofAll($systems, $monthAgo);
         $looks = $this->looks->of($systems, $water, $monthAgo);
+        $incidents = $this->incidents->of($site);
         $rows = [];
         foreach ($systems as $system) {
             $rows[] = $this->row(
@@ -88,6 +92,7 @@ final readonly class RoundReport
                 $courses[$system->id],
                 $books[$system->id],
                 $looks[$system->id] ?? null,
+                $incidents[$system->id] ?? null,
             );
         }
         $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
@@ -163,7 +168,8 @@ final readonly class RoundReport
      * @param  Collection<int, Course>  $courses
      * @return array{slug: string, name: string, state: ?string, worst: ?string, last: ?string, looked: ?string,
      *     due: list<array{name: string,
-     *     stands: string}>, doses: list<string>, look: ?array{code: string, text: string},
+     *     stands: string}>, doses: list<string>, incident: ?array{code: string, text: string},
+     *     look: ?array{code: string, text: string},
      *     fish: list<string>, changed: list<string>}
      */
     private function row(
@@ -178,6 +184,7 @@ final readonly class RoundReport
         Collection $courses,
         ServiceBook $book,
         ?Message $look,
+        ?Incident $incident,
     ): array {
         $standing = $this->states->of($system, $water, $dosed, $version);
         $state = $standing->state?->value;
@@ -208,6 +215,7 @@ final readonly class RoundReport
             'doses' => $this->doses($courses, $water),
             'water' => $this->fishIn($system, $water),
             'service' => $this->service($system, $water, $book),
+            'incident' => $incident === null ? null : $this->incidents->says($system, $water, $incident)->toArray(),
             'look' => $look?->toArray(),
             'fish' => $this->fish($notes),
             'changed' => $this->changed($system, $visits, $readings),

@@ -38,6 +38,8 @@ final readonly class BookTables
         'notes',
         'photos',
         'looks',
+        'incidents',
+        'incident_ticks',
         'changes',
         'trickles',
         'goods',

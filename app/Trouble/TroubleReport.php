@@ -15,6 +15,7 @@ use App\Models\Age;
 use App\Models\Charge;
 use App\Models\FishGroup;
 use App\Models\Good;
+use App\Models\Incident;
 use App\Models\Stage;
 use App\Models\System;
 use App\Models\WaterSource;
@@ -32,7 +33,9 @@ use Ironwort\Core\Dose\Validity;
 use Ironwort\Core\Incident\Answer;
 use Ironwort\Core\Incident\AnswerStep;
 use Ironwort\Core\Incident\Cause;
+use Ironwort\Core\Incident\Event;
 use Ironwort\Core\Incident\OffLimits;
+use Ironwort\Core\Incident\Repeat;
 use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\Situation;
 use Ironwort\Core\Judge\AllowedAmmonia;
@@ -60,13 +63,14 @@ final readonly class TroubleReport
         private FeedPlan $feeds,
         private Behind $behind,
         private BookStop $stops,
+        private IncidentStands $incidents,
     ) {}
 
     /**
      * @param  list<Sign>  $seen
      * @return array<string, mixed>
      */
-    public function of(System $system, LatestWater $water, array $seen): array
+    public function of(System $system, LatestWater $water, array $seen, ?Incident $incident = null): array
     {
         $fresh = $old = [];
         foreach ($water->readings as $key => $reading) {
@@ -139,13 +143,22 @@ final readonly class TroubleReport
                 static fn(Cause $cause): array => [
                     'id' => $cause->value,
                     'name' => $cause->name(),
-                    'steps' => self::steps($answer, $cause, $origins, $known),
+                    'steps' => self::steps($answer, $cause, $origins, $known, $incident),
                 ],
                 $answer->causes,
             ),
             'behind' => array_map(
                 static fn(Message $one): array => $one->toArray(),
                 $this->behind->of($system, $answer->causes !== []),
+            ),
+            'incident' => $this->incidents->of($system, $incident),
+            'events' => array_map(
+                static fn(Event $one): array => ['id' => $one->value, 'name' => $one->name()],
+                Event::cases(),
+            ),
+            'all_causes' => array_map(
+                static fn(Cause $one): array => ['id' => $one->value, 'name' => $one->name()],
+                Cause::cases(),
             ),
             'tests' => $answer->tests,
             'watched' => array_map(
@@ -165,16 +178,54 @@ final readonly class TroubleReport
     }
 
     /**
+     * What is to be done in order, in words alone.
+     *
+     * @param  list<Sign>  $seen
+     * @return list<string>
+     */
+    public function deeds(System $system, LatestWater $water, array $seen): array
+    {
+        return array_map(
+            static fn(AnswerStep $one): string => $one->do->text,
+            Answer::to($this->situation($system, $water, [], [], [], []), $seen)->steps,
+        );
+    }
+
+    /**
+     * How many steps of an open incident wait to be done, or done again.
+     *
+     * @param  list<Sign>  $seen
+     */
+    public function waiting(System $system, LatestWater $water, array $seen, Incident $incident): int
+    {
+        $waits = 0;
+        $causes = $this->of($system, $water, $seen, $incident)['causes'];
+        foreach (is_array($causes) ? $causes : [] as $cause) {
+            $steps = is_array($cause) && is_array($cause['steps'] ?? null) ? $cause['steps'] : [];
+            foreach ($steps as $step) {
+                $tick = is_array($step) && is_array($step['tick'] ?? null) ? $step['tick'] : [];
+                $waits += in_array($tick['stands'] ?? null, ['due', 'again'], true) ? 1 : 0;
+            }
+        }
+
+        return $waits;
+    }
+
+    /**
      * @param  list<Origin>  $origins
      * @param  bool  $known  whether the volume is: without it no amount is worked out
      * @return list<array<string, mixed>>
      */
-    private static function steps(Answer $answer, Cause $cause, array $origins, bool $known): array
+    private static function steps(Answer $answer, Cause $cause, array $origins, bool $known, ?Incident $incident): array
     {
         return array_values(
             array_map(
                 static fn(AnswerStep $step): array => [
                     'code' => $step->do->code,
+                    'key' => IncidentStands::key($cause, $step),
+                    'tick' => IncidentStands::tick($incident, $cause, $step),
+                    'every_h' => Repeat::hours($step),
+                    'skipping' => Repeat::skipping($step)->text,
                     'do' => $step->do->text,
                     'why' => $step->why?->toArray(),
                     'page' => $step->page,

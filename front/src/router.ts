@@ -21,6 +21,16 @@ export const router = createRouter({
         { path: '', name: 'system', component: () => import('./views/system/SystemPage.vue') },
         { path: 'test', name: 'test', component: () => import('./views/test/TestPage.vue') },
         { path: 'trouble', name: 'trouble', component: () => import('./views/trouble/TroublePage.vue') },
+        {
+          path: 'trouble/card',
+          name: 'card',
+          component: () => import('./views/trouble/CardPage.vue'),
+        },
+        {
+          path: 'trouble/:incident',
+          name: 'incident',
+          component: () => import('./views/trouble/IncidentPage.vue'),
+        },
         { path: 'water', name: 'water', component: () => import('./views/water/ChangePage.vue') },
         { path: 'water/trickle', name: 'trickle', component: () => import('./views/water/TricklePage.vue') },
         { path: 'water/make', name: 'make-water', component: () => import('./views/water/MakePage.vue') },

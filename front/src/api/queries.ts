@@ -172,6 +172,43 @@ export const useGrowth = (slug: MaybeRefOrGetter<string>, typed: MaybeRefOrGette
 export const useLosses = () =>
   useQuery({ queryKey: ['fish', 'losses'], queryFn: () => answer(() => api.GET('/api/losses')) })
 
+/** The emergency card of a system. */
+export const useCard = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['trouble', computed(() => toValue(slug)), 'card'],
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/card', { params: { path: { system: toValue(slug) } } })),
+  })
+
+/** Where fish could go out of trouble. */
+export const useRefuges = (slug: MaybeRefOrGetter<string>, wanted: MaybeRefOrGetter<boolean>) =>
+  useQuery({
+    queryKey: ['trouble', computed(() => toValue(slug)), 'refuges'],
+    enabled: computed(() => toValue(wanted)),
+    queryFn: () =>
+      answer(() => api.GET('/api/systems/{system}/refuges', { params: { path: { system: toValue(slug) } } })),
+  })
+
+export const useIncidents = (slug: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['trouble', computed(() => toValue(slug)), 'incidents'],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/incidents', { params: { path: { system: toValue(slug) } } }),
+      ),
+  })
+
+export const useIncident = (slug: MaybeRefOrGetter<string>, id: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['trouble', computed(() => toValue(slug)), 'incident', computed(() => toValue(id))],
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/incidents/{id}', {
+          params: { path: { system: toValue(slug), id: toValue(id) } },
+        }),
+      ),
+  })
+
 /** How the quarantine of a system stands. */
 export const useQuarantine = (slug: MaybeRefOrGetter<string>, wanted: MaybeRefOrGetter<boolean>) =>
   useQuery({

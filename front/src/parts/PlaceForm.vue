@@ -7,7 +7,7 @@ import { useSend } from '@/api/useSend'
 import TypedField from './TypedField.vue'
 
 const place = usePlace()
-const form = reactive({ altitude_m: '', latitude_deg: '', price_per_kwh: '' })
+const form = reactive({ altitude_m: '', latitude_deg: '', price_per_kwh: '', emergency_call: '' })
 const text = (value: number | null) => (value === null ? '' : String(value))
 // What is typed meanwhile is not written over by an answer that comes late.
 let filled = false
@@ -19,6 +19,7 @@ watch(
     form.altitude_m ||= text(known.altitude_m || null)
     form.latitude_deg ||= text(known.latitude_deg)
     form.price_per_kwh ||= text(known.price_per_kwh)
+    form.emergency_call ||= known.emergency_call ?? ''
   },
   { immediate: true },
 )
@@ -56,6 +57,14 @@ const keep = useSend(
         label="Power costs"
         unit="per kWh"
         :error="keep.errors.value.price_per_kwh"
+      />
+      <TypedField
+        v-model="form.emergency_call"
+        label="Whom to call"
+        words
+        :longest="300"
+        hint="printed on the emergency cards"
+        :error="keep.errors.value.emergency_call"
       />
     </div>
     <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Keep it</NButton>

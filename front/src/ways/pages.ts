@@ -61,6 +61,8 @@ export const GROUPS: readonly Group[] = [
 /** Pages that are opened from a page and stand under it, without a letter of their own. */
 export const UNDER: Readonly<Record<string, string>> = {
   'service-run': 'service',
+  incident: 'trouble',
+  card: 'trouble',
   'service-whole': 'service',
   'clear-water': 'service',
   year: 'service',

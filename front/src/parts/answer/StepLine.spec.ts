@@ -15,6 +15,10 @@ const router = createRouter({
 })
 const step = (more: Partial<Step>): Step => ({
   code: 'incident.any',
+  key: 'ammonia incident.any',
+  every_h: null,
+  skipping: '',
+  tick: { stands: 'due', id: null, what: null, by: null, at: null, why: null },
   do: 'Give binder after the change.',
   why: null,
   page: null,

@@ -81,6 +81,10 @@ const fault = (error: Error | null) =>
         <RouterLink :to="{ name: 'maturing', params: { system: row.slug } }">Water</RouterLink> {{ text }}
       </p>
       <p v-for="text in row.service" :key="text"><span class="soft">Service:</span> {{ text }}</p>
+      <p v-if="row.incident">
+        <RouterLink :to="{ name: 'trouble', params: { system: row.slug } }">Incident</RouterLink>
+        {{ row.incident.text }}
+      </p>
       <p v-if="row.look">
         <RouterLink :to="{ name: 'look', params: { system: row.slug } }">Look at the fish</RouterLink>
         {{ row.look.text }}

@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useTrouble } from '@/api/queries'
+import { answer, api } from '@/api/client'
+import { useSession, useTrouble } from '@/api/queries'
 import type { System, Trouble } from '@/api/types'
+import { useSend } from '@/api/useSend'
 import StepLine from '@/parts/answer/StepLine.vue'
 import StateMark from '@/parts/StateMark.vue'
+import IncidentBar from './IncidentBar.vue'
+import IncidentsBefore from './IncidentsBefore.vue'
+import RefugeList from './RefugeList.vue'
+import StepTick from './StepTick.vue'
 
 const props = defineProps<{ system: System }>()
 const route = useRoute()
@@ -13,11 +19,31 @@ const router = useRouter()
 const seen = computed(() => String(route.query.seen ?? ''))
 const query = useTrouble(() => props.system.slug, seen)
 const trouble = computed(() => query.data.value)
+const open = computed(() => trouble.value?.incident ?? null)
 function see(id: string, there: boolean): void {
+  // Of an open incident everybody sees the same.
+  if (open.value) {
+    const signs = (trouble.value?.signs ?? []).filter((sign) => sign.seen && sign.id !== id)
+    opens.send({ event: 'seen', signs: [...signs.map((sign) => sign.id), ...(there ? [id] : [])] })
+    return
+  }
   const now = seen.value.split(',').filter((word) => word && word !== id)
   if (there) now.push(id)
   void router.replace({ query: now.length ? { seen: now.join(',') } : {} })
 }
+const session = useSession()
+const writes = computed(() => session.data.value?.person?.writes ?? false)
+const opens = useSend(
+  () => props.system.slug,
+  (input: { event: string; signs: string[]; minutes?: string }, id) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/incidents/{id}', {
+        params: { path: { system: props.system.slug, id } },
+        body: input,
+      }),
+    ),
+  () => void router.replace({ query: {} }),
+)
 const numbered = computed(() => {
   let n = 0
   return (trouble.value?.causes ?? []).map((cause: Trouble['causes'][number]) => ({
@@ -31,6 +57,14 @@ const numbered = computed(() => {
   <p v-if="query.isError.value && !trouble" class="fault" role="alert">{{ query.error.value?.message }}</p>
   <p v-else-if="!trouble" class="soft">Working out what to do …</p>
   <div v-else class="whole">
+    <IncidentBar
+      :system="system"
+      :trouble="trouble"
+      :writes="writes"
+      :signs="trouble.signs.filter((sign) => sign.seen).map((sign) => sign.id)"
+      :opening="opens.pending.value"
+      @open="opens.send"
+    />
     <fieldset class="signs" :class="{ below: trouble.causes.length && !seen }">
       <legend>What do you see?</legend>
       <label v-for="sign in trouble.signs" :key="sign.id" :class="{ on: sign.seen }"
@@ -78,10 +112,14 @@ const numbered = computed(() => {
       <ol>
         <li v-for="step in cause.steps" :key="step.n">
           <span class="n" aria-hidden="true">{{ step.n }}</span>
-          <StepLine :step="step" :slug="system.slug" />
+          <div>
+            <StepLine :step="step" :slug="system.slug" />
+            <StepTick v-if="open" :system="system" :incident="open.id" :step="step" :writes="writes" />
+          </div>
         </li>
       </ol>
     </section>
+    <RefugeList v-if="trouble.causes.length && system.fish_count" :system="system" />
     <section v-if="trouble.watched.length" class="part" aria-label="What is watched">
       <h2>At watch: what keeps it from getting worse</h2>
       <ul class="kept">
@@ -94,6 +132,7 @@ const numbered = computed(() => {
         >ammonia, feed in trouble, salt</RouterLink
       >. If fish lie over or keep gasping, call a veterinarian.
     </p>
+    <IncidentsBefore :system="system" />
   </div>
 </template>
 
