@@ -120,6 +120,7 @@ final class DemoSeeder extends Seeder
             }
             self::planned($site);
             (new DemoFish($site, $people))->write();
+            (new DemoIncident($site, $people))->write();
         });
     }
 
