@@ -171,7 +171,7 @@ final class AtOnceTest extends Yard
             self::assertArrayHasKey($route->uri(), $given, 'a route that takes a key has nothing to send here');
             [$parameters, $body] = $given[$route->uri()];
             $id = self::id();
-            $uri = '/' . strtr($route->uri(), [...$parameters, '{system}' => $this->system->slug, '{id}' => $id]);
+            $uri = '/' . strtr($route->uri(), ['{system}' => $this->system->slug, ...$parameters, '{id}' => $id]);
             $answers = Client::together(array_fill(0, 4, [$ann, 'PUT', $uri, $body]));
             foreach ($answers as $answer) {
                 self::assertSame(200, $answer['status'], "{$uri}: {$answer['body']}");
@@ -229,6 +229,13 @@ final class AtOnceTest extends Yard
         $pump = self::id();
         $air = ['name' => 'Stones', 'kind' => 'air', 'air_l_min' => '60', 'power_w' => '40'];
         $ann->send('PUT', $this->at("pumps/{$pump}"), $air);
+        $shipment = $put($this->at('shipments/{id}'), ['from_whom' => 'Sedge Farm']);
+        $single = $put($this->at('singles/{id}'), ['name' => 'Lady', 'group' => $group]);
+        $incident = $put($this->at('incidents/{id}'), ['event' => 'power_cut']);
+        // A system whose fish all go, and that has no incident open.
+        $other = strtolower(self::id());
+        $this->systemNamed('Left', $other);
+        $put("/api/systems/{$other}/fish/{id}", ['name' => 'Koi', 'count' => '3', 'length_cm' => '40']);
         $s = 'api/systems/{system}/';
 
         return [
@@ -255,6 +262,20 @@ final class AtOnceTest extends Yard
             "{$s}fish/{group}/{kind}/{id}" => [
                 ['{group}' => $group, '{kind}' => 'lost'],
                 ['count' => '1', 'reason' => 'x'],
+            ],
+            "{$s}shipments/{id}" => [[], ['from_whom' => 'Reed Farm', 'hours' => '8']],
+            "{$s}shipments/{shipment}/bags/{id}" => [
+                ['{shipment}' => $shipment],
+                ['name' => 'Small ones', 'count' => '4', 'length_cm' => '20'],
+            ],
+            "{$s}singles/{id}" => [[], ['name' => 'Rusty', 'group' => $group]],
+            "{$s}singles/{single}/sizes/{id}" => [['{single}' => $single], ['length_cm' => '41']],
+            "{$s}looks/{id}" => [[], ['group' => $group, 'nothing' => true]],
+            "{$s}moves/{id}" => [['{system}' => $other], ['to' => $this->system->slug, 'reason' => 'x']],
+            "{$s}incidents/{id}" => [['{system}' => $other], ['event' => 'seen', 'signs' => ['gasping']]],
+            "{$s}incidents/{incident}/ticks/{id}" => [
+                ['{incident}' => $incident],
+                ['step' => 'oxygen incident.air', 'words' => 'Air on.', 'what' => 'done'],
             ],
             "{$s}fish/{id}" => [[], ['name' => 'More', 'count' => '2', 'length_cm' => '30']],
             "{$s}lines/{id}" => [
