@@ -12,6 +12,7 @@ use App\Readings\LatestWater;
 use App\Running\WithoutFlow;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
+use Ironwort\Core\Incident\Cause;
 use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -23,8 +24,6 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class CardReport
 {
-    private const STEPS = 5;
-
     /** Of the water, against what was given too much of. Common practice, no source. */
     private const OUT = 0.5;
 
@@ -58,9 +57,21 @@ final readonly class CardReport
             'valves' => self::valves($system),
             'devices' => self::devices($system),
             'plans' => [
-                $this->plan($system, 'gasping', 'Fish gasp at the surface', [Sign::Gasping]),
-                $this->plan($system, 'power_cut', 'The power is out, or the pump stands', [Sign::PumpStopped]),
-                $this->plan($system, 'chlorine', 'Tap water went in untreated', [Sign::AfterFill]),
+                $this->plan($system, 'gasping', 'Fish gasp at the surface', [Sign::Gasping], [['oxygen', 5]]),
+                $this->plan(
+                    $system,
+                    'power_cut',
+                    'The power is out, or the pump stands',
+                    [Sign::PumpStopped],
+                    [['oxygen', 2], ['stopped_filter', 4]],
+                ),
+                $this->plan(
+                    $system,
+                    'chlorine',
+                    'Tap water went in untreated',
+                    [Sign::AfterFill],
+                    [['chlorine', 5], ['oxygen', 2]],
+                ),
                 [
                     'id' => 'overdose',
                     'name' => 'Too much was given',
@@ -79,15 +90,18 @@ final readonly class CardReport
 
     /**
      * @param  list<Sign>  $signs
+     * @param  list<array{value-of<Cause>, int}>  $of  the first steps of which causes
      * @return array{id: string, name: string, steps: list<string>}
      */
-    private function plan(System $system, string $id, string $name, array $signs): array
+    private function plan(System $system, string $id, string $name, array $signs, array $of): array
     {
-        return [
-            'id' => $id,
-            'name' => $name,
-            'steps' => array_slice($this->trouble->deeds($system, LatestWater::none(), $signs), 0, self::STEPS),
-        ];
+        $deeds = $this->trouble->deeds($system, LatestWater::none(), $signs);
+        $steps = [];
+        foreach ($of as [$cause, $most]) {
+            array_push($steps, ...array_slice($deeds[$cause] ?? [], 0, $most));
+        }
+
+        return ['id' => $id, 'name' => $name, 'steps' => $steps];
     }
 
     private static function hose(System $system): Message

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -171,7 +172,9 @@ final readonly class IncidentReport
     {
         $from = $incident->opened_at->copy()->subDays(self::BEFORE_D);
         $first = null;
-        foreach ($this->readings->since($system, $from, $incident->opened_at->copy()->subHour()) as $rows) {
+        $shown = array_column($incident->cause?->shownBy() ?? Parameter::measured(), 'value');
+        $before = $this->readings->since($system, $from, $incident->opened_at->copy()->subHour());
+        foreach (array_intersect_key($before, array_flip($shown)) as $rows) {
             foreach ($rows as $one) {
                 if ($one->bad && ($first === null || $one->at->isBefore($first->at))) {
                     $first = $one;

@@ -178,17 +178,19 @@ final readonly class TroubleReport
     }
 
     /**
-     * What is to be done in order, in words alone.
+     * What is to be done in order, in words alone, by cause.
      *
      * @param  list<Sign>  $seen
-     * @return list<string>
+     * @return array<string, list<string>>
      */
     public function deeds(System $system, LatestWater $water, array $seen): array
     {
-        return array_map(
-            static fn(AnswerStep $one): string => $one->do->text,
-            Answer::to($this->situation($system, $water, [], [], [], []), $seen)->steps,
-        );
+        $deeds = [];
+        foreach (Answer::to($this->situation($system, $water, [], [], [], []), $seen)->steps as $step) {
+            $deeds[$step->cause->value][] = $step->do->text;
+        }
+
+        return $deeds;
     }
 
     /**

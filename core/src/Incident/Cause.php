@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ironwort\Core\Incident;
 
+use Ironwort\Core\Judge\Parameter;
+
 /** What is wrong, in the order in which it is answered: what kills in minutes before what kills in weeks. */
 enum Cause: string
 {
@@ -57,6 +59,32 @@ enum Cause: string
             self::Overloaded => 'An overloaded filter',
             self::Sickness => 'Sickness',
             self::Bloom => 'Green water',
+        };
+    }
+
+    /**
+     * What would have shown it in the book before anybody saw it; empty where no reading would.
+     *
+     * @return list<Parameter>
+     */
+    public function shownBy(): array
+    {
+        $nitrogen = [Parameter::Ammonia, Parameter::UnionisedAmmonia, Parameter::Nitrite];
+
+        return match ($this) {
+            self::Oxygen => [Parameter::Oxygen],
+            self::StoppedFilter, self::Overloaded => [...$nitrogen, Parameter::Oxygen],
+            self::Ammonia => [Parameter::Ammonia, Parameter::UnionisedAmmonia],
+            self::Nitrite => [Parameter::Nitrite],
+            self::Nitrate => [Parameter::Nitrate],
+            self::Acid => [Parameter::Ph, Parameter::Alkalinity],
+            self::Alkaline => [Parameter::Ph],
+            self::Salty => [Parameter::Salinity],
+            self::Heat, self::Cold => [Parameter::Temperature],
+            self::Hardness => [Parameter::Hardness],
+            self::Chlorine => [Parameter::Chlorine],
+            self::Sickness, self::Death, self::Shock => [...$nitrogen, Parameter::Oxygen, Parameter::Ph],
+            self::Overdose, self::Gas, self::Overfull, self::Blocked, self::Dirt, self::Cloudy, self::Bloom => [],
         };
     }
 }

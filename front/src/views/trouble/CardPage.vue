@@ -8,7 +8,13 @@ import { figures } from '@/units/number'
 const props = defineProps<{ system: System }>()
 const query = useCard(() => props.system.slug)
 const card = computed(() => query.data.value)
-const BY: Record<string, string> = { oxygen: 'oxygen', ammonia: 'ammonia', filter: 'the filter going foul' }
+const BY: Record<string, string> = {
+  oxygen: 'then oxygen is dangerous',
+  ammonia: 'then ammonia is dangerous',
+  filter: 'then the filter goes foul',
+}
+const time = (minutes: number) =>
+  minutes < 90 ? `${figures(minutes, 2)} min` : `${figures(minutes / 60, 2)} h`
 const KINDS: Record<string, string> = {
   water: 'pump',
   circulator: 'circulation pump',
@@ -50,10 +56,8 @@ const print = () => window.print()
       <div>
         <dt>With the pump off</dt>
         <dd>
-          <b>{{ card.stands_min === null ? 'not known' : `${figures(card.stands_min, 2)} min` }}</b>
-          <span v-if="card.stands_by" class="soft small"
-            >until {{ BY[card.stands_by] ?? card.stands_by }}</span
-          >
+          <b>{{ card.stands_min === null ? 'not known' : time(card.stands_min) }}</b>
+          <span v-if="card.stands_by" class="soft small"> {{ BY[card.stands_by] ?? card.stands_by }}</span>
         </dd>
       </div>
     </dl>
@@ -72,8 +76,7 @@ const print = () => window.print()
         <p v-if="!card.valves.length" class="soft">None is described.</p>
         <ul>
           <li v-for="one in card.valves" :key="one.name">
-            <b>{{ one.name }}</b>
-            <span class="soft"
+            <b>{{ one.name }}</b><span class="soft"
               ><template v-if="one.from">, from {{ one.from }}</template
               ><template v-if="one.to"> to {{ one.to }}</template></span
             >{{ one.open ? '' : ', shut' }}

@@ -49,7 +49,7 @@ const print = () => window.print()
         <li v-for="(line, i) in incident.lines" :key="i" :class="line.kind">
           <span class="soft when">{{ clock(line.at) }}</span>
           <span
-            >{{ line.text }}<span v-if="line.by" class="soft">, {{ line.by }}</span></span
+            >{{ line.text }}<span v-if="line.by" class="soft small">{{ ` ${line.by}` }}</span></span
           >
         </li>
       </ol>
@@ -60,7 +60,8 @@ const print = () => window.print()
 
 <style scoped>
 .when {
-  min-width: 9rem;
+  flex: none;
+  width: 9.5rem;
 }
 
 .reading {
@@ -73,6 +74,7 @@ const print = () => window.print()
 
 .rows li {
   display: flex;
+  flex-wrap: nowrap;
   gap: 1rem;
 }
 </style>
