@@ -27,6 +27,20 @@ export const HOW: Record<string, How> = {
       'when what was bad is read good twice, two days apart, and the fish are well.',
     topics: ['ammonia', 'trouble_feed', 'salt'],
   },
+  incident: {
+    says:
+      'Readings stand here as they turned bad or good by the limits in force now. Deeds come from the book: changes, ' +
+      'doses, services, notes, and what was ticked on Trouble. The first sign is searched for in the two weeks ' +
+      'before, among what the cause would show.',
+    topics: [],
+  },
+  card: {
+    says:
+      'Worked out from the build, the fish and the source water, with everything else assumed, so that it stays ' +
+      'right on a wall. Minutes with the pump off go by the latest oxygen and temperature. Print it anew when the ' +
+      'build changes.',
+    topics: ['dechlorination'],
+  },
   water: {
     says:
       'Old and new water are mixed by volume; pH follows from their alkalinity and carbon dioxide. A plan takes ' +
