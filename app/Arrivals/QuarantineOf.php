@@ -7,6 +7,7 @@ namespace App\Arrivals;
 use App\Expected\Residuals;
 use App\Models\FishEvent;
 use App\Models\FishGroup;
+use App\Models\Look;
 use App\Models\Note;
 use App\Models\Quarantine;
 use App\Models\System;
@@ -14,6 +15,7 @@ use App\Readings\LatestWater;
 use App\Readings\WaterMeaning;
 use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Ironwort\Core\Arrival\Gate;
 use Ironwort\Core\Arrival\GateFacts;
 use Ironwort\Core\Calc\Result;
@@ -83,6 +85,7 @@ final readonly class QuarantineOf
             ->orderByDesc('taken_at')
             ->get()
             ->filter(static fn(Note $note): bool => $note->seen !== [] || $note->look !== null);
+        $looks = $this->looks($notes);
         $ammonia = $water->get(Parameter::Ammonia);
         $nitrite = $water->get(Parameter::Nitrite);
         $state = $this->meaning->of($system, $water)->state;
@@ -113,6 +116,8 @@ final readonly class QuarantineOf
                     ),
                 ),
                 residuals: array_values(array_unique(array_map(lcfirst(...), $in))),
+                ill: self::ill($looks[0] ?? null),
+                illBefore: isset($looks[1]) ? self::ill($looks[1]) : null,
             ),
         );
     }
@@ -126,5 +131,40 @@ final readonly class QuarantineOf
         }
 
         return $count;
+    }
+
+    /**
+     * The days on which fish were looked at one by one, with what was seen on each: the newest of the last three days
+     * first, then the one before it. Several looks of one day are one: each may be at another group.
+     *
+     * @param  Collection<int, Note>  $notes  the newest first
+     * @return list<list<Look>>
+     */
+    private function looks(Collection $notes): array
+    {
+        $days = [];
+        foreach ($notes as $note) {
+            if ($note->look !== null) {
+                $days[$note->taken_at->toDateString()][] = $note->look;
+            }
+        }
+        $newest = array_key_first($days);
+
+        return $newest === null || Carbon::parse($newest)->diffInDays(Carbon::today()) > 3
+            ? []
+            : array_slice(array_values($days), 0, 2);
+    }
+
+    /** @param  ?list<Look>  $looks  of one day */
+    private static function ill(?array $looks): int
+    {
+        $of = [];
+        foreach ($looks ?? [] as $look) {
+            foreach ($look->signs as $one) {
+                $of[$one['sign']] = ($of[$one['sign']] ?? 0) + $one['count'];
+            }
+        }
+
+        return $of === [] ? 0 : max($of);
     }
 }

@@ -179,6 +179,22 @@ final class QuarantineTest extends TestCase
         self::assertFalse($this->held()['open']);
     }
 
+    public function test_a_sign_that_spreads_shuts_it_too(): void
+    {
+        $look = fn(int $count): TestResponse => $this->putJson('/api/systems/long-vat/looks/' . self::key(), [
+            'group' => $this->koi->id,
+            'signs' => [['sign' => 'white spots', 'count' => $count, 'severity' => 1]],
+        ])->assertOk();
+        $look(1);
+        self::assertNull($this->held()['shut']);
+        $this->travelTo('2026-06-03 09:00');
+        $look(3);
+        self::assertSame('arrival.gate_spreads', $this->held()['shut']['code']);
+        $this->travelTo('2026-06-05 09:00');
+        $look(3);
+        self::assertNull($this->held()['shut']);
+    }
+
     public function test_a_hospital_says_what_a_fish_needs_and_when_it_may_go_back(): void
     {
         $pond = $this->systemOf($this->site, 'Pond', 'pond');

@@ -11,7 +11,8 @@ use Ironwort\Core\Words\Message;
  * What keeps fish in quarantine: each condition with whether it is met, and what is missing.
  *
  * Common practice, no source: no loss in a week, ammonia and nitrite read clean in the last three days, every fish
- * looked at in the last week and nothing found, nothing given that stands in the water still.
+ * looked at in the last week and nothing found, nothing given that stands in the water still. Several deaths, or a sign
+ * on half of the fish or on twice as many as at the last look, shut it for the whole loop.
  *
  * @source cp-quarantine
  */
@@ -25,6 +26,15 @@ final readonly class Gate
     private const SEVERAL = 3;
 
     private const SHARE = 0.1;
+
+    /** Ill fish that are too many for chance, and the share of all that makes an outbreak or, where it grows, one soon. */
+    private const ILL = 3;
+
+    private const HALF = 0.5;
+
+    private const QUARTER = 0.25;
+
+    private const TWICE = 2;
 
     /**
      * @param  array<string, ?Message>  $conditions  null where it is met; else what is missing
@@ -70,8 +80,23 @@ final readonly class Gate
                         ? Message::of('arrival.gate_residual', ['what' => implode(', ', $facts->residuals)])
                         : null,
             ],
-            $several ? Message::of('arrival.gate_shut', ['count' => (string) $facts->lostWeek]) : null,
+            match (true) {
+                $several => Message::of('arrival.gate_shut', ['count' => (string) $facts->lostWeek]),
+                self::spreads($facts) => Message::of('arrival.gate_spreads', [
+                    'ill' => (string) $facts->ill,
+                    'fish' => (string) $facts->fish,
+                ]),
+                default => null,
+            },
         );
+    }
+
+    private static function spreads(GateFacts $facts): bool
+    {
+        $grows = $facts->illBefore !== null && $facts->ill >= self::TWICE * max(1, $facts->illBefore);
+
+        return $facts->ill >= self::ILL &&
+            ($facts->ill >= self::HALF * $facts->fish || ($grows && $facts->ill >= self::QUARTER * $facts->fish));
     }
 
     public function open(): bool

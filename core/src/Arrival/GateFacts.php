@@ -17,6 +17,8 @@ final readonly class GateFacts
      * @param  ?float  $lookedD  days since somebody wrote what they saw on them; null where nobody did
      * @param  list<string>  $signs  of illness seen in the last week
      * @param  list<string>  $residuals  what stands in the water
+     * @param  int  $ill  fish with the sign most of them have, at the newest look of the last three days
+     * @param  ?int  $illBefore  and at the look before it; null where there was none
      */
     public function __construct(
         public float $daysLeft,
@@ -28,5 +30,7 @@ final readonly class GateFacts
         public ?float $lookedD,
         public array $signs,
         public array $residuals,
+        public int $ill = 0,
+        public ?int $illBefore = null,
     ) {}
 }

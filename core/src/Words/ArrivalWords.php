@@ -93,6 +93,9 @@ final readonly class ArrivalWords
         'gate_shut' =>
             '{count} died within days: nothing leaves this water, no fish, no water, no nets. Call a veterinarian; ' .
             'some diseases must be reported by law.',
+        'gate_spreads' =>
+            '{ill} of {fish} show the same sign, and it spreads: nothing leaves this water, no fish, no water, no ' .
+            'nets. Call a veterinarian; some diseases must be reported by law.',
         'gate_say_why' => 'The quarantine is not over. Give a reason to move them anyway.',
         'back_say_why' => 'It is not ready to go back. Give a reason to move it anyway.',
         'back_apart' => 'The water of {name} differs: {what}. Bring the tub nearer to it over {days} days first.',

@@ -51,6 +51,17 @@ final class GateTest extends TestCase
         ];
         yield 'two of many do not' => [['lostThree' => 2, 'lostWeek' => 2, 'fish' => 400], ['arrival.gate_losses']];
         yield 'a tenth of them does' => [['lostWeek' => 2, 'fish' => 18], ['arrival.gate_shut', 'arrival.gate_losses']];
+        yield 'half of them ill' => [['ill' => 10], ['arrival.gate_spreads']];
+        yield 'just under half' => [['ill' => 9], []];
+        yield 'a quarter, and twice as many' => [['ill' => 6, 'illBefore' => 3], ['arrival.gate_spreads']];
+        yield 'a quarter, hardly more' => [['ill' => 5, 'illBefore' => 3], []];
+        yield 'a quarter from none' => [['ill' => 5, 'illBefore' => 0], ['arrival.gate_spreads']];
+        yield 'under a quarter' => [['ill' => 4, 'illBefore' => 1], []];
+        yield 'two of two are too few to tell' => [['ill' => 2, 'fish' => 2], []];
+        yield 'deaths are graver' => [
+            ['ill' => 20, 'lostThree' => 3, 'lostWeek' => 3],
+            ['arrival.gate_shut', 'arrival.gate_losses'],
+        ];
         yield 'one of few does not' => [['lostWeek' => 1, 'fish' => 2], ['arrival.gate_losses']];
     }
 

@@ -103,6 +103,9 @@ const number = (value: number) => figures(value)
     </template>
     <template #figure="{ part: group }"><FigureButton :figure="group.weight" /></template>
     <template #form>
+      <p v-if="system.kind === 'quarantine' && fish.groups.some((one) => one.count)" class="caution">
+        One more fish into the same water starts the quarantine again for all of them.
+      </p>
       <PartForm :part="part" :fields="fields" @save="part.save.mutate({})" />
     </template>
   </PartList>

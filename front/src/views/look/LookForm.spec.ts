@@ -31,7 +31,7 @@ const tick = (page: ReturnType<typeof form>, sign: string, on = true) =>
     .find((one) => one.text() === sign)!
     .find('input')
     .setValue(on)
-const sent = () => (put.mock.calls.at(-1)?.[1] as { body: Record<string, unknown> }).body
+const sent = () => (put.mock.calls.at(-1)?.[1] as unknown as { body: Record<string, unknown> }).body
 
 beforeEach(() => {
   put.mockReset()
@@ -75,7 +75,9 @@ it('keeps what was typed when it is refused, and sends it again under the same k
   await tick(page, 'ulcer')
   await page.find('form').trigger('submit')
   await flushPromises()
-  const ids = put.mock.calls.map((call) => (call[1] as { params: { path: { id: string } } }).params.path.id)
+  const ids = put.mock.calls.map(
+    (call) => (call[1] as unknown as { params: { path: { id: string } } }).params.path.id,
+  )
   expect(ids[1]).toBe(ids[0])
   expect(sent()).toMatchObject({ group: 'G', signs: [{ sign: 'ulcer', count: 1, severity: 2 }] })
 })

@@ -41,7 +41,7 @@ it('is done with one press, under the step’s own key', async () => {
   const page = shown(step())
   await named(page, 'Done')!.trigger('click')
   await flushPromises()
-  expect((put.mock.calls[0]?.[1] as { body: unknown }).body).toMatchObject({
+  expect((put.mock.calls[0]?.[1] as unknown as { body: unknown }).body).toMatchObject({
     step: 'oxygen incident.any',
     what: 'done',
   })
@@ -55,7 +55,7 @@ it('says what skipping costs before it is skipped', async () => {
   await page.find('input').setValue('no air here')
   await page.find('form').trigger('submit')
   await flushPromises()
-  expect((put.mock.calls[0]?.[1] as { body: unknown }).body).toMatchObject({
+  expect((put.mock.calls[0]?.[1] as unknown as { body: unknown }).body).toMatchObject({
     what: 'skipped',
     why: 'no air here',
   })
