@@ -269,4 +269,54 @@ final class LookTest extends TestCase
         self::assertNull($feeds->json('feeds.a.cost_kg_growth'));
         self::assertArrayHasKey('protein_b', $ahead(['protein_b' => 'much'])->json('errors'));
     }
+
+    public function test_fish_are_due_while_the_water_warms_in_spring_and_not_while_it_cools(): void
+    {
+        $this->deleteJson('/api/visits/01JD00000000000000000000V1')->assertNoContent();
+        $log = fn(string $line): TestResponse => $this->postJson('/api/systems/long-vat/log', [
+            'id' => self::key(),
+            'line' => $line,
+        ])->assertCreated();
+        $due = fn(): ?string => $this->getJson('/api/round')->assertOk()->json('rows.0.look.code');
+        $this->travelTo('2027-03-01 09:00');
+        $log('t 6');
+        $this->travelTo('2027-03-29 09:00');
+        self::assertNull($due());
+        $log('t 11');
+        self::assertSame('fish.look_spring', $due());
+        self::assertSame('fish.look_spring', $this->page()['due']['code']);
+        $this->look(['nothing' => true])->assertOk();
+        self::assertNull($due());
+        $this->travelTo('2027-04-06 09:00');
+        self::assertSame('fish.look_spring', $due());
+        $log('t 4');
+        self::assertNull($due());
+    }
+
+    public function test_a_fish_that_died_leaves_its_picture_in_the_book(): void
+    {
+        $image = imagecreatetruecolor(40, 30) ?: self::fail('no picture');
+        ob_start();
+        imagejpeg($image);
+        $picture = 'data:image/jpeg;base64,' . base64_encode((string) ob_get_clean());
+        $id = self::key();
+        $this->putJson("/api/systems/long-vat/fish/{$this->koi->id}/lost/{$id}", [
+            'count' => '1',
+            'reason' => 'ulcer',
+            'photo' => $picture,
+        ])->assertOk();
+        self::assertSame(11, $this->koi->refresh()->count);
+        self::assertStringContainsString('ulcer', Note::query()->findOrFail($id)->words);
+        $this->get("/api/systems/long-vat/notes/{$id}/photo")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/jpeg');
+        // What is no picture is refused at its field, and the fish is not lost by it.
+        $this->putJson("/api/systems/long-vat/fish/{$this->koi->id}/lost/" . self::key(), [
+            'count' => '1',
+            'photo' => 'data:image/jpeg;base64,bm90IG9uZQ==',
+        ])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['photo']]);
+        self::assertSame(11, $this->koi->refresh()->count);
+    }
 }

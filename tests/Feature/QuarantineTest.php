@@ -179,6 +179,24 @@ final class QuarantineTest extends TestCase
         self::assertFalse($this->held()['open']);
     }
 
+    public function test_it_is_said_before_a_move_that_the_fish_held_there_begin_again(): void
+    {
+        $other = $this->systemOf($this->site, 'Tub', 'tub');
+        $codes = fn(string $from, string $to): array => array_column(
+            $this->getJson("/api/systems/{$from}/fish/move?to={$to}")
+                ->assertOk()
+                ->json('says'),
+            'code',
+        );
+        self::assertContains('arrival.starts_again', $codes('tub', 'long-vat'));
+        self::assertNotContains('arrival.starts_again', $codes('long-vat', 'tub'));
+        FishGroup::query()
+            ->where('system_id', $this->system->id)
+            ->update(['count' => 0]);
+        self::assertNotContains('arrival.starts_again', $codes('tub', 'long-vat'));
+        self::assertSame(0, $other->fish()->count());
+    }
+
     public function test_a_sign_that_spreads_shuts_it_too(): void
     {
         $look = fn(int $count): TestResponse => $this->putJson('/api/systems/long-vat/looks/' . self::key(), [

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Models\Site;
 use App\Models\System;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 /** The round: the worst first, what is due, what changed, and what was looked at. */
@@ -98,5 +100,31 @@ final class RoundTest extends TestCase
         self::assertSame('just now', $this->row('long-vat')['looked']);
         $this->travel(7)->hours();
         self::assertNull($this->row('long-vat')['looked']);
+    }
+
+    public function test_systems_stand_in_the_order_in_which_they_are_walked(): void
+    {
+        $this->actingAs($this->owner);
+        $this->systemOf($this->site, 'Barn', 'barn');
+        $this->systemOf($this->site, 'Cellar', 'cellar');
+        $order = fn(): array => array_column($this->getJson('/api/systems')->assertOk()->json(), 'slug');
+        $put = fn(array $slugs): TestResponse => $this->putJson('/api/walk', ['order' => $slugs]);
+        $put(['cellar', 'long-vat', 'barn', 'pond'])->assertOk();
+        self::assertSame(['cellar', 'long-vat', 'barn', 'pond'], $order());
+        self::assertSame(
+            ['cellar', 'long-vat', 'barn', 'pond'],
+            array_column($this->getJson('/api/round')->json('rows'), 'slug'),
+        );
+        // Those that are not named follow as they stood.
+        $put(['barn'])->assertOk();
+        self::assertSame(['barn', 'cellar', 'long-vat', 'pond'], $order());
+        foreach ([['nowhere'], ['barn', 'barn'], []] as $bad) {
+            $put($bad)->assertUnprocessable();
+        }
+        self::assertSame(['barn', 'cellar', 'long-vat', 'pond'], $order());
+        // A stranger's system is none of these.
+        $other = Site::query()->create(['name' => 'Else', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
+        $this->systemOf($other, 'Foreign', 'foreign');
+        $put(['foreign'])->assertUnprocessable();
     }
 }

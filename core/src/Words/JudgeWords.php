@@ -8,6 +8,7 @@ namespace Ironwort\Core\Words;
 final readonly class JudgeWords
 {
     public const TEXTS = [
+        'walk_unknown' => 'There is no such system here.',
         'advice_nitrite_to_come' => 'Ammonia was {ammonia} mg/L {ago}. Expect nitrite now, and test for it.',
         'advice_chloride_shields' =>
             'There is {times} times as much chloride as nitrite, which keeps most of the nitrite out of the fish.',

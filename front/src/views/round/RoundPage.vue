@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRound, useSession } from '@/api/queries'
 import RoundRow from './RoundRow.vue'
+import WalkOrder from './WalkOrder.vue'
 
 const round = useRound()
 const session = useSession()
@@ -35,6 +36,7 @@ const due = computed(() => rows.value.filter((row) => row.due.length || row.dose
     <ul>
       <RoundRow v-for="row in rows" :key="row.slug" :row="row" :writes="writes" />
     </ul>
+    <WalkOrder v-if="writes && rows.length > 1" />
   </div>
 </template>
 
