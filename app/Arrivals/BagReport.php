@@ -75,7 +75,7 @@ final readonly class BagReport
             'kh' => $bag->kh_dkh,
             'salinity_g_l' => $bag->salinity_g_l,
             'no3_mg_l' => $bag->no3_n_mg_l === null ? null : $bag->no3_n_mg_l * MolarMass::NO3_PER_N,
-            'drip_l_min' => $drip ?? $bag->drip_l_min,
+            'drip_l_min' => $drip,
         ];
 
         return $this->of($system, $water, array_filter($known, static fn(?float $one): bool => $one !== null));
