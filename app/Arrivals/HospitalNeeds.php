@@ -12,6 +12,7 @@ use App\Models\System;
 use App\Readings\LatestWater;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
+use Ironwort\Core\Arrival\Hospital;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -19,14 +20,6 @@ use Ironwort\Core\Words\Message;
 /** What a sick fish needs of its tub: room, salt, oxygen, its course, its dressing; and where it came from. */
 final readonly class HospitalNeeds
 {
-    /** Salt that eases a wound, g/L. Common practice, no source. */
-    private const SALT_G_L = 3.0;
-
-    /** Water for each kg of a sick fish, L. Common practice, no source. */
-    private const L_PER_KG = 150.0;
-
-    private const OXYGEN_MG_L = 7.0;
-
     public function __construct(private VolumeReport $volumes, private LoopSums $sums) {}
 
     /** @return list<Message> */
@@ -41,18 +34,21 @@ final readonly class HospitalNeeds
         $room = [
             'litres' => Format::about($litres, 3),
             'kg' => Format::number($kg, 2),
-            'needs' => Format::about(self::L_PER_KG * $kg, 2),
+            'needs' => Format::about(Hospital::L_PER_KG * $kg, 2),
         ];
         $courses = Course::query()->where('system_id', $system->id)->whereNull('ended_at')->exists();
 
         return [
-            Message::of($litres >= self::L_PER_KG * $kg ? 'arrival.hospital_room' : 'arrival.hospital_small', $room),
+            Message::of(
+                $litres >= Hospital::L_PER_KG * $kg ? 'arrival.hospital_room' : 'arrival.hospital_small',
+                $room,
+            ),
             $this->salt($system, $water, $litres),
             match (true) {
                 $oxygen === null => Message::of('arrival.hospital_oxygen_unknown'),
-                $oxygen < self::OXYGEN_MG_L => Message::of('arrival.hospital_oxygen_low', [
+                $oxygen < Hospital::OXYGEN_MG_L => Message::of('arrival.hospital_oxygen_low', [
                     'now' => Format::number($oxygen, 2),
-                    'least' => Format::number(self::OXYGEN_MG_L),
+                    'least' => Format::number(Hospital::OXYGEN_MG_L),
                 ]),
                 default => Message::of('arrival.hospital_oxygen', ['now' => Format::number($oxygen, 2)]),
             },
@@ -76,15 +72,15 @@ final readonly class HospitalNeeds
     {
         $now = $water->get(Parameter::Salinity)?->value;
         $zeolite = Charge::in($system)->get()->contains(static fn(Charge $one): bool => $one->holdsAmmonia());
-        $wants = ['to' => Format::number(self::SALT_G_L)];
+        $wants = ['to' => Format::number(Hospital::SALT_G_L)];
 
         return match (true) {
             $zeolite => Message::of('arrival.hospital_salt_zeolite', $wants),
             $now === null => Message::of('arrival.hospital_salt_unknown', $wants),
-            $now < self::SALT_G_L - 0.5 => Message::of('arrival.hospital_salt', [
+            $now < Hospital::SALT_G_L - 0.5 => Message::of('arrival.hospital_salt', [
                 ...$wants,
                 'now' => Format::number($now, 2),
-                'grams' => Format::about((self::SALT_G_L - $now) * $litres, 2),
+                'grams' => Format::about((Hospital::SALT_G_L - $now) * $litres, 2),
             ]),
             default => Message::of('arrival.hospital_salted', ['now' => Format::number($now, 2)]),
         };
