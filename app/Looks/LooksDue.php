@@ -86,12 +86,16 @@ final readonly class LooksDue
      */
     private static function highest(array $ids): array
     {
+        $since = Carbon::now()->subDays((int) LookDue::AFTER_INCIDENT_D);
         $rows = DB::table('readings')
             ->join('visits', 'visits.id', '=', 'readings.visit_id')
             ->whereNull('visits.withdrawn_at')
             ->whereIn('readings.system_id', $ids)
             ->whereIn('readings.parameter', [Parameter::Ammonia->value, Parameter::Nitrite->value])
-            ->where('readings.taken_at', '>', Carbon::now()->subDays((int) LookDue::AFTER_INCIDENT_D))
+            ->where('readings.taken_at', '>', $since)
+            // The same said of the visits, which are else read one and all.
+            ->whereIn('visits.system_id', $ids)
+            ->where('visits.taken_at', '>', $since)
             ->where('readings.value', '>', 0)
             ->orderByDesc('readings.taken_at')
             ->get([

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
 abstract class Part extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 

@@ -27,6 +27,8 @@ use Ironwort\Core\Measure\Interval;
  */
 final class Reading extends Model
 {
+    use PlainAttributes;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Site extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 

@@ -49,6 +49,7 @@ use Ironwort\Core\Loop\PlaceKind;
 final class System extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     private const FEED = 'feedInForce';
 

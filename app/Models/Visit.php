@@ -33,6 +33,7 @@ use Illuminate\Support\Carbon;
 final class Visit extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     public $timestamps = false;
 
