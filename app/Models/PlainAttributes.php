@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 /**
- * Attributes are columns with casts, and nothing is made of them by methods of a model: pages that list many systems ask
+ * Attributes are columns with casts, and no method of a model makes anything of them: pages that list many systems ask
  * for them thousands of times, and looking for a method of that name each time takes a fifth of the page.
  */
 trait PlainAttributes

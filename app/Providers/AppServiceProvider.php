@@ -23,6 +23,7 @@ use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\RationTable;
 use Ironwort\Core\Flow\FittingTable;
+use Ironwort\Core\Incident\SuspectTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Judge\TestSchedule;
@@ -59,6 +60,10 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(
             JobTable::class,
             static fn(Application $app): JobTable => $app->make(Library::class)->jobs(),
+        );
+        $this->app->singleton(
+            SuspectTable::class,
+            static fn(Application $app): SuspectTable => $app->make(Library::class)->suspects(),
         );
         $this->app->singleton(
             TestSchedule::class,

@@ -15,6 +15,7 @@ use Ironwort\Core\Filter\MediaTable;
 use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Fish\RationTable;
 use Ironwort\Core\Flow\FittingTable;
+use Ironwort\Core\Incident\SuspectTable;
 use Ironwort\Core\Judge\LimitTable;
 use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Judge\TestSchedule;
@@ -74,6 +75,11 @@ final class Library
     public function jobs(): JobTable
     {
         return JobTable::from($this->table('jobs'));
+    }
+
+    public function suspects(): SuspectTable
+    {
+        return SuspectTable::from($this->table('suspects'));
     }
 
     public function fittings(): FittingTable
