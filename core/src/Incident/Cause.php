@@ -26,8 +26,8 @@ enum Cause: string
     case Nitrate = 'nitrate';
     case Hardness = 'hardness';
     case Overloaded = 'overloaded';
-    case Sickness = 'sickness';
     case Death = 'death';
+    case Sickness = 'sickness';
     case Blocked = 'blocked';
     case Dirt = 'dirt';
     case Cloudy = 'cloudy';

@@ -18,7 +18,7 @@ final class SituationsTest extends TestCase
     /** @return iterable<string, array{string, string, string}> */
     public static function situations(): iterable
     {
-        foreach (Reference::csv('situations.csv') as $row) {
+        foreach (Reference::csv('calculator_situations.csv') as $row) {
             yield $row['situation'] => [$row['calculator'], $row['given'], $row['expected']];
         }
     }
