@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trouble;
 
 use App\Capacity\CapacityReport;
+use App\Capacity\CapacityVerdict;
 use App\Expected\ExpectedWater;
 use App\Expected\Residuals;
 use App\Fish\FeedPlan;
@@ -21,12 +22,14 @@ use App\Models\System;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
+use App\Readings\SetbackNotice;
 use App\Readings\WaterMeaning;
 use App\State\SystemState;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
 use Illuminate\Support\Carbon;
+use Ironwort\Core\Dose\Conflicts;
 use Ironwort\Core\Dose\Danger;
 use Ironwort\Core\Dose\Measures;
 use Ironwort\Core\Dose\Validity;
@@ -38,6 +41,8 @@ use Ironwort\Core\Incident\OffLimits;
 use Ironwort\Core\Incident\Repeat;
 use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\Situation;
+use Ironwort\Core\Incident\SuspectTable;
+use Ironwort\Core\Incident\Suspicion;
 use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
@@ -61,9 +66,11 @@ final readonly class TroubleReport
         private WaterBodies $bodies,
         private CapacityReport $capacity,
         private FeedPlan $feeds,
-        private Behind $behind,
+        private BookFacts $facts,
+        private SuspectTable $suspects,
         private BookStop $stops,
         private IncidentStands $incidents,
+        private Conflicts $conflicts,
     ) {}
 
     /**
@@ -100,15 +107,24 @@ final readonly class TroubleReport
                 'state' => ($states[$key] ?? State::Good)->value,
             ];
         }
+        $verdict = $this->capacity->of($system, $water);
         $situation = $this->situation(
             $system,
-            $water,
+            $verdict,
             $values,
             $states,
-            $this->states->of($system, $water)->dangers,
+            $this->states->of($system, $water, verdict: $verdict)->dangers,
             $sides,
         );
         $answer = Answer::to($situation, $seen);
+        $worse = $this->incidents->worse($system, $incident);
+        $suspected =
+            $answer->causes === []
+                ? []
+                : $this->suspects->rank(
+                    $answer->causes,
+                    $this->facts->of($system, $water, $situation, $verdict, $seen, $incident),
+                );
         $known = $this->volumes->inUse($system)->value > 0;
         $origins = [
             new Origin(
@@ -143,15 +159,13 @@ final readonly class TroubleReport
                 static fn(Cause $cause): array => [
                     'id' => $cause->value,
                     'name' => $cause->name(),
-                    'steps' => self::steps($answer, $cause, $origins, $known, $incident),
+                    'steps' => self::steps($answer, $cause, $origins, $known, $incident, $worse),
                 ],
                 $answer->causes,
             ),
-            'behind' => array_map(
-                static fn(Message $one): array => $one->toArray(),
-                $this->behind->of($system, $answer->causes !== []),
-            ),
-            'incident' => $this->incidents->of($system, $incident),
+            'behind' => SetbackNotice::of($system)?->toArray(),
+            'suspects' => array_map(self::suspected(...), $suspected),
+            'incident' => $this->incidents->of($system, $incident, $worse),
             'events' => array_map(
                 static fn(Event $one): array => ['id' => $one->value, 'name' => $one->name()],
                 Event::cases(),
@@ -177,6 +191,21 @@ final readonly class TroubleReport
         ];
     }
 
+    /** @return array<string, mixed> */
+    private static function suspected(Suspicion $one): array
+    {
+        return [
+            'id' => $one->id,
+            'name' => $one->name,
+            'word' => $one->word(),
+            'points' => $one->score,
+            'for' => array_map(static fn(Message $said): array => $said->toArray(), $one->for),
+            'against' => array_map(static fn(Message $said): array => $said->toArray(), $one->against),
+            'decides' => $one->decides->text,
+            'page' => $one->page,
+        ];
+    }
+
     /**
      * What is to be done in order, in words alone, by cause.
      *
@@ -186,7 +215,10 @@ final readonly class TroubleReport
     public function deeds(System $system, LatestWater $water, array $seen): array
     {
         $deeds = [];
-        foreach (Answer::to($this->situation($system, $water, [], [], [], []), $seen)->steps as $step) {
+        foreach (
+            Answer::to($this->situation($system, $this->capacity->of($system, $water), [], [], [], []), $seen)->steps
+            as $step
+        ) {
             $deeds[$step->cause->value][] = $step->do->text;
         }
 
@@ -216,17 +248,24 @@ final readonly class TroubleReport
     /**
      * @param  list<Origin>  $origins
      * @param  bool  $known  whether the volume is: without it no amount is worked out
+     * @param  list<Worsened>  $worse
      * @return list<array<string, mixed>>
      */
-    private static function steps(Answer $answer, Cause $cause, array $origins, bool $known, ?Incident $incident): array
-    {
+    private static function steps(
+        Answer $answer,
+        Cause $cause,
+        array $origins,
+        bool $known,
+        ?Incident $incident,
+        array $worse,
+    ): array {
         return array_values(
             array_map(
                 static fn(AnswerStep $step): array => [
                     'code' => $step->do->code,
                     'key' => IncidentStands::key($cause, $step),
-                    'tick' => IncidentStands::tick($incident, $cause, $step),
-                    'every_h' => Repeat::hours($step),
+                    'tick' => IncidentStands::tick($incident, $cause, $step, $worse),
+                    'every_h' => Repeat::hours($step, $worse !== []),
                     'skipping' => Repeat::skipping($step)->text,
                     'do' => $step->do->text,
                     'why' => $step->why?->toArray(),
@@ -267,13 +306,12 @@ final readonly class TroubleReport
      */
     private function situation(
         System $system,
-        LatestWater $water,
+        CapacityVerdict $verdict,
         array $values,
         array $states,
         array $dangers,
         array $sides,
     ): Situation {
-        $verdict = $this->capacity->of($system, $water);
         $following = $this->limits->following($system);
         $ammonia = $following->in('ammonia');
         $feed = $following->in('trouble_feed');
@@ -359,14 +397,27 @@ final readonly class TroubleReport
             overdosed: $dangers,
             filterTakesGD: $verdict->capacity?->value,
             sides: $sides,
+            refuses: $this->refuses($system, $values),
             filterMayStandMin: $this->stops->mayStandMin($system),
-            chlorineRuns: Behind::chlorineRuns($system) !== null,
+            chlorineRuns: BookFacts::chlorineRuns($system) !== null,
             overload: $verdict->state ?? State::Good,
             biomassKg: $this->systems->biomass($system)->value,
             protein: $this->feeds->protein($system->feed()) / 100,
             unionisedLimit: max(0.001, $watch(Parameter::UnionisedAmmonia)),
             noChlorine: $source !== null && !$source->mayBringChlorine(),
         );
+    }
+
+    /**
+     * @param  array<string, float>  $values  fresh readings
+     * @return array<string, Message> what may not go in now, and why
+     */
+    private function refuses(System $system, array $values): array
+    {
+        return $this->conflicts->refusedIn(AnswerStep::GIVEN, [
+            ...array_keys($this->residuals->now($system, $this->bodies->find($system, null))),
+            ...($values['chlorine_mg_l'] ?? 0.0) > 0 ? ['chlorine'] : [],
+        ]);
     }
 
     /** What was given against a sickness and is in the loop's water still. */

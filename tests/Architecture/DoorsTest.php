@@ -39,7 +39,19 @@ final class DoorsTest
         'Model' => ['Calc', 'Exchange', 'Filter', 'Fish', 'Measure', 'Numeric', 'Water'],
         'Service' => ['Aeration', 'Calc', 'Data', 'Exchange', 'Filter', 'Fish', 'Flow', 'Measure', 'Model', 'Water'],
         'Arrival' => ['Calc', 'Data', 'Fish', 'Measure', 'Water'],
-        'Incident' => ['Calc', 'Dose', 'Exchange', 'Filter', 'Fish', 'Flow', 'Judge', 'Measure', 'Model', 'Water'],
+        'Incident' => [
+            'Calc',
+            'Data',
+            'Dose',
+            'Exchange',
+            'Filter',
+            'Fish',
+            'Flow',
+            'Judge',
+            'Measure',
+            'Model',
+            'Water',
+        ],
     ];
 
     private const APP = [

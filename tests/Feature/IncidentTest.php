@@ -132,6 +132,32 @@ final class IncidentTest extends TestCase
         self::assertSame('incident.open_waits', $this->getJson('/api/round')->assertOk()->json('rows.0.incident.code'));
     }
 
+    public function test_a_reading_that_gets_worse_brings_back_what_was_done_and_twice_as_often(): void
+    {
+        $this->log('am 1.2 ni 0 ph 7.4 t 20 do 8');
+        $this->open(['event' => 'reading'])->assertOk();
+        $daily = collect($this->steps())->first(static fn(array $one): bool => $one['every_h'] === 24)['key'];
+        $every = fn(): ?int => collect($this->steps())->firstWhere('key', $daily)['every_h'];
+        $this->tick($daily)->assertOk();
+        $worse = fn(): array => array_column(
+            $this->getJson('/api/systems/long-vat/trouble')->json('incident.worse'),
+            'code',
+        );
+        $this->travelTo('2026-06-01 15:00');
+        $this->log('am 1.4 ni 0 ph 7.4 t 20 do 8');
+        self::assertSame([[], 'done', 24], [$worse(), $this->stands($daily), $every()]);
+        $this->travelTo('2026-06-01 17:00');
+        $this->log('am 1.8 ni 0 ph 7.4 t 20 do 8');
+        self::assertContains('incident.worse', $worse());
+        self::assertContains('incident.worse_call', $worse());
+        self::assertSame(['again', 12], [$this->stands($daily), $every()]);
+        $this->tick($daily)->assertOk();
+        $this->travelTo('2026-06-01 17:30');
+        self::assertSame('done', $this->stands($daily));
+        $this->travelTo('2026-06-02 05:00');
+        self::assertSame('again', $this->stands($daily));
+    }
+
     public function test_it_ends_by_its_rule_or_with_a_reason_and_always_with_its_cause(): void
     {
         $this->log('am 3 ni 0 ph 8 t 20 do 8');

@@ -63,7 +63,8 @@ final class SetbackTest extends TestCase
         $round = collect($this->getJson('/api/round')->json('rows'))->firstWhere('slug', 'long-vat');
         self::assertSame($system->json('water.state'), $listed['state']);
         self::assertSame($system->json('water.state'), $round['state']);
-        $trouble = array_column($this->getJson('/api/systems/long-vat/trouble')->json('behind'), 'code');
+        $behind = $this->getJson('/api/systems/long-vat/trouble')->json('behind');
+        $trouble = $behind === null ? [] : [$behind['code']];
         self::assertSame(
             in_array('filter.set_back', $trouble, true),
             in_array('filter.set_back', array_column($system->json('advice'), 'code'), true),
@@ -119,6 +120,13 @@ final class SetbackTest extends TestCase
         [$state, $context, $behind] = $this->heard();
         self::assertContains($state, ['act', 'emergency']);
         self::assertSame('incident', $context);
-        self::assertSame(['filter.set_back', 'incident.behind_feed'], $behind);
+        self::assertSame(['filter.set_back'], $behind);
+        $suspects = $this->getJson('/api/systems/long-vat/trouble')->json('suspects');
+        $for = array_map(static fn(array $one): array => array_column($one['for'], 'code'), $suspects);
+        $said = array_combine(array_column($suspects, 'id'), $for);
+        self::assertSame('washed', $suspects[0]['id']);
+        self::assertContains('incident.for_setback', $said['washed']);
+        self::assertContains('incident.for_feed_raised', $said['overfed']);
+        self::assertSame($suspects, $this->getJson('/api/systems/long-vat/trouble')->json('suspects'));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ironwort\Core\Dose;
 
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Words\Message;
 
 /**
  * What must never meet, and on what conditions the rest may.
@@ -75,6 +76,28 @@ final readonly class Conflicts
         $condition = $this->condition($one, $other) ?? $this->condition($other, $one);
 
         return $condition === null ? Meeting::allowed() : Meeting::onCondition($condition);
+    }
+
+    /**
+     * Which of some things may not go into water that holds others, and why.
+     *
+     * @param  list<string>  $things
+     * @param  list<string>  $present
+     * @return array<string, Message> by thing; the first refusal of each
+     */
+    public function refusedIn(array $things, array $present): array
+    {
+        $refused = [];
+        foreach ($things as $thing) {
+            foreach ($present as $other) {
+                $meeting = $this->pair($thing, $other);
+                if ($meeting->verdict === Verdict::Refused && $thing !== $other) {
+                    $refused[$thing] ??= $meeting->reason;
+                }
+            }
+        }
+
+        return $refused;
     }
 
     /** What everything in the water, and the water itself, says to a thing that is to be given. */

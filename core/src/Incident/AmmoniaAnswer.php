@@ -173,11 +173,17 @@ final readonly class AmmoniaAnswer
         if (!$now->follows['bind'] || $tan <= 0) {
             return [];
         }
+        if (isset($now->refuses['binder'])) {
+            return [AnswerStep::to(Cause::Ammonia, Message::of('incident.ammonia_no_binder'), $now->refuses['binder'])];
+        }
         if ($now->binder === null) {
             return [
                 AnswerStep::to(
                     Cause::Ammonia,
-                    Message::of($first ? 'incident.ammonia_binder_by_label_first' : 'incident.ammonia_binder_by_label'),
+                    self::unlessPeroxide($now) ??
+                        Message::of(
+                            $first ? 'incident.ammonia_binder_by_label_first' : 'incident.ammonia_binder_by_label',
+                        ),
                     Message::of('incident.ammonia_why_none_stands_shelf_list'),
                     'dose',
                 ),
@@ -192,7 +198,8 @@ final readonly class AmmoniaAnswer
         return [
             AnswerStep::to(
                 Cause::Ammonia,
-                Message::of($first ? 'incident.ammonia_binder_first' : 'incident.ammonia_binder'),
+                self::unlessPeroxide($now) ??
+                    Message::of($first ? 'incident.ammonia_binder_first' : 'incident.ammonia_binder'),
                 Message::of('incident.ammonia_why_holds_ammonia_harmless_day'),
                 'dose',
                 $now->treatment === null
@@ -200,6 +207,12 @@ final readonly class AmmoniaAnswer
                     : Message::of('incident.ammonia_binder_with_treatment', ['treatment' => ucfirst($now->treatment)]),
             )->weighing($dose, 'mL'),
         ];
+    }
+
+    /** Binder uses up peroxide and peroxide spoils binder: where the last resort is spoken of, one or the other. */
+    private static function unlessPeroxide(Situation $now): ?Message
+    {
+        return OxygenAnswer::lastResort($now) ? Message::of('incident.ammonia_binder_unless_peroxide') : null;
     }
 
     /** @return list<AnswerStep> */

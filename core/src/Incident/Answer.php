@@ -6,6 +6,7 @@ namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
+use Ironwort\Core\Words\Message;
 
 /**
  * What to do, from the readings of a system and from what is seen in it: causes in the order they are answered, and
@@ -68,6 +69,10 @@ final readonly class Answer
         $feeding = Feeding::of($now, $causes);
         if (in_array(Cause::Nitrite, $causes, true) && NitriteAnswer::salts($now)) {
             $now = $now->salting();
+        }
+        // What takes chlorine out would take peroxide out as well, and chlorine burns with it.
+        if (in_array(Cause::Chlorine, $causes, true)) {
+            $now = $now->refusing('hydrogen_peroxide', Message::of('dose.two_oxidisers'));
         }
         if (array_search(Cause::Nitrite, $causes, true) < array_search(Cause::Ammonia, $causes, true)) {
             $now = $now->changingLater();

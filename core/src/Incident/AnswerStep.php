@@ -13,6 +13,9 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class AnswerStep
 {
+    /** All that any step gives, as `Conflicts` names things. */
+    public const GIVEN = ['hydrogen_peroxide', 'thiosulfate', 'binder', 'zeolite', 'salt', 'bicarbonate'];
+
     /** @param  ?array{calc: string, key: string, input: array<string, mixed>, value: float, unit: string}  $amount */
     private function __construct(
         public Cause $cause,
@@ -33,6 +36,24 @@ final readonly class AnswerStep
         ?Message $caution = null,
     ): self {
         return new self($cause, $do, $why, null, $page, $caution);
+    }
+
+    /** What goes into the water of the fish by it, as `Conflicts` names things; null where nothing does. */
+    public function gives(): ?string
+    {
+        return match ($this->do->code) {
+            'incident.oxygen_peroxide' => 'hydrogen_peroxide',
+            'incident.chlorine_conditioner', 'incident.chlorine_conditioner_by_label' => 'thiosulfate',
+            'incident.ammonia_binder',
+            'incident.ammonia_binder_first',
+            'incident.ammonia_binder_by_label',
+            'incident.ammonia_binder_by_label_first'
+                => 'binder',
+            'incident.ammonia_zeolite' => 'zeolite',
+            'incident.nitrite_salt' => 'salt',
+            'incident.acid_bicarbonate' => 'bicarbonate',
+            default => null,
+        };
     }
 
     /** A change of so much of the water, percent: what comes after is reckoned on what it leaves. */

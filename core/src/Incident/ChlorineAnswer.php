@@ -39,6 +39,12 @@ final readonly class ChlorineAnswer
                 Message::of('incident.chlorine_why_chlorine_burns_gills_kills'),
             ),
             match (true) {
+                isset($now->refuses['thiosulfate']) => AnswerStep::to(
+                    Cause::Chlorine,
+                    Message::of('incident.chlorine_change_instead'),
+                    $now->refuses['thiosulfate'],
+                    'water',
+                ),
                 $chlorine === null || $chlorine <= 0 => AnswerStep::to(
                     Cause::Chlorine,
                     Message::of('incident.chlorine_conditioner_by_label'),

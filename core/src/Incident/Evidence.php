@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Ironwort\Core\Incident;
 
 use Ironwort\Core\Filter\Deed;
-use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Words\Message;
 
 /**
  * Something in the book that speaks for one cause of trouble or against it.
  *
- * `holds` is null where nobody wrote down what it goes by. The lines are common practice, no source, where none is named.
+ * `holds` is null where nobody wrote down what it goes by. The lines are common practice, no source.
  *
  * @source cp-suspects
  */
@@ -120,7 +119,9 @@ enum Evidence: string
         $under = static fn(?float $value, float $line): ?bool => $value === null ? null : $value < $line;
         $either = static fn(?bool ...$some): ?bool => in_array(true, $some, true)
             ? true
-            : (in_array(null, $some, true) ? null : false);
+            : (in_array(null, $some, true)
+                ? null
+                : false);
         $lately = static fn(?float $days, float $line): bool => $days !== null && $days <= $line;
         $read = $now->reading(...);
 

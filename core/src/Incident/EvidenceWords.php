@@ -43,7 +43,7 @@ final class EvidenceWords
             Evidence::Stood => match (true) {
                 $now->sees(Sign::PumpStopped, Sign::FilterClosed) => Message::of('incident.for_stood_seen'),
                 $now->setback !== null => self::setback($now),
-                default => Message::of('incident.for_stood_event', ['event' => $now->event?->name() ?? '']),
+                default => Message::of('incident.for_stood_event', ['event' => ($now->event ?? Event::Seen)->name()]),
             },
             Evidence::FeedRaised => Message::of('incident.for_feed_raised', [
                 'before' => Format::number((float) $now->raisedFrom, 3),
@@ -73,7 +73,7 @@ final class EvidenceWords
             ]),
             Evidence::SourceNitrate => Message::of('incident.for_source_nitrate', [
                 'nitrate' => Format::number(Parameter::Nitrate->shown($now->source['no3_n_mg_l'] ?? 0.0), 2),
-                'unit' => Parameter::Nitrate->symbol(),
+                'unit' => Parameter::Nitrate->symbol() ?? '',
             ]),
             Evidence::SourceHard => Message::of('incident.for_source_hard'),
             Evidence::ChangedNow => Message::of('incident.for_changed_now', [
@@ -199,7 +199,9 @@ final class EvidenceWords
     private static function washed(Facts $now): Message
     {
         return match (true) {
-            $now->event === Event::TapWash => Message::of('incident.for_stood_event', ['event' => $now->event->name()]),
+            $now->event === Event::TapWash => Message::of('incident.for_stood_event', [
+                'event' => Event::TapWash->name(),
+            ]),
             $now->setback !== null => self::setback($now),
             default => Message::of('incident.for_washed', ['ago' => self::ago((float) $now->washedDays)]),
         };
@@ -208,7 +210,7 @@ final class EvidenceWords
     private static function setback(Facts $now): Message
     {
         return Message::of('incident.for_setback', [
-            'deed' => $now->setback?->name() ?? '',
+            'deed' => $now->setback === null ? '' : $now->setback->name(),
             'ago' => self::ago($now->setbackDays ?? 0.0),
         ]);
     }

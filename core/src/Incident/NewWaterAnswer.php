@@ -50,7 +50,9 @@ final readonly class NewWaterAnswer
                 CalculatedAmount::by($calculator, $input, $conditions ? 'conditioner_ml' : 'thiosulfate_g'),
                 $conditions ? 'mL' : 'g',
             ),
-            ...!$conditions && $now->chloramine ? [self::bound($now, $cause, $litres, $chlorine)] : [],
+            ...!$conditions && $now->chloramine && !isset($now->refuses['binder'])
+                ? [self::bound($now, $cause, $litres, $chlorine)]
+                : [],
         ];
     }
 

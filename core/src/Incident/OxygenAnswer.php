@@ -18,6 +18,14 @@ final readonly class OxygenAnswer
     /** Below this nothing is left to wait for, mg/L. */
     private const LAST_RESORT_MG_L = 3.0;
 
+    /** Whether peroxide is spoken of: so little oxygen that nothing is left to wait for, and nothing it must not meet. */
+    public static function lastResort(Situation $now): bool
+    {
+        $oxygen = $now->reading('do_mg_l');
+
+        return $oxygen !== null && $oxygen < self::LAST_RESORT_MG_L && !isset($now->refuses['hydrogen_peroxide']);
+    }
+
     /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {
@@ -65,7 +73,7 @@ final readonly class OxygenAnswer
                     $now->conditioner === null ? 'g' : 'mL',
                 )
                 : $hose,
-            ...$oxygen !== null && $oxygen < self::LAST_RESORT_MG_L
+            ...self::lastResort($now)
                 ? [
                     AnswerStep::to(
                         Cause::Oxygen,

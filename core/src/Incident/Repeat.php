@@ -17,14 +17,19 @@ final readonly class Repeat
 
     private const DAILY_H = 24.0;
 
-    /** @return ?float hours; null for what is done once */
-    public static function hours(AnswerStep $step): ?float
+    /**
+     * @param  bool  $worse  whether a reading got worse since it was opened: then twice as often
+     * @return ?float hours; null for what is done once
+     */
+    public static function hours(AnswerStep $step, bool $worse = false): ?float
     {
-        return match (true) {
+        $hours = match (true) {
             $step->page === 'test' => self::TEST_H,
             $step->changesPct > 0, $step->bindsMgL > 0, self::feeds($step) => self::DAILY_H,
             default => null,
         };
+
+        return $hours === null || !$worse || self::feeds($step) ? $hours : $hours / 2;
     }
 
     public static function skipping(AnswerStep $step): Message
@@ -42,15 +47,18 @@ final readonly class Repeat
     }
 
     /**
-     * How a step stands: `due`, `done`, `skipped`, or `again` where its time has come round.
+     * How a step stands: `due`, `done`, `skipped`, or `again` where its time has come round, or where it is one that
+     * comes round and something got worse after it was done.
      *
      * @param  ?float  $agoH  hours since it was last ticked; null where it never was
+     * @param  ?float  $worseH  hours since a reading showed that it got worse; null where none did
      */
-    public static function stands(?float $everyH, ?float $agoH, bool $skipped): string
+    public static function stands(?float $everyH, ?float $agoH, bool $skipped, ?float $worseH = null): string
     {
         return match (true) {
             $agoH === null => 'due',
             $everyH !== null && $agoH >= $everyH => 'again',
+            $everyH !== null && $worseH !== null && $agoH > $worseH => 'again',
             $skipped => 'skipped',
             default => 'done',
         };

@@ -9,6 +9,7 @@ use Ironwort\Core\Exchange\WaterMix;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Water\UnionisedAmmonia;
+use Ironwort\Core\Words\Message;
 
 /**
  * A system in trouble: its water and how each reading is judged, what is kept in it, and what comes out of the tap.
@@ -52,6 +53,7 @@ final readonly class Situation
      * @param  array<string, string>  $sides  by parameter, above or below the line that was passed
      * @param  bool  $chlorineRuns  new water runs in all the while and may hold it
      * @param  ?float  $filterMayStandMin  minutes without flow, of `Stop`; null where nobody described it
+     * @param  array<string, Message>  $refuses  why a thing may not go in now, by what is in the water
      * @param  list<Danger>  $overdosed  what stands in the water that no plan would have let in
      */
     public function __construct(
@@ -87,6 +89,7 @@ final readonly class Situation
         public bool $chlorineRuns = false,
         public array $sides = [],
         public ?float $filterMayStandMin = null,
+        public array $refuses = [],
     ) {}
 
     /**
@@ -132,18 +135,28 @@ final readonly class Situation
         return $this->with(changeFollows: true);
     }
 
+    /** One thing more may not go in. */
+    public function refusing(string $thing, Message $why): self
+    {
+        return $this->with(refuses: [$thing => $why, ...$this->refuses]);
+    }
+
     public function fed(): self
     {
         return $this->with(feedTold: true);
     }
 
-    /** @param  ?array<string, float>  $water */
+    /**
+     * @param  ?array<string, float>  $water
+     * @param  ?array<string, Message>  $refuses
+     */
     private function with(
         ?array $water = null,
         ?float $changedPct = null,
         bool $feedTold = false,
         bool $saltToCome = false,
         bool $changeFollows = false,
+        ?array $refuses = null,
     ): self {
         return new self(
             volumeL: $this->volumeL,
@@ -178,6 +191,7 @@ final readonly class Situation
             chlorineRuns: $this->chlorineRuns,
             sides: $this->sides,
             filterMayStandMin: $this->filterMayStandMin,
+            refuses: $refuses ?? $this->refuses,
         );
     }
 

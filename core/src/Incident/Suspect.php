@@ -42,7 +42,8 @@ final readonly class Suspect
             $points,
             array_map(
                 static fn(Row $one): array => [
-                    'evidence' => Evidence::tryFrom($one->text('id')) ??
+                    'evidence' =>
+                        Evidence::tryFrom($one->text('id')) ??
                         throw new BrokenTable("There is no evidence {$one->text('id')}."),
                     'for' => (int) $one->number('speaks_for'),
                     'against' => (int) $one->number('speaks_against'),

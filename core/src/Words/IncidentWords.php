@@ -39,6 +39,11 @@ final readonly class IncidentWords
         'card_overdose_call' => 'Keep the pack in your hand and call the veterinarian.',
         'refuge' => '{name} can take {fish} of them ({kg} kg): its water is matched, and nothing stands in it.',
         'refuge_none' => 'No other system has matched water, room and nothing in it. Work on this one.',
+        'worse' => 'It gets worse: {name} was {was} when it was opened, and is {is}.',
+        'worse_again' =>
+            'Do again now what is done daily: change, binder. It comes round twice as often until it falls.',
+        'worse_out' => 'Move the weakest fish out where another system can take them.',
+        'worse_call' => 'Call the veterinarian, or a keeper who has seen this, today.',
         'first_sign' => 'First sign in the book: {name} {value} on {day}, {days} before it was opened.',
         'first_sign_none' => 'Nothing in the book was bad before. Tests more often would have shown it earlier.',
         'answer_known_test' => '{test} not tested. Test it.',
@@ -57,6 +62,11 @@ final readonly class IncidentWords
         'ammonia_new_start' =>
             'Seed the filter with mature media or its squeezings, and give culture three times this week. Treat ' .
             'it as a new start.',
+        'ammonia_binder_unless_peroxide' =>
+            'Where you gave no peroxide, give binder for what is left. After peroxide wait a day.',
+        'ammonia_no_binder' => 'Give no binder now.',
+        'chlorine_change_instead' =>
+            'Change a quarter with water that surely has no chlorine, and again until a test finds none.',
         'ammonia_live_media' => 'Add live media from a healthy system, or give culture two or three times a week.',
         'ammonia_tests' => 'Test ammonia, nitrite and pH every 12 h.',
         'ammonia_find_cause' =>
@@ -89,9 +99,6 @@ final readonly class IncidentWords
         'nitrate_test_tap' => 'Test the tap water for nitrate.',
         'nitrate_find_cause' =>
             'Then find the cause: stock, feed and upkeep together. Change more each week, or feed less.',
-        'behind_trickle_chlorine' =>
-            '{flow} L/min of {water} has been running in since {ago}, and nothing in the book removes its ' .
-            'chlorine. Fish then push up into the returns. Shut it off, and test chlorine.',
         'alkaline_test_ammonia' => 'Test ammonia and temperature now.',
         'alkaline_why_burns' => 'At this pH a large part of any ammonia is un-ionised and harms the fish.',
         'alkaline_why_burns_so_much' => 'At this pH {nh3} mg/L of the ammonia is un-ionised.',
@@ -393,7 +400,6 @@ final readonly class IncidentWords
         'behind_medicine' => '{name} {ago}: it may have set the filter back.',
         'behind_fish' =>
             '{count} fish were added in the last three weeks. They load the filter at once, and it adapts later.',
-        'behind_feed' => 'Feed rose from {before} to {now} g a day on {since}. The filter adapts later.',
         'nitrite_change_follows' =>
             'Then make the change that ammonia asks for, below. It removes nitrite in the same proportion.',
         'for_young_filter' => 'The filter’s media went in {days} ago: it has not grown yet.',

@@ -53,6 +53,9 @@ function close(): void {
         >Its page</RouterLink
       >
     </p>
+    <ul v-if="trouble.incident.worse.length" class="caution" role="alert" aria-label="It gets worse">
+      <li v-for="one in trouble.incident.worse" :key="one.text">{{ one.text }}</li>
+    </ul>
     <ul v-if="trouble.incident.missing.length" aria-label="What keeps it open">
       <li v-for="one in trouble.incident.missing" :key="one.text" class="small">{{ one.text }}</li>
     </ul>

@@ -11,6 +11,7 @@ import IncidentBar from './IncidentBar.vue'
 import IncidentsBefore from './IncidentsBefore.vue'
 import RefugeList from './RefugeList.vue'
 import StepTick from './StepTick.vue'
+import SuspectList from './SuspectList.vue'
 
 const props = defineProps<{ system: System }>()
 const route = useRoute()
@@ -103,10 +104,13 @@ const numbered = computed(() => {
       {{ trouble.watched.length ? 'The readings ask for nothing more.' : 'No reading asks for action.' }}
       Choose what you see to work through possible causes in order.
     </p>
-    <section v-if="trouble.behind.length" class="behind" aria-label="What the book shows">
-      <h2>What the book shows</h2>
-      <p v-for="one in trouble.behind" :key="one.code">{{ one.text }}</p>
-    </section>
+    <p v-if="trouble.behind" class="behind">{{ trouble.behind.text }}</p>
+    <p v-if="trouble.suspects[0]" class="behind">
+      By the book most likely behind it:
+      <b>{{
+        trouble.suspects[0].name.charAt(0).toLowerCase() + trouble.suspects[0].name.slice(1)
+      }}</b><template v-if="trouble.suspects[0].for[0]">. {{ trouble.suspects[0].for[0].text }}</template>
+    </p>
     <section v-for="cause in numbered" :key="cause.id" class="part" :aria-label="cause.name">
       <h2>{{ cause.name }}</h2>
       <ol>
@@ -119,6 +123,7 @@ const numbered = computed(() => {
         </li>
       </ol>
     </section>
+    <SuspectList v-if="trouble.suspects.length" :system="system" :suspects="trouble.suspects" />
     <RefugeList v-if="trouble.causes.length && system.fish_count" :system="system" />
     <section v-if="trouble.watched.length" class="part" aria-label="What is watched">
       <h2>At watch: what keeps it from getting worse</h2>
@@ -223,16 +228,8 @@ li {
 }
 
 .behind {
-  margin: 0.9rem 0 1rem;
-}
-
-.behind h2 {
-  font-size: 1rem;
-}
-
-.behind p {
   max-width: 44rem;
-  margin: 0.25rem 0;
+  margin: 0.25rem 0 0.5rem;
 }
 
 @media (max-width: 720px) {
