@@ -129,7 +129,8 @@ final readonly class BeforeReport
         if (!$young && $takes >= $load) {
             return null;
         }
-        $school = $this->limits->following($system)->in('fish_start');
+        $following = $this->limits->following($system);
+        $school = $following->in('fish_start');
         $plan = $system->feed();
         $temp = $water->valueOrAssumed(Parameter::Temperature);
         $biomass = $this->sums->biomass($system)->value;
@@ -145,7 +146,7 @@ final readonly class BeforeReport
             'temp_c' => $temp,
             'alkalinity_mg_l' => $water->valueOrAssumed(Parameter::Alkalinity),
             'trigger_nh3_n_mg_l' => min(1.0, $this->limits->unionised($system)),
-            'trigger_tan_mg_l' => $school->figure('trigger'),
+            'trigger_tan_mg_l' => $following->fishInTrigger(),
             'change_pct' => $school->figure('change_pct'),
         ]);
         $hours = $found->figures['hours_to_trigger'];

@@ -10,6 +10,7 @@ use App\Forms\TypedInputs;
 use App\Forms\VesselChoice;
 use App\Models\Stage;
 use App\Models\System;
+use App\Readings\LimitsInForce;
 use App\Volumes\LoopSums;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
@@ -27,7 +28,7 @@ final readonly class StageInputs
         'alkalinity_mg_l' => AssumedWater::ALKALINITY_MG_L,
     ];
 
-    public function __construct(private Registry $registry, private LoopSums $sums) {}
+    public function __construct(private Registry $registry, private LoopSums $sums, private LimitsInForce $judging) {}
 
     /**
      * @param  array<array-key, mixed>  $typed
@@ -72,7 +73,7 @@ final readonly class StageInputs
             );
         }
 
-        $lamp = $row['kind'] === 'uv' ? $this->lamp($typed) : [];
+        $lamp = $row['kind'] === 'uv' ? [...$this->lamp($typed), ...$this->burns($system, $id)] : [];
 
         return [
             'lamp_w' => null,
@@ -143,6 +144,16 @@ final readonly class StageInputs
         }
 
         return $errors === [] ? $values : throw new BadInput($errors);
+    }
+
+    /** @return array{lamp_state?: string} of a lamp that is new: as the school uses it */
+    private function burns(System $system, string $id): array
+    {
+        $share = $this->judging->following($system)->in('uv_use')->figure('share');
+
+        return $system->stages->contains('id', $id)
+            ? []
+            : ['lamp_state' => $share >= 1 ? 'on' : ($share > 0 ? 'alternate' : 'off')];
     }
 
     /** @return list<Input> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Build;
 
 use App\Models\Stage;
+use App\Readings\LimitsInForce;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopFlow;
 use Ironwort\Core\Loop\StageCheck;
@@ -12,13 +13,15 @@ use Ironwort\Core\Loop\StageCheck;
 /** What flows through a stage, how high it stands in it, and how long it stays. */
 final readonly class StageReport
 {
-    public function __construct(private LampDose $lamps) {}
+    public function __construct(private LampDose $lamps, private LimitsInForce $judging) {}
 
     /** @return array<string, mixed> */
     public function of(Stage $stage, Loop $loop, ?LoopFlow $flow, float $volume): array
     {
         $litres = $flow === null ? null : abs($flow->stageFlow($stage->id));
         $level = $flow?->stageLevel($stage->id);
+        $after = $stage->kind === 'uv' ? self::lampAfter($loop, $stage) : null;
+        $wanted = $this->judging->following($stage->system)->in('uv_place')->figure('after') > 0;
 
         return [
             'id' => $stage->id,
@@ -32,7 +35,8 @@ final readonly class StageReport
             'press_m' => $stage->under_pressure ? $flow?->headInto($stage->id) : null,
             'may_press_m' => $stage->may_press_m,
             'bypassed' => $stage->bypassed,
-            'lamp_after' => $stage->kind === 'uv' ? self::lampAfter($loop, $stage) : null,
+            'lamp_after' => $after,
+            'lamp_asked' => $after === null || $after === $wanted ? null : ($wanted ? 'after' : 'before'),
             'vessel_id' => $stage->vessel_id,
             'residence_min' =>
                 $litres === null || $litres < 1 || $stage->water_l === null ? null : (60 * $stage->water_l) / $litres,

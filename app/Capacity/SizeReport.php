@@ -32,7 +32,8 @@ final readonly class SizeReport
      */
     public function of(System $system, Conditions $conditions, float $load): array
     {
-        $school = $this->judging->following($system)->in('filter_size');
+        $following = $this->judging->following($system);
+        $school = $following->in('filter_size');
         $values = $conditions->values;
         $result = $this->registry->run('filter.size', [
             'load_g_d' => $load,
@@ -52,7 +53,14 @@ final readonly class SizeReport
             '). ';
 
         return [
-            'rows' => $result->figures['options'],
+            'rows' => array_values(
+                array_filter(
+                    (array) $result->figures['options'],
+                    static fn(mixed $one): bool => $following->in('lava')->figure('use') > 0 ||
+                        !is_array($one) ||
+                        $one['medium'] !== 'lava_stone',
+                ),
+            ),
             'rules' => [
                 $rating,
                 ...$this->bog($system),

@@ -66,7 +66,7 @@ final readonly class FishIn
         $input = $this->input($system, $water, $verdict, $ammonia->value, $ammonia->taken_at);
         $found = $this->registry->run('start.fish_in', [
             ...$input,
-            'trigger_tan_mg_l' => $school->figure('trigger'),
+            'trigger_tan_mg_l' => $following->fishInTrigger(),
             'change_pct' => $school->figure('change_pct'),
         ]);
 
@@ -77,7 +77,7 @@ final readonly class FishIn
             $says,
             [
                 ...$input,
-                'trigger_tan_mg_l' => $school->figure('trigger'),
+                'trigger_tan_mg_l' => $following->fishInTrigger(),
                 'change_pct' => $school->figure('change_pct'),
             ],
         );

@@ -6,14 +6,12 @@ namespace App\Readings;
 
 use App\Http\Controller;
 use App\Models\OwnLimit;
-use App\Models\SchoolChoice;
 use App\Models\System;
 use App\Models\TestPlan;
 use Illuminate\Http\JsonResponse;
 use Ironwort\Core\Judge\Bounds;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\School;
-use Ironwort\Core\Judge\SchoolTable;
 use Ironwort\Core\Judge\Topic;
 
 /**
@@ -87,35 +85,6 @@ final class LimitController extends Controller
         return $this->show($system, $judging);
     }
 
-    /** The school a system follows in one topic, or back to what is usual. */
-    public function putSchool(
-        SchoolRequest $request,
-        System $system,
-        LimitsInForce $judging,
-        SchoolTable $schools,
-    ): JsonResponse {
-        $topic = $request->topic($schools);
-        $forSite = $request->forSite();
-        $school = $request->school($topic);
-        $choice = ['system_id' => $forSite ? null : $system->id, 'topic' => $topic->id, 'site_id' => $system->site_id];
-        // Whoever follows what holds anyway has chosen nothing; another school than the site's is a choice.
-        $holds = $forSite
-            ? array_key_first($topic->schools)
-            : $system->site->schools->firstWhere('topic', $topic->id)->school ?? array_key_first($topic->schools);
-        if ($school === null || $school === $holds) {
-            SchoolChoice::query()->where($choice)->delete();
-        } else {
-            SchoolChoice::query()->updateOrCreate($choice, [
-                'school' => $school,
-                'reason' => $request->reason(),
-                'user_id' => $this->person($request)->id,
-            ]);
-        }
-        $system->unsetRelation('schools')->unsetRelation('site');
-
-        return $this->show($system, $judging);
-    }
-
     /** @return list<array<string, mixed>> */
     private function topics(System $system, LimitsInForce $judging): array
     {
@@ -135,12 +104,15 @@ final class LimitController extends Controller
                         $system->site->schools->firstWhere('topic', $topic->id)
                     )?->reason,
                     'changes' => $topic->changes,
+                    'why' => $topic->why,
+                    'usual' => array_key_first($topic->schools),
                     'schools' => array_values(
                         array_map(
                             static fn(School $school): array => [
                                 'id' => $school->id,
                                 'name' => $school->name,
                                 'says' => $school->says,
+                                'risk' => $school->risk,
                             ],
                             $topic->schools,
                         ),

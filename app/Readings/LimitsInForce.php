@@ -113,6 +113,7 @@ final readonly class LimitsInForce
         foreach (
             [
                 Parameter::Nitrate->value,
+                Parameter::Ammonia->value,
                 ...$system->ownLimits->map(static fn(OwnLimit $own): string => $own->parameter)->all(),
             ]
             as $changed

@@ -47,12 +47,16 @@ use Ironwort\Core\Judge\AllowedAmmonia;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
+use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Water\AssumedWater;
 use Ironwort\Core\Words\Message;
 
 /** What to do in one system now: its readings as far as they are fresh, what is seen, and the schools it follows. */
 final readonly class TroubleReport
 {
+    /** Schools that change the words of a plan and none of its figures. */
+    private const WORDED = ['culture', 'intake', 'oxygen_source', 'parasites', 'clear_water'];
+
     private const DERIVED = ['nh3_n_mg_l' => 'tan_mg_l', 'do_sat_pct' => 'do_mg_l', 'co2_mg_l' => 'ph'];
 
     public function __construct(
@@ -204,6 +208,27 @@ final readonly class TroubleReport
             'decides' => $one->decides->text,
             'page' => $one->page,
         ];
+    }
+
+    /**
+     * What would be done if so much were read and seen: readings over those of the last test, judged as they are here.
+     *
+     * @param  array<string, float>  $values
+     * @param  list<Sign>  $seen
+     * @return list<string>
+     */
+    public function told(System $system, LatestWater $water, array $values, array $seen): array
+    {
+        $read = [...array_map(static fn($reading): float => $reading->value, $water->readings), ...$values];
+        $states = $sides = [];
+        foreach ($read as $key => $value) {
+            $verdict = $this->limits->for($system, Parameter::from($key))->judge(Interval::between($value, $value));
+            $states[$key] = isset($values[$key]) ? $verdict->state : State::Good;
+            $sides = [...$sides, ...$verdict->side === null ? [] : [$key => $verdict->side]];
+        }
+        $now = $this->situation($system, $this->capacity->of($system, $water), $read, $states, [], $sides);
+
+        return array_map(static fn(AnswerStep $one): string => $one->do->text, Answer::to($now, $seen)->steps);
     }
 
     /**
@@ -392,7 +417,12 @@ final readonly class TroubleReport
                 'feedShare' => $feed->figure('share'),
                 'feedDays' => $feed->figure('days'),
                 'salt' => $following->in('salt')->figure('use') > 0,
+                'mostPct' => $following->in('incident_change')->figure('most_pct'),
             ],
+            ways: array_map(
+                static fn(string $topic): string => $following->in($topic)->id,
+                array_combine(self::WORDED, self::WORDED),
+            ),
             treatment: $this->treatment($system),
             overdosed: $dangers,
             filterTakesGD: $verdict->capacity?->value,

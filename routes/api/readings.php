@@ -13,11 +13,6 @@ Route::middleware('auth')->group(function (): void {
     Route::get('systems/{system}/visits', [VisitController::class, 'index']);
     Route::get('visits/{visit}', [VisitController::class, 'one'])->whereUlid('visit');
 
-    // One school may be chosen for all systems of the site.
-    Route::middleware(['can:write', Writing::WITH_SITE])->group(function (): void {
-        Route::put('systems/{system}/schools/{topic}', [LimitController::class, 'putSchool']);
-    });
-
     Route::middleware(['can:write', Writing::class])->group(function (): void {
         Route::put('systems/{system}/limits/{parameter}', [LimitController::class, 'put']);
         Route::delete('systems/{system}/limits/{parameter}', [LimitController::class, 'remove']);

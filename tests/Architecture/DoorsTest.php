@@ -139,6 +139,7 @@ final class DoorsTest
             'State',
             'Volumes',
         ],
+        'Schools' => ['Build', 'Capacity', 'Http', 'Maturing', 'Models', 'Readings', 'Service', 'State', 'Trouble'],
         'Looks' => ['Book', 'Fish', 'Forms', 'Http', 'Models', 'Readings'],
         'Round' => [
             'Capacity',

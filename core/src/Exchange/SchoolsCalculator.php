@@ -148,6 +148,7 @@ final readonly class SchoolsCalculator implements Calculator
                     'booked',
                     'As booked here',
                     'What was changed in the last four weeks, and the trickle that runs.',
+                    'What it costs stands in the book.',
                     [
                         'pct' => min(100.0, (100 * ($batch ?? 0.0)) / $volume),
                         'every_d' => 1.0,

@@ -26,8 +26,6 @@ final readonly class AmmoniaAnswer
 
     private const MOST_PCT = 95.0;
 
-    private const MOST_A_DAY_PCT = 50.0;
-
     /** Where binding comes first, changes are small. */
     private const BINDERS_PCT = 25.0;
 
@@ -67,7 +65,7 @@ final readonly class AmmoniaAnswer
             ...self::zeolite($now, $after),
             AnswerStep::to(
                 Cause::Ammonia,
-                $severe ? Message::of('incident.ammonia_new_start') : Message::of('incident.ammonia_live_media'),
+                self::seed($now, $severe),
                 Message::of('incident.ammonia_why_once_rarely_enough_again'),
                 'dose',
             ),
@@ -81,10 +79,22 @@ final readonly class AmmoniaAnswer
         ];
     }
 
+    private static function seed(Situation $now, bool $severe): Message
+    {
+        return match (true) {
+            $now->way('culture') === 'none' => Message::of(
+                $severe ? 'incident.ammonia_new_start_media' : 'incident.ammonia_live_media_only',
+            ),
+            $severe => Message::of('incident.ammonia_new_start'),
+            $now->way('culture') === 'trusted' => Message::of('incident.ammonia_culture'),
+            default => Message::of('incident.ammonia_live_media'),
+        };
+    }
+
     private static function planned(Situation $now, bool $severe, bool $stopped): ?ChangeToday
     {
         $tan = $now->reading('tan_mg_l') ?? 0.0;
-        $most = $severe ? self::MOST_PCT : ($now->follows['bindFirst'] ? self::BINDERS_PCT : self::MOST_A_DAY_PCT);
+        $most = $severe ? self::MOST_PCT : ($now->follows['bindFirst'] ? self::BINDERS_PCT : $now->mostADayPct());
         // Where it is severe the water goes, whatever little would do.
         $goal = $severe ? min($now->tanLimit, (1 - self::SEVERE_PCT / 100) * $tan) : $now->tanLimit;
         $source = $now->source['tan_mg_l'] ?? 0.0;

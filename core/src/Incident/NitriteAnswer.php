@@ -19,8 +19,6 @@ final readonly class NitriteAnswer
 {
     private const LEAST_PCT = 30.0;
 
-    private const MOST_PCT = 50.0;
-
     /** More nitrite than this is not guarded against by salt that koi can stand, mg/L as N. */
     private const MOST_GUARDED_MG_L = 200.0;
 
@@ -82,7 +80,7 @@ final readonly class NitriteAnswer
             ];
         }
         $goal = min($now->no2Limit, (1 - self::LEAST_PCT / 100) * $nitrite);
-        $change = ChangeToday::of($now, 'no2_n_mg_l', $goal, self::MOST_PCT);
+        $change = ChangeToday::of($now, 'no2_n_mg_l', $goal, $now->mostADayPct());
         if ($change === null) {
             return [];
         }

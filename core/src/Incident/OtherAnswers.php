@@ -72,7 +72,7 @@ final readonly class OtherAnswers
      * @param  ?float  $gaspAt  oxygen they gasp at all the same, mg/L
      * @return list<AnswerStep>
      */
-    public static function sickness(bool $waterIsGood, ?float $gaspAt = null): array
+    public static function sickness(Situation $now, bool $waterIsGood, ?float $gaspAt = null): array
     {
         return [
             ...$gaspAt === null
@@ -97,12 +97,18 @@ final readonly class OtherAnswers
                 Message::of('incident.sickness_look_closer'),
                 Message::of('incident.other_why_spring_weeks_after_incident'),
             ),
-            AnswerStep::to(
-                Cause::Sickness,
-                Message::of('incident.sickness_treat'),
-                Message::of('incident.other_why_koi_count_fish_may'),
-                'dose',
-            ),
+            $waterIsGood && $now->way('parasites') === 'tolerate'
+                ? AnswerStep::to(
+                    Cause::Sickness,
+                    Message::of('incident.sickness_tolerate'),
+                    Message::of('incident.other_why_koi_count_fish_may'),
+                )
+                : AnswerStep::to(
+                    Cause::Sickness,
+                    Message::of('incident.sickness_treat'),
+                    Message::of('incident.other_why_koi_count_fish_may'),
+                    'dose',
+                ),
         ];
     }
 
@@ -128,6 +134,9 @@ final readonly class OtherAnswers
                     ]),
                 'water',
             ),
+            ...$now->way('clear_water') === 'wanted'
+                ? [AnswerStep::to(Cause::Bloom, Message::of('incident.bloom_clear'))]
+                : [],
         ];
     }
 }

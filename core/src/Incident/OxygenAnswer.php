@@ -47,6 +47,15 @@ final readonly class OxygenAnswer
         );
 
         return [
+            ...$now->way('oxygen_source') === 'pump'
+                ? [
+                    AnswerStep::to(
+                        Cause::Oxygen,
+                        Message::of('incident.oxygen_pump_back'),
+                        Message::of('incident.oxygen_why_pump_back'),
+                    ),
+                ]
+                : [],
             AnswerStep::to(
                 Cause::Oxygen,
                 Message::of('incident.oxygen_air'),

@@ -54,10 +54,32 @@ final readonly class SeenAnswers
     }
 
     /** @return list<AnswerStep> */
-    public static function dirt(): array
+    public static function dirt(Situation $now): array
     {
         return [
-            AnswerStep::to(Cause::Dirt, Message::of('incident.dirt_flush'), Message::of('incident.dirt_why_flush')),
+            match ($now->way('intake')) {
+                'high_sponge' => AnswerStep::to(
+                    Cause::Dirt,
+                    Message::of('incident.dirt_sponge'),
+                    Message::of('incident.dirt_why_sponge'),
+                ),
+                'floor_pump' => AnswerStep::to(
+                    Cause::Dirt,
+                    Message::of('incident.dirt_pump'),
+                    Message::of('incident.dirt_why_flush'),
+                    caution: Message::of('incident.cold_mains'),
+                ),
+                'skimmer' => AnswerStep::to(
+                    Cause::Dirt,
+                    Message::of('incident.dirt_skimmer'),
+                    Message::of('incident.dirt_why_sponge'),
+                ),
+                default => AnswerStep::to(
+                    Cause::Dirt,
+                    Message::of('incident.dirt_flush'),
+                    Message::of('incident.dirt_why_flush'),
+                ),
+            },
             AnswerStep::to(
                 Cause::Dirt,
                 Message::of('incident.dirt_tests'),

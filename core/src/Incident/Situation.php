@@ -21,6 +21,8 @@ final readonly class Situation
     /** Fish shorter than this cannot go long without feed, cm. Common practice, no source. */
     public const SMALL_CM = 12.0;
 
+    private const MOST_A_DAY_PCT = 50.0;
+
     private const MIXES = [
         'tan_mg_l',
         'no2_n_mg_l',
@@ -42,7 +44,9 @@ final readonly class Situation
      * @param  ?string  $treatment  that is in the water, by name
      * @param  float  $changedPct  of the water, by what was already told to do
      * @param  bool  $feedTold  whether it was already said what to feed
-     * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool}  $follows  schools
+     * @param  array{bind: bool, bindFirst: bool, feedShare: float, feedDays: float, salt: bool,
+     *     mostPct?: float}  $follows  schools; `mostPct` of the water in a day where it is not severe
+     * @param  array<string, string>  $ways  schools that change words alone: school by topic, as usual where none
      * @param  ?float  $filterTakesGD  of that ammonia, what the filter takes; null where nobody knows
      * @param  float  $unionisedLimit  un-ionised ammonia that may stand, mg/L as N
      * @param  bool  $changeFollows  whether a change for something else is told further on
@@ -90,6 +94,7 @@ final readonly class Situation
         public array $sides = [],
         public ?float $filterMayStandMin = null,
         public array $refuses = [],
+        public array $ways = [],
     ) {}
 
     /**
@@ -192,6 +197,7 @@ final readonly class Situation
             sides: $this->sides,
             filterMayStandMin: $this->filterMayStandMin,
             refuses: $refuses ?? $this->refuses,
+            ways: $this->ways,
         );
     }
 
@@ -219,6 +225,18 @@ final readonly class Situation
     private function usual(string $key): float
     {
         return in_array($key, ['alkalinity_mg_l', 'hardness_mg_l', 'temp_c'], true) ? $this->water[$key] ?? 0.0 : 0.0;
+    }
+
+    /** The school followed in a topic that changes words alone. */
+    public function way(string $topic): string
+    {
+        return $this->ways[$topic] ?? 'usual';
+    }
+
+    /** The most that is changed in a day where nothing is severe, percent of the water. */
+    public function mostADayPct(): float
+    {
+        return $this->follows['mostPct'] ?? self::MOST_A_DAY_PCT;
     }
 
     public function reading(string $key): ?float

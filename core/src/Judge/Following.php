@@ -18,12 +18,32 @@ final readonly class Following
         return $this->schools->topic($topic)->school($this->chosen[$topic] ?? null);
     }
 
+    /** Total ammonia at which a start with fish changes water, mg/L as N. */
+    public function fishInTrigger(): float
+    {
+        return $this->in('fish_start')->figure('trigger') * $this->in('hold_ammonia')->figure('share');
+    }
+
     /**
-     * The limits of a life stage with what the school changes in them: the nitrate ceiling of grown fish and
-     * of quarantine. For fry a school only ever makes it stricter, and a filter being started keeps its own.
+     * The limits of a life stage with what the school changes in them: total ammonia, and the nitrate ceiling of grown
+     * fish and of quarantine. For fry a school only ever makes it stricter, and a filter being started keeps its own.
      */
     public function limits(string $stage, Limits $limits): Limits
     {
+        if ($limits->parameter === Parameter::Ammonia && $limits->above !== null && $stage !== 'starting') {
+            $share = $this->in('total_ammonia')->figure('share');
+
+            return $share === 1.0
+                ? $limits
+                : $limits->with(
+                    null,
+                    new Bounds(
+                        $share * $limits->above->watch,
+                        $share * $limits->above->act,
+                        $share * $limits->above->emergency,
+                    ),
+                );
+        }
         if (
             $limits->parameter !== Parameter::Nitrate ||
             $limits->above === null ||

@@ -7,11 +7,16 @@ namespace Ironwort\Core\Judge;
 /** One way of keeping fish where keepers differ, with what it asks for as figures. */
 final readonly class School
 {
-    /** @param  array<string, float>  $figures  what they are is said by the table they come from */
+    /**
+     * @param  string  $says  what is done, and its reason
+     * @param  string  $risk  what it may cost
+     * @param  array<string, float>  $figures  what they are is said by the table they come from
+     */
     public function __construct(
         public string $id,
         public string $name,
         public string $says,
+        public string $risk,
         public array $figures,
         public string $source,
     ) {}

@@ -24,6 +24,7 @@ final readonly class SchoolTable
                     $row->text('id'),
                     $row->text('name'),
                     $row->text('says'),
+                    $row->text('risk'),
                     array_combine($figures->keys(), array_map($figures->number(...), $figures->keys())),
                     $row->text('source'),
                 );
@@ -32,6 +33,7 @@ final readonly class SchoolTable
                 $topic->text('id'),
                 $topic->text('name'),
                 $topic->text('changes'),
+                $topic->text('why'),
                 $schools === [] ? throw new BrokenTable('A topic without schools.') : $schools,
             );
         }

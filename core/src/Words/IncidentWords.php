@@ -64,6 +64,21 @@ final readonly class IncidentWords
             'it as a new start.',
         'ammonia_binder_unless_peroxide' =>
             'Where you gave no peroxide, give binder for what is left. After peroxide wait a day.',
+        'ammonia_new_start_media' =>
+            'Seed the filter with mature media or its squeezings from a healthy system. Treat it as a new start.',
+        'ammonia_live_media_only' => 'Add live media from a healthy system.',
+        'ammonia_culture' =>
+            'Give culture two or three times a week, by its label; live media beside it if you have any.',
+        'oxygen_pump_back' => 'Bring the pump back: free it, reset its switch, or run the spare one.',
+        'oxygen_why_pump_back' => 'Here the pump breaks the surface, and that is where their oxygen comes from.',
+        'dirt_sponge' => 'Rinse the sponge in system water, and siphon what lies on the floor.',
+        'dirt_why_sponge' => 'What sank is not drawn off here: it lies on the floor until somebody takes it out.',
+        'dirt_pump' => 'Clear the screen of the pump, and siphon what it does not reach.',
+        'dirt_skimmer' => 'Empty the skimmer, and siphon what lies on the floor.',
+        'sickness_tolerate' =>
+            'Look again in a week: a few parasites are borne by a healthy fish. Treat when they are more, or when a ' .
+            'fish stops feeding.',
+        'bloom_clear' => 'Then clear it: Service compares shade, less feed, plants and a lamp under Clear water.',
         'ammonia_no_binder' => 'Give no binder now.',
         'chlorine_change_instead' =>
             'Change a quarter with water that surely has no chlorine, and again until a test finds none.',

@@ -492,6 +492,31 @@ export const useLimits = (slug: MaybeRefOrGetter<string>, enabled: MaybeRefOrGet
       answer(() => api.GET('/api/systems/{system}/limits', { params: { path: { system: toValue(slug) } } })),
   })
 
+/** What another school would change in a system, before it is followed. */
+export const useSchoolTrial = (
+  slug: MaybeRefOrGetter<string>,
+  topic: MaybeRefOrGetter<string>,
+  school: MaybeRefOrGetter<string | undefined>,
+) =>
+  useQuery({
+    queryKey: [
+      'trial',
+      computed(() => toValue(slug)),
+      computed(() => toValue(topic)),
+      computed(() => toValue(school)),
+    ],
+    enabled: computed(() => toValue(school) !== undefined),
+    queryFn: () =>
+      answer(() =>
+        api.GET('/api/systems/{system}/schools/{topic}/trial', {
+          params: {
+            path: { system: toValue(slug), topic: toValue(topic) },
+            query: { school: toValue(school) },
+          },
+        }),
+      ),
+  })
+
 /** The history of a system, drawn in to what so many pixels can show. */
 export const useScore = (
   slug: MaybeRefOrGetter<string>,

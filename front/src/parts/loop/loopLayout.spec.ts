@@ -69,6 +69,7 @@ function loop(
       vessel_id: null,
       chamber_id: null,
       lamp_after: null,
+      lamp_asked: null,
       press_m: null,
       may_press_m: null,
       residence_min: null,

@@ -6,6 +6,7 @@ import { useLimits, useSession, useShelf } from '@/api/queries'
 import type { LimitsPage, System } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import TypedField from '@/parts/TypedField.vue'
+import SchoolTopic from './SchoolTopic.vue'
 import { symbolOf, valueOf } from '@/units/chosen'
 
 const props = defineProps<{ system: System }>()
@@ -64,16 +65,6 @@ const drop = useSend(
   () => props.system.slug,
   (parameter: string) =>
     answer(() => api.DELETE('/api/systems/{system}/limits/{parameter}', path(parameter))),
-)
-const follow = useSend(
-  () => props.system.slug,
-  (to: { topic: string; school: string | null; reason: string; for?: 'site' }) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/schools/{topic}', {
-        params: { path: { system: props.system.slug, topic: to.topic } },
-        body: { school: to.school, reason: to.reason, for: to.for ?? 'system' },
-      }),
-    ),
 )
 const plan = useSend(
   () => props.system.slug,
@@ -136,95 +127,17 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
     <h2>Schools</h2>
     <p class="soft small">
       Experienced keepers differ on these. What you choose here sets the targets, limits and plans of this
-      system.
+      system; what it changes is shown before it is kept.
     </p>
     <ul>
-      <li v-for="topic in limits.data.value?.topics ?? []" :key="topic.id" class="topic">
-        <b :id="`topic-${topic.id}`">{{ topic.name }}</b>
-        <select
-          :aria-labelledby="`topic-${topic.id}`"
-          :value="topic.follows"
-          :disabled="!writes"
-          @change="
-            follow.send({
-              topic: topic.id,
-              school: ($event.target as HTMLSelectElement).value,
-              reason: topic.reason ?? '',
-            })
-          "
-        >
-          <option v-for="school in topic.schools" :key="school.id" :value="school.id">
-            {{ school.name }}
-          </option>
-        </select>
-        <span class="soft"
-          >{{ topic.says }}
-          <span class="small"
-            >{{ topic.changes }}
-            {{
-              topic.own !== null
-                ? 'Chosen for this system.'
-                : topic.site !== null
-                  ? 'Chosen for all systems here.'
-                  : 'As usual.'
-            }}</span
-          ></span
-        >
-        <span v-if="writes" class="small scope">
-          <button
-            v-if="topic.own !== null && topic.own !== topic.site"
-            type="button"
-            class="link-button"
-            :aria-label="`Follow this school of ${topic.name.toLowerCase()} in all systems`"
-            @click="
-              follow.send({
-                topic: topic.id,
-                school: topic.follows,
-                reason: topic.reason ?? '',
-                for: 'site',
-              })
-            "
-          >
-            Use for all systems
-          </button>
-          <button
-            v-if="topic.own !== null"
-            type="button"
-            class="link-button"
-            :aria-label="`Nothing of its own for ${topic.name.toLowerCase()}`"
-            @click="follow.send({ topic: topic.id, school: null, reason: '' })"
-          >
-            Same as all systems
-          </button>
-          <button
-            v-if="topic.own === null && topic.site !== null"
-            type="button"
-            class="link-button"
-            :aria-label="`Back to usual for ${topic.name.toLowerCase()} in all systems`"
-            @click="follow.send({ topic: topic.id, school: null, reason: '', for: 'site' })"
-          >
-            Usual for all systems
-          </button>
-        </span>
-        <label v-if="writes && topic.own !== null" class="why small"
-          >why
-          <input
-            class="inline"
-            :value="topic.reason ?? ''"
-            :aria-label="`Why this school of ${topic.name.toLowerCase()}`"
-            maxlength="200"
-            @change="
-              follow.send({
-                topic: topic.id,
-                school: topic.follows,
-                reason: ($event.target as HTMLInputElement).value,
-              })
-            "
-        /></label>
-        <span v-else-if="topic.reason" class="why small">{{ topic.reason }}</span>
-      </li>
+      <SchoolTopic
+        v-for="topic in limits.data.value?.topics ?? []"
+        :key="topic.id"
+        :system="system"
+        :topic="topic"
+        :writes="writes"
+      />
     </ul>
-    <p v-if="follow.trouble.value" class="fault" role="alert">{{ follow.trouble.value }}</p>
   </section>
   <section class="part" aria-label="Limits and tests">
     <h2>Limits and tests</h2>
@@ -311,30 +224,11 @@ const reads = (parameter: string) => !['nh3_n_mg_l', 'do_sat_pct', 'co2_mg_l'].i
   margin: 0.75rem 0;
 }
 
-.topic,
 .line {
   display: grid;
   grid-template-columns: 10rem minmax(0, 1fr) 15rem 6rem;
   gap: 0.25rem 1.5rem;
   align-items: baseline;
-}
-
-.topic {
-  grid-template-columns: 10rem 15rem minmax(0, 1fr);
-}
-
-.topic > .why {
-  grid-column: 3;
-}
-
-.scope {
-  display: flex;
-  grid-column: 2;
-  gap: 1rem;
-}
-
-.topic input {
-  width: calc(100% - 3rem);
 }
 
 li {
@@ -353,15 +247,9 @@ li {
 }
 
 @media (max-width: 720px) {
-  .topic,
   .line,
   .editor {
     grid-template-columns: minmax(0, 1fr);
-  }
-
-  .topic > .why,
-  .scope {
-    grid-column: 1;
   }
 }
 </style>

@@ -145,7 +145,9 @@ const worse = computed(() =>
               <td :class="{ layer: stage.chamber_id !== null }">
                 <b>{{ stage.name }}</b><span v-if="stage.bypassed" class="fault"> bypassed</span>
                 <span v-if="stage.lamp_after !== null" class="soft small">
-                  {{ stage.lamp_after ? 'after' : 'before' }} the biofilter</span
+                  {{ stage.lamp_after ? 'after' : 'before' }} the biofilter<template v-if="stage.lamp_asked"
+                    >; the school followed here puts it {{ stage.lamp_asked }} it</template
+                  ></span
                 >
               </td>
               <td class="num">

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Readings;
+namespace App\Schools;
 
 use App\Http\FormRequest;
 use Ironwort\Core\Calc\BadInput;
