@@ -25,6 +25,7 @@ enum Evidence: string
     case PastCapacity = 'past_capacity';
     case Washed = 'washed';
     case WashedInTap = 'washed_in_tap';
+    case Serviced = 'serviced';
     case Stood = 'stood';
     case FeedRaised = 'feed_raised';
     case FedMuch = 'fed_much';
@@ -140,11 +141,12 @@ enum Evidence: string
             self::PastCapacity => $now->loadGD === null || $now->capacityGD === null
                 ? null
                 : $now->loadGD > $now->capacityGD,
-            self::Washed => $either(
-                in_array($now->setback, [Deed::Swished, Deed::Hosed, Deed::HosedChlorinated, Deed::Replaced], true) ||
-                    $now->event === Event::TapWash,
-                $now->washedDays === null ? null : $now->washedDays <= self::WEEK_D,
-            ),
+            self::Washed => in_array(
+                $now->setback,
+                [Deed::Swished, Deed::Hosed, Deed::HosedChlorinated, Deed::Replaced],
+                true,
+            ) || $now->event === Event::TapWash,
+            self::Serviced => $lately($now->washedDays, self::WEEK_D),
             self::WashedInTap => $now->event === Event::TapWash || $now->setback === Deed::HosedChlorinated,
             self::Stood => $now->sees(Sign::PumpStopped, Sign::FilterClosed) ||
                 in_array($now->event, [Event::PowerCut, Event::PumpBlocked], true) ||

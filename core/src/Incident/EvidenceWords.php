@@ -39,7 +39,10 @@ final class EvidenceWords
                 'load' => Format::number((float) $now->loadGD, 3),
                 'capacity' => Format::number((float) $now->capacityGD, 3),
             ]),
-            Evidence::Washed, Evidence::WashedInTap => self::washed($now),
+            Evidence::Washed, Evidence::WashedInTap => $now->event === Event::TapWash
+                ? Message::of('incident.for_stood_event', ['event' => Event::TapWash->name()])
+                : self::setback($now),
+            Evidence::Serviced => Message::of('incident.for_washed', ['ago' => self::ago((float) $now->washedDays)]),
             Evidence::Stood => match (true) {
                 $now->sees(Sign::PumpStopped, Sign::FilterClosed) => Message::of('incident.for_stood_seen'),
                 $now->setback !== null => self::setback($now),
@@ -140,10 +143,10 @@ final class EvidenceWords
                 'load' => Format::number((float) $now->loadGD, 3),
                 'capacity' => Format::number((float) $now->capacityGD, 3),
             ]),
-            Evidence::Washed => Message::of('incident.not_washed', [
+            Evidence::Serviced => Message::of('incident.not_washed', [
                 'days' => Format::days((float) $now->washedDays),
             ]),
-            Evidence::WashedInTap => Message::of('incident.not_washed_in_tap'),
+            Evidence::Washed, Evidence::WashedInTap => Message::of('incident.not_washed_in_tap'),
             Evidence::Stood => Message::of('incident.not_stood'),
             Evidence::FeedRaised => Message::of('incident.not_feed_raised'),
             Evidence::FedMuch => Message::of('incident.not_fed_much', [
@@ -193,17 +196,6 @@ final class EvidenceWords
             Evidence::Rubbing => Message::of('incident.not_rubbing'),
             Evidence::Wounds => Message::of('incident.not_wounds'),
             Evidence::AtReturns, Evidence::ManyAtOnce => Message::of('incident.not_many_at_once'),
-        };
-    }
-
-    private static function washed(Facts $now): Message
-    {
-        return match (true) {
-            $now->event === Event::TapWash => Message::of('incident.for_stood_event', [
-                'event' => Event::TapWash->name(),
-            ]),
-            $now->setback !== null => self::setback($now),
-            default => Message::of('incident.for_washed', ['ago' => self::ago((float) $now->washedDays)]),
         };
     }
 

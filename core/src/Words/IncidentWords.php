@@ -434,7 +434,7 @@ final readonly class IncidentWords
         'not_stood' => 'Nobody saw or booked that it stood.',
         'for_washed' => 'A part of the filter was serviced {ago}.',
         'not_washed' => 'The filter was last serviced {days} ago.',
-        'not_washed_in_tap' => 'Nobody booked a wash in tap water.',
+        'not_washed_in_tap' => 'Nobody booked a wash that costs bacteria.',
         'for_feed_raised' => 'Feed rose from {before} to {now} g a day in the last three weeks.',
         'not_feed_raised' => 'Feed was not raised in the last three weeks.',
         'for_fed_much' => 'They get {feed} g a day, where {ration} g are usual in this water.',

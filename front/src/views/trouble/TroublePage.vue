@@ -106,7 +106,11 @@ const numbered = computed(() => {
     </p>
     <p v-if="trouble.behind" class="behind">{{ trouble.behind.text }}</p>
     <p v-if="trouble.suspects[0]" class="behind">
-      By the book most likely behind it:
+      {{
+        trouble.suspects[0].word === 'likely'
+          ? 'By the book most likely behind it'
+          : 'The book points first to'
+      }}:
       <b>{{
         trouble.suspects[0].name.charAt(0).toLowerCase() + trouble.suspects[0].name.slice(1)
       }}</b><template v-if="trouble.suspects[0].for[0]">. {{ trouble.suspects[0].for[0].text }}</template>
