@@ -28,6 +28,7 @@ use App\Models\MeterReading;
 use App\Models\Note;
 use App\Models\OwnJob;
 use App\Models\Pump;
+use App\Models\Round;
 use App\Models\Seed;
 use App\Models\Service;
 use App\Models\Setback;
@@ -95,6 +96,8 @@ trait OneOfEach
         'looks' => Look::class,
         'incidents' => Incident::class,
         'ticks' => IncidentTick::class,
+        'rounds' => Round::class,
+        'skips' => Round::class,
         'shipments' => Shipment::class,
         'bags' => Bag::class,
         'singles' => SingleFish::class,
@@ -398,6 +401,7 @@ trait OneOfEach
                 'what' => 'done',
                 'at' => now(),
             ]),
+            Round::query()->create(['site_id' => $own['site_id'], 'user_id' => $this->owner?->id, 'began_at' => now()]),
         ];
     }
 }

@@ -22,7 +22,7 @@ use Ironwort\Core\Judge\Parameter;
 /** The entries of a system's book, newest first: what was tested, fed, seen, done, and what came and went. */
 final readonly class BookReport
 {
-    public const KINDS = ['tests', 'feeds', 'notes', 'water', 'doses', 'fish', 'filter'];
+    public const KINDS = ['tests', 'feeds', 'notes', 'water', 'doses', 'fish', 'filter', 'rounds'];
 
     private const PAGE = 40;
 
@@ -85,6 +85,7 @@ final readonly class BookReport
             'water' => $this->water($system, $before, $most),
             'doses' => $this->doses($system, $before, $most),
             'fish' => $this->fish($system, $before, $most),
+            'rounds' => RoundEntries::before($system, $before, $most),
             default => FilterEntries::before($system, $before, $most),
         };
     }

@@ -22,6 +22,7 @@ use Ironwort\Core\Incident\Event;
  * @property ?string $ended_by
  * @property ?Cause $cause as it was found in the end
  * @property ?string $prevent what is to be changed
+ * @property ?float $other_cost what was paid beside water and services
  * @property ?string $early_why why it was ended before its rule was met
  * @property Collection<int, IncidentTick> $ticks
  * @property ?User $user
@@ -38,6 +39,7 @@ final class Incident extends Part
             'signs' => 'array',
             'opened_at' => 'datetime',
             'ended_at' => 'datetime',
+            'other_cost' => 'float',
         ];
     }
 

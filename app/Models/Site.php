@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?float $latitude_deg south under 0
  * @property bool $is_demo
  * @property ?float $price_per_kwh
+ * @property ?float $price_per_m3 of water and waste together
  * @property ?string $emergency_call whom to call, as it is printed on the emergency cards
  * @property Collection<int, SchoolChoice> $schools
  */
@@ -31,7 +32,13 @@ final class Site extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['altitude_m' => 'float', 'latitude_deg' => 'float', 'is_demo' => 'boolean', 'price_per_kwh' => 'float'];
+        return [
+            'altitude_m' => 'float',
+            'latitude_deg' => 'float',
+            'is_demo' => 'boolean',
+            'price_per_kwh' => 'float',
+            'price_per_m3' => 'float',
+        ];
     }
 
     /** @return HasMany<SchoolChoice, $this> what holds for all its systems that choose nothing else */

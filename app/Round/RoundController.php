@@ -14,7 +14,7 @@ final class RoundController extends Controller
 {
     public function __invoke(Request $request, RoundReport $report): JsonResponse
     {
-        return new JsonResponse($report->of($this->person($request)->site));
+        return new JsonResponse($report->of($this->person($request)->site, $this->person($request)));
     }
 
     /** The systems in the order in which somebody walks, which is how they stand on every page. */
@@ -27,6 +27,6 @@ final class RoundController extends Controller
                 ->update(['position' => $position]);
         }
 
-        return new JsonResponse($report->of($site));
+        return new JsonResponse($report->of($site, $this->person($request)));
     }
 }

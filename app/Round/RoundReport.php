@@ -13,8 +13,10 @@ use App\Models\Course;
 use App\Models\Incident;
 use App\Models\NewestOfEach;
 use App\Models\Note;
+use App\Models\Round;
 use App\Models\Site;
 use App\Models\System;
+use App\Models\User;
 use App\Models\Visit;
 use App\Readings\LatestWater;
 use App\Readings\LimitsInForce;
@@ -58,10 +60,11 @@ final readonly class RoundReport
         private DueJobs $service,
         private LooksDue $looks,
         private IncidentsOpen $incidents,
+        private SinceMine $mine,
     ) {}
 
     /** @return array<string, mixed> */
-    public function of(Site $site): array
+    public function of(Site $site, User $person): array
     {
         $systems = System::awakeOf($site);
         System::lookAtTogether($systems);
@@ -78,9 +81,11 @@ final readonly class RoundReport
         $books = ServiceBook::ofAll($systems, $monthAgo);
         $looks = $this->looks->of($systems, $water, $monthAgo);
         $incidents = $this->incidents->of($site);
+        $last = Round::lastOf($person);
+        $since = $last === null ? [] : $this->mine->of($systems, $water, $last);
         $rows = [];
         foreach ($systems as $system) {
-            $rows[] = $this->row(
+            $row = $this->row(
                 $system,
                 $water[$system->id],
                 $seen[$system->id],
@@ -94,12 +99,14 @@ final readonly class RoundReport
                 $looks[$system->id] ?? null,
                 $incidents[$system->id] ?? null,
             );
+            $rows[] = [...$row, 'changed' => $last === null ? $row['changed'] : $since[$system->id] ?? []];
         }
         $rank = static fn(array $row): int => is_string($row['state']) ? State::from($row['state'])->rank() : 0;
         usort($rows, static fn(array $a, array $b): int => $rank($b) <=> $rank($a));
 
         return [
             'rows' => $rows,
+            'since' => $last === null ? null : Age::of($last),
             'walked' => count(array_filter($rows, static fn(array $row): bool => $row['looked'] !== null)),
         ];
     }

@@ -33,6 +33,7 @@ final class SiteController extends Controller
             'altitude_m' => $site->altitude_m,
             'latitude_deg' => $site->latitude_deg,
             'price_per_kwh' => $site->price_per_kwh,
+            'price_per_m3' => $site->price_per_m3,
             'emergency_call' => $site->emergency_call,
         ]);
     }

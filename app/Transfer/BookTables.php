@@ -40,6 +40,8 @@ final readonly class BookTables
         'looks',
         'incidents',
         'incident_ticks',
+        'rounds',
+        'round_marks',
         'changes',
         'trickles',
         'goods',

@@ -61,6 +61,7 @@ final readonly class IncidentReport
             'litres' => (float) $litres,
             'lost' => $lost['count'],
             'lost_kg' => $lost['kg'],
+            ...IncidentCost::of($system, $incident, $until, (float) $litres),
             'first' => $this->first($system, $incident)->toArray(),
         ];
     }

@@ -93,7 +93,7 @@ final class IncidentRequest extends FormRequest
     }
 
     /**
-     * @return array{prevent: ?string, early_why: ?string}
+     * @return array{prevent: ?string, early_why: ?string, other_cost: ?float}
      *
      * @throws BadInput at the field
      */
@@ -102,10 +102,17 @@ final class IncidentRequest extends FormRequest
         $read = (new TypedInputs([
             Input::text('prevent', 'What changes', 500)->optional(),
             Input::text('early_why', 'Why already', 200)->optional(),
+            Input::number('other_cost', 'What else it cost', null, 0, 1e7)->optional(),
         ]))->read($this->all());
         $text = static fn(string $key): ?string => is_string($read[$key] ?? null) ? $read[$key] : null;
 
-        return ['prevent' => $text('prevent'), 'early_why' => $text('early_why')];
+        $cost = $read['other_cost'] ?? null;
+
+        return [
+            'prevent' => $text('prevent'),
+            'early_why' => $text('early_why'),
+            'other_cost' => is_float($cost) ? $cost : null,
+        ];
     }
 
     public static function said(string $field, string $code): BadInput

@@ -97,6 +97,7 @@ final class DemoSeeder extends Seeder
                 'altitude_m' => 85,
                 'is_demo' => true,
                 'price_per_kwh' => 0.31,
+                'price_per_m3' => 4.2,
             ]);
             $hash = Hash::make(self::PASSWORD);
             $people = array_map(

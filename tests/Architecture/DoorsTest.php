@@ -144,6 +144,7 @@ final class DoorsTest
         'Round' => [
             'Capacity',
             'Dosing',
+            'Forms',
             'Http',
             'Looks',
             'Maturing',

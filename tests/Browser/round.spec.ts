@@ -44,3 +44,47 @@ test('systems stand in the order in which one walks, and keep it', async ({ yard
   await expect(walk.getByRole('listitem').nth(at)).toContainText('Nursery')
   expect(await names()).toEqual(before)
 })
+
+test('a round is begun, a system skipped for a reason, handed over with a note, and finished by the other', async ({
+  yard: page,
+  browser,
+}) => {
+  const bar = page.getByRole('region', { name: 'My round' })
+  await bar.getByRole('button', { name: 'Begin my round' }).click()
+  await expect(bar).toContainText('On the round')
+  await page.getByRole('button', { name: 'Skip Cold Store' }).click()
+  await page.getByRole('button', { name: 'Skip it' }).click()
+  await expect(page.getByRole('alert')).toBeVisible()
+  await page.getByLabel('Why Cold Store is skipped').fill('door is iced up')
+  await page.getByRole('button', { name: 'Skip it' }).click()
+  await expect(bar).toContainText('1 skipped')
+  await bar.getByRole('button', { name: 'Finish the round' }).click()
+  await bar.getByRole('button', { name: 'Finish', exact: true }).click()
+  await expect(bar.getByRole('alert')).toContainText('Yard Pond')
+  await bar.getByRole('button', { name: 'Go on walking' }).click()
+  await bar.getByRole('button', { name: 'Hand it over' }).click()
+  await bar.getByLabel('To').selectOption({ label: 'Tobias' })
+  await bar.getByLabel('What should they know?').fill('The nursery is still to do')
+  await accessible(page)
+  await bar.getByRole('button', { name: 'Hand over' }).click()
+  await expect(bar.getByRole('button', { name: 'Begin my round' })).toBeVisible()
+
+  const other = await (await browser.newContext()).newPage()
+  await other.goto('/')
+  await other.getByRole('button', { name: /Tobias, helper/ }).click()
+  const his = other.getByRole('region', { name: 'My round' })
+  await expect(his).toContainText('Maren handed it to you: The nursery is still to do')
+  for (const name of ['Press Room', 'Arrivals', 'Yard Pond', 'Nursery', 'Hospital tub']) {
+    await other.getByRole('button', { name: `All well at ${name}` }).click()
+    await expect(his).toContainText('On the round')
+  }
+  await expect(his).toContainText('5 of 6 looked at')
+  await his.getByRole('button', { name: 'Finish the round' }).click()
+  await his.getByLabel('Anything to say?').fill('All calm')
+  await his.getByRole('button', { name: 'Finish', exact: true }).click()
+  await expect(his.getByRole('button', { name: 'Begin my round' })).toBeVisible()
+  await other.getByText('Rounds before').click()
+  await expect(other.getByText(/5 looked at; skipped Cold Store \(door is iced up\)/).first()).toBeVisible()
+  await other.goto('/cold-store/book')
+  await expect(other.getByText(/Skipped on the round: door is iced up/).first()).toBeVisible()
+})

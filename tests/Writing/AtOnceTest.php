@@ -246,6 +246,7 @@ final class AtOnceTest extends Yard
                 ['{water}' => $water],
                 ['side' => 'raw', 'readings' => ['temp_c' => ['typed' => '12', 'unit' => 'c']]],
             ],
+            'api/rounds/{id}' => [[], []],
             "{$s}changes/{id}" => [[], ['kind' => 'topup', 'change_l' => '100']],
             "{$s}charges/{id}" => [[], ['kind' => 'carbon', 'mass_g' => '500']],
             "{$s}courses/{course}/doses/{id}" => [['{course}' => $course], ['top_up' => 'yes', 'reason' => 'x']],

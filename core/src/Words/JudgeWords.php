@@ -8,6 +8,11 @@ namespace Ironwort\Core\Words;
 final readonly class JudgeWords
 {
     public const TEXTS = [
+        'round_say_why' => 'Say why it is skipped.',
+        'round_say_whom' => 'Say to whom of this yard it is handed.',
+        'round_has_own' => '{name} walks a round of their own. Finish that one first.',
+        'round_left' => 'Not looked at yet: {names}. Look, or skip them with a reason.',
+        'round_ended' => 'This round is finished.',
         'walk_unknown' => 'There is no such system here.',
         'advice_nitrite_to_come' => 'Ammonia was {ammonia} mg/L {ago}. Expect nitrite now, and test for it.',
         'advice_chloride_shields' =>

@@ -381,6 +381,10 @@ export const useReference = () =>
 export const useRound = () =>
   useQuery({ queryKey: ['round'], queryFn: () => answer(() => api.GET('/api/round')) })
 
+/** The round somebody walks, and those that were finished. */
+export const useRounds = () =>
+  useQuery({ queryKey: ['rounds'], queryFn: () => answer(() => api.GET('/api/rounds')) })
+
 /** Where a start stands, with what is typed over what stands there. */
 /** What runs in a system, and what stands. */
 export const useRunning = (slug: MaybeRefOrGetter<string>) =>
@@ -576,6 +580,8 @@ export async function refreshSystem(slug: string): Promise<void> {
   await Promise.all([
     queryClient.invalidateQueries({ queryKey: ['systems'] }),
     queryClient.invalidateQueries({ queryKey: ['round'] }),
+    queryClient.invalidateQueries({ queryKey: ['rounds'] }),
+    queryClient.invalidateQueries({ queryKey: ['trial', slug] }),
     queryClient.invalidateQueries({ queryKey: ['maturing', slug] }),
     queryClient.invalidateQueries({ queryKey: ['trouble', slug] }),
     queryClient.invalidateQueries({ queryKey: ['system', slug] }),

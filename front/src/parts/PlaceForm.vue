@@ -7,7 +7,13 @@ import { useSend } from '@/api/useSend'
 import TypedField from './TypedField.vue'
 
 const place = usePlace()
-const form = reactive({ altitude_m: '', latitude_deg: '', price_per_kwh: '', emergency_call: '' })
+const form = reactive({
+  altitude_m: '',
+  latitude_deg: '',
+  price_per_kwh: '',
+  price_per_m3: '',
+  emergency_call: '',
+})
 const text = (value: number | null) => (value === null ? '' : String(value))
 // What is typed meanwhile is not written over by an answer that comes late.
 let filled = false
@@ -19,6 +25,7 @@ watch(
     form.altitude_m ||= text(known.altitude_m || null)
     form.latitude_deg ||= text(known.latitude_deg)
     form.price_per_kwh ||= text(known.price_per_kwh)
+    form.price_per_m3 ||= text(known.price_per_m3)
     form.emergency_call ||= known.emergency_call ?? ''
   },
   { immediate: true },
@@ -57,6 +64,13 @@ const keep = useSend(
         label="Power costs"
         unit="per kWh"
         :error="keep.errors.value.price_per_kwh"
+      />
+      <TypedField
+        v-model="form.price_per_m3"
+        label="Water costs"
+        unit="per m³"
+        hint="with what it costs to get rid of"
+        :error="keep.errors.value.price_per_m3"
       />
       <TypedField
         v-model="form.emergency_call"

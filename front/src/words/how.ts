@@ -23,6 +23,7 @@ export const HOW: Record<string, How> = {
     says:
       'Causes come from the readings of the last two days and from what you see. Amounts go by the volume in use ' +
       'and the labels on the shelf; after each step the water is worked out anew, so that two steps never fight. ' +
+      'What may be behind it is ranked by points for what the book says, with the test that would decide. ' +
       'An open incident shows everybody the same steps; it ends ' +
       'when what was bad is read good twice, two days apart, and the fish are well.',
     topics: ['ammonia', 'trouble_feed', 'salt'],

@@ -19,6 +19,7 @@ const KINDS = [
   ['water', 'water'],
   ['doses', 'doses'],
   ['filter', 'filter and build'],
+  ['rounds', 'rounds'],
 ] as const
 
 const kinds = ref('')

@@ -7,8 +7,17 @@ import { refreshSystem } from '@/api/queries'
 import type { Round } from '@/api/types'
 import StateMark from '@/parts/StateMark.vue'
 import { lastBooked } from '@/state/booked'
+import SkipIt from './SkipIt.vue'
 
-const props = defineProps<{ row: Round['rows'][number]; writes: boolean }>()
+const props = defineProps<{
+  row: Round['rows'][number]
+  writes: boolean
+  /** The round somebody walks, if they do. */
+  round?: string
+  walked: boolean
+  skipped?: string | null
+  since: string | null
+}>()
 const line = ref('')
 const key = ref(ulid())
 const wellKey = ref(ulid())
@@ -50,7 +59,7 @@ const fault = (error: Error | null) =>
 
 <!-- One system on the round: what is due there and what to look for, a line to book what is read, or a tick. -->
 <template>
-  <li :class="{ walked: row.looked }">
+  <li :class="{ walked, left: skipped }">
     <div class="what">
       <p class="head">
         <RouterLink :to="{ name: 'system', params: { system: row.slug } }" class="name">{{
@@ -90,7 +99,9 @@ const fault = (error: Error | null) =>
         {{ row.look.text }}
       </p>
       <p v-for="text in row.fish" :key="text"><span class="soft">Look again:</span> {{ text }}</p>
-      <p v-if="row.changed.length" class="soft small">{{ row.changed.join('; ') }}</p>
+      <p v-if="row.changed.length" class="soft small">
+        <template v-if="since">Since your round {{ since }}: </template>{{ row.changed.join('; ') }}
+      </p>
     </div>
     <div class="book">
       <p class="soft small">
@@ -125,6 +136,13 @@ const fault = (error: Error | null) =>
           All well
         </button>
       </form>
+      <SkipIt
+        v-if="writes && round && !walked"
+        :slug="row.slug"
+        :name="row.name"
+        :round="round"
+        :skipped="skipped"
+      />
       <p v-if="fault(log.error.value ?? well.error.value)" class="fault small" role="alert">
         {{ fault(log.error.value ?? well.error.value) }}
       </p>
@@ -144,6 +162,11 @@ li {
 .walked {
   border-left: 4px solid var(--leaf);
   padding-left: 0.75rem;
+}
+
+.left {
+  padding-left: 0.75rem;
+  border-left: 4px solid var(--hair);
 }
 
 .head {

@@ -21,7 +21,7 @@ const router = useRouter()
 const asking = ref(false)
 const closing = ref(false)
 const start = reactive({ event: 'seen', minutes: '' })
-const form = reactive({ cause: '', prevent: '', early_why: '' })
+const form = reactive({ cause: '', prevent: '', other_cost: '', early_why: '' })
 const end = useSend(
   () => props.system.slug,
   () =>
@@ -79,6 +79,12 @@ function close(): void {
         words
         :longest="500"
         :error="end.errors.value.prevent"
+      />
+      <TypedField
+        v-model="form.other_cost"
+        label="What else did it cost?"
+        hint="fish, goods, a visit; water and services are counted"
+        :error="end.errors.value.other_cost"
       />
       <TypedField
         v-if="trouble.incident.missing.length"

@@ -36,6 +36,10 @@ const print = () => window.print()
       }}<template v-if="incident.lost">, {{ quantity(incident.lost_kg, 'kg', 2) }}</template
       >. {{ quantity(incident.litres, 'L', 3) }} of water changed.
     </p>
+    <p v-if="incident.cost !== null">
+      <b>It cost {{ incident.cost.toFixed(2) }}.</b>
+    </p>
+    <p v-for="one in incident.cost_says" :key="one.code" class="soft small">{{ one.text }}</p>
     <p>{{ incident.first.text }}</p>
     <p v-if="incident.prevent"><b>So that it does not come back:</b> {{ incident.prevent }}</p>
     <p v-if="incident.early_why" class="soft">Closed before its rule was met: {{ incident.early_why }}</p>
