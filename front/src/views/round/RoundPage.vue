@@ -23,7 +23,9 @@ const due = computed(() => rows.value.filter((row) => row.due.length || row.dose
     <div class="page-head">
       <h1>Round</h1>
       <p v-if="rows.length" class="soft">
-        {{ round.data.value?.walked }} of {{ rows.length }} looked at; worst first, then in walking order
+        <template v-if="!mine"
+          >{{ round.data.value?.walked }} of {{ rows.length }} looked at lately; </template
+        >worst first, then in walking order
       </p>
     </div>
     <p v-if="rows.length" class="first">
