@@ -51,6 +51,7 @@ final readonly class PlumbingReport
         $temperature = $water->valueOrAssumed(Parameter::Temperature);
         $loop = $this->built->of($system, $temperature);
         $volume = $this->volumes->inUse($system)->value;
+        $after = $this->judging->following($system)->in('uv_place')->figure('after') > 0;
         $filled = RefillOf::system($system)?->caution();
         $answer = [
             'temp_c' => $temperature,
@@ -110,7 +111,7 @@ final readonly class PlumbingReport
             ),
             'stages' => array_values(
                 $system->stages
-                    ->map(fn(Stage $stage): array => $this->stages->of($stage, $loop, $flow, $volume))
+                    ->map(fn(Stage $stage): array => $this->stages->of($stage, $loop, $flow, $volume, $after))
                     ->all(),
             ),
             'pumps' => array_values(

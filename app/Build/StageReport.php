@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Build;
 
 use App\Models\Stage;
-use App\Readings\LimitsInForce;
 use Ironwort\Core\Loop\Loop;
 use Ironwort\Core\Loop\LoopFlow;
 use Ironwort\Core\Loop\StageCheck;
@@ -13,15 +12,17 @@ use Ironwort\Core\Loop\StageCheck;
 /** What flows through a stage, how high it stands in it, and how long it stays. */
 final readonly class StageReport
 {
-    public function __construct(private LampDose $lamps, private LimitsInForce $judging) {}
+    public function __construct(private LampDose $lamps) {}
 
-    /** @return array<string, mixed> */
-    public function of(Stage $stage, Loop $loop, ?LoopFlow $flow, float $volume): array
+    /**
+     * @param  bool  $wanted  whether the school followed puts a lamp after the biofilter
+     * @return array<string, mixed>
+     */
+    public function of(Stage $stage, Loop $loop, ?LoopFlow $flow, float $volume, bool $wanted): array
     {
         $litres = $flow === null ? null : abs($flow->stageFlow($stage->id));
         $level = $flow?->stageLevel($stage->id);
         $after = $stage->kind === 'uv' ? self::lampAfter($loop, $stage) : null;
-        $wanted = $this->judging->following($stage->system)->in('uv_place')->figure('after') > 0;
 
         return [
             'id' => $stage->id,
