@@ -6,6 +6,7 @@ use App\Book\LogCommand;
 use App\Dosing\DoseCommand;
 use App\Http\AnswersInUnits;
 use App\Http\ErrorAnswers;
+use App\Http\MadeAt;
 use App\Http\PlainHeaders;
 use App\Http\ReadableText;
 use App\Http\RequestLog;
@@ -55,7 +56,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->append(PlainHeaders::class);
         $middleware->append(ReadsOnce::class);
         $middleware->append(ReadableText::class);
-        $middleware->web(append: [AnswersInUnits::class, AsksAhead::class]);
+        $middleware->web(append: [MadeAt::class, AnswersInUnits::class, AsksAhead::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

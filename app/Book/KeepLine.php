@@ -6,6 +6,7 @@ namespace App\Book;
 
 use App\Forms\LocalTime;
 use App\Http\ClientKey;
+use App\Http\MadeAt;
 use App\Maturing\BookSeed;
 use App\Maturing\PlannedSeed;
 use App\Models\Feed;
@@ -253,9 +254,9 @@ final readonly class KeepLine
     public static function when(?LogTime $time, string $timezone): Carbon
     {
         if ($time === null) {
-            return Carbon::now();
+            return MadeAt::now();
         }
-        $day = Carbon::now($timezone);
+        $day = MadeAt::now()->timezone($timezone);
         $date = ($time->yesterday ? $day->subDay() : $day)->format('Y-m-d');
         $clock = sprintf(' %02d:%02d', $time->hour, $time->minute);
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Http\MadeAt;
 use App\Models\Note;
 use App\Models\Photo;
 use App\Models\System;
 use App\Models\User;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Calc\BadInput;
 
@@ -29,7 +29,7 @@ final readonly class KeepNote
                 [
                     'words' => $words,
                     'seen' => $seen,
-                    'taken_at' => Carbon::now(),
+                    'taken_at' => MadeAt::now(),
                     'site_id' => $system->site_id,
                     'system_id' => $system->id,
                     'user_id' => $person->id,

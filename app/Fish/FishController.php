@@ -7,13 +7,13 @@ namespace App\Fish;
 use App\Build\BuildResource;
 use App\Build\SavePart;
 use App\Http\Controller;
+use App\Http\MadeAt;
 use App\Models\Feed;
 use App\Models\FeedFigure;
 use App\Models\FishGroup;
 use App\Models\System;
 use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Carbon;
 
 /** The fish of a system: measuring them, moving them, losing them, feeding them. */
 final class FishController extends Controller
@@ -64,7 +64,7 @@ final class FishController extends Controller
             ['id' => strtoupper($id)],
             [
                 ...$request->columns(),
-                'fed_at' => Carbon::now(),
+                'fed_at' => MadeAt::now(),
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,
                 'user_id' => $this->person($request)->id,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Round;
 
+use App\Http\MadeAt;
 use App\Models\Round;
 use App\Models\RoundMark;
 use App\Models\System;
@@ -30,7 +31,7 @@ final readonly class RoundWork
         return Round::open($person) ??
             Round::query()->firstOrCreate(
                 ['id' => strtoupper($id), 'site_id' => $person->site_id],
-                ['user_id' => $person->id, 'began_at' => Carbon::now()],
+                ['user_id' => $person->id, 'began_at' => MadeAt::now()],
             );
     }
 
@@ -46,7 +47,7 @@ final readonly class RoundWork
                 'user_id' => $person->id,
                 'what' => 'skipped',
                 'why' => $why,
-                'at' => Carbon::now(),
+                'at' => MadeAt::now(),
             ],
         );
     }
@@ -85,7 +86,7 @@ final readonly class RoundWork
         if ($left->isNotEmpty()) {
             throw RoundRequest::said('left', 'judge.round_left', ['names' => $left->implode('name', ', ')]);
         }
-        $now = Carbon::now();
+        $now = MadeAt::now()->max($round->began_at);
         foreach ($systems as $system) {
             if (!isset($looked[$system->id])) {
                 continue;

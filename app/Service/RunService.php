@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Http\MadeAt;
 use App\Models\Pump;
 use App\Models\Service;
 use App\Models\Stage;
@@ -82,7 +83,7 @@ final readonly class RunService
         }
         $steps[$at] = [
             ...$step,
-            'done_at' => $done ? $step['done_at'] ?? Carbon::now()->toIso8601ZuluString() : null,
+            'done_at' => $done ? $step['done_at'] ?? MadeAt::now()->toIso8601ZuluString() : null,
             'done_by' => $done ? $step['done_by'] ?? $user->name : null,
         ];
         $run->update(['steps' => $steps]);
@@ -92,12 +93,12 @@ final readonly class RunService
     public function flow(Service $run, User $user, ?float $litres): void
     {
         $run->update([
-            'flow_seen_at' => Carbon::now(),
+            'flow_seen_at' => MadeAt::now(),
             'flow_seen_by' => $user->id,
             'flow_l_h' => $litres ?? $run->flow_l_h,
             'steps' => array_map(
                 static fn(array $step): array => $step['flow'] && $step['done_at'] === null
-                    ? [...$step, 'done_at' => Carbon::now()->toIso8601ZuluString(), 'done_by' => $user->name]
+                    ? [...$step, 'done_at' => MadeAt::now()->toIso8601ZuluString(), 'done_by' => $user->name]
                     : $step,
                 $run->steps,
             ),

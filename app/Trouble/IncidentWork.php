@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trouble;
 
+use App\Http\MadeAt;
 use App\Models\Incident;
 use App\Models\IncidentTick;
 use App\Models\System;
@@ -65,7 +66,7 @@ final readonly class IncidentWork
                 'system_id' => $incident->system_id,
                 'incident_id' => $incident->id,
                 'user_id' => $person->id,
-                'at' => Carbon::now(),
+                'at' => MadeAt::now(),
             ],
         );
     }

@@ -47,6 +47,7 @@ missing_packages() {
   [ -x "$(php_fpm)" ] || echo php8.2-fpm
   [ -x "$(nginx_bin)" ] || echo nginx-light
   [ -n "$(pg_bin)" ] || echo "postgresql-$PG_VERSION"
+  [ "${TLS:-no}" = no ] || command -v openssl >/dev/null || echo openssl
   command -v composer >/dev/null || echo composer
   command -v node >/dev/null || echo nodejs
   command -v npm >/dev/null || echo npm

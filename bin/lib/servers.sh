@@ -142,8 +142,10 @@ start_web() {
   rm -rf "$WEB_HOME"; mkdir -p "$WEB_HOME/tmp"
   if is_root; then chown -R www-data: "$WEB_HOME"; fi
   local name fpm_port; fpm_port=$(free_port $((WEB_PORT + 1000)))
-  for name in php-fpm nginx; do
+  local tls=; [ -z "${TLS_LISTEN:-}" ] || tls=tls
+  for name in php-fpm nginx nginx-pages $tls; do
     sed -e "s#{{home}}#$WEB_HOME#g; s#{{root}}#$ROOT#g; s#{{port}}#$WEB_PORT#g; s#{{fpm_port}}#$fpm_port#g" \
+      -e "s#{{tls}}#${TLS_HOME:-}#g; s#{{tls_listen}}#${TLS_LISTEN:-}#g" \
       "$ROOT/bin/lib/$name.conf" >"$WEB_HOME/$name.conf"
   done
   STARTS[php-fpm]=run_fpm STARTS[nginx]=run_nginx

@@ -2,7 +2,8 @@
 import { darkTheme, NConfigProvider } from 'naive-ui'
 import { computed, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useSession } from './api/queries'
+import { queryClient, useSession } from './api/queries'
+import { keepForLater } from './api/signal/keepForLater'
 import AppFrame from './parts/AppFrame.vue'
 import { theme } from './state/theme'
 import { overrides } from './theme/naive'
@@ -15,6 +16,17 @@ const firstKey =
   window.location.pathname === '/first-owner' ? new URLSearchParams(window.location.search).get('key') : null
 const router = useRouter()
 const person = computed(() => session.data.value?.person ?? null)
+/** Whose entries wait here: by name and place, which is all that a session says. */
+const who = computed(() => (person.value ? `${person.value.site.name} / ${person.value.name}` : null))
+let stop: (() => void) | undefined
+watch(
+  who,
+  (name) => {
+    stop?.()
+    stop = name === null ? undefined : keepForLater(name, () => void queryClient.invalidateQueries())
+  },
+  { immediate: true },
+)
 watch(
   person,
   (who) => {

@@ -7,4 +7,6 @@ import { applyTheme } from './state/theme'
 import './theme/base.css'
 
 applyTheme()
+// Pages open without signal: their code stays on the device. Browsers allow it on localhost and over TLS.
+if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js')
 createApp(App).use(router).use(VueQueryPlugin, { queryClient }).mount('#app')

@@ -1,10 +1,10 @@
 import { accessible, expect, test } from './yard'
 
-test('a power cut is worked through by two people from the first sign to the closed incident', async ({
+test('a power cut is worked through by two people on two devices, one without signal for a while', async ({
   yard: page,
   browser,
 }) => {
-  await page.goto('/nursery/trouble')
+  await page.goto('/press-room/trouble')
   await page.getByRole('button', { name: 'Open an incident' }).click()
   const opening = page.getByRole('form', { name: 'Open an incident' })
   await opening.getByLabel('What happened?').selectOption({ label: 'a power cut' })
@@ -20,8 +20,22 @@ test('a power cut is worked through by two people from the first sign to the clo
   await other.goto('/')
   await other.getByRole('button', { name: /Tobias/ }).click()
   await expect(other.getByRole('main')).toContainText('a power cut. Steps that wait')
-  await other.goto('/nursery/trouble')
+  await other.goto('/press-room/trouble')
+  await other.getByRole('button', { name: 'Done', exact: true }).first().waitFor()
+  // In the cellar there is no signal: what is ticked is kept on the device, and nobody else sees it yet.
+  await other.context().setOffline(true)
   await other.getByRole('button', { name: 'Done', exact: true }).first().click()
+  await expect(other.getByText('Kept on this device; it is booked when there is signal.')).toBeVisible()
+  const signal = other.getByRole('status', { name: 'Signal' })
+  await expect(signal).toContainText('1 entry waits')
+  await other.getByLabel(/^Readings, as/).fill('do 5.1')
+  await other.keyboard.press('Enter')
+  await expect(signal).toContainText('2 entries wait')
+  await page.reload()
+  await expect(page.getByRole('main')).not.toContainText(/Done .*, Tobias/)
+  await other.context().setOffline(false)
+  await expect(signal).toContainText('Booked now', { timeout: 60_000 })
+  await expect(signal).toContainText('press-room: done')
   await expect(other.getByRole('main')).toContainText(/Done .*, Tobias/)
   await accessible(other)
 
@@ -49,7 +63,7 @@ test('a power cut is worked through by two people from the first sign to the clo
   await expect(page.getByRole('region', { name: 'In order of time' })).toContainText('Tobias')
   await expect(page.getByRole('main')).toContainText('An alarm on ring 2.')
   await accessible(page)
-  await page.goto('/nursery/trouble')
+  await page.goto('/press-room/trouble')
   await expect(page.getByRole('region', { name: 'Incidents before' })).toContainText('a power cut')
 
   // The card that hangs on the wall.

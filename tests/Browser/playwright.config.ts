@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:8080',
+    // Pages come from the server, but where it is the service worker itself that is tried.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
     launchOptions: {

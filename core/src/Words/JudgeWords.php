@@ -13,6 +13,8 @@ final readonly class JudgeWords
         'round_has_own' => '{name} walks a round of their own. Finish that one first.',
         'round_left' => 'Not looked at yet: {names}. Look, or skip them with a reason.',
         'round_ended' => 'This round is finished.',
+        'made_too_long_ago' =>
+            'This entry waited on its device for more than {days} days. Book it again with its date.',
         'walk_unknown' => 'There is no such system here.',
         'advice_nitrite_to_come' => 'Ammonia was {ammonia} mg/L {ago}. Expect nitrite now, and test for it.',
         'advice_chloride_shields' =>

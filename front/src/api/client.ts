@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from 'openapi-fetch'
 import type { paths } from './contract'
+import { FROM_DEVICE, withoutSignal } from './signal/withoutSignal'
 import type { FieldErrors } from './types'
 
 /** An answer that is not a success: a sentence, and a message for each field. */
@@ -11,6 +12,15 @@ export class Refusal extends Error {
   ) {
     super(message)
   }
+}
+
+/** No answer came, and the entry waits on this device: it is booked when there is signal again. */
+export class Waits extends Error {}
+
+/** For whoever is content to have an entry wait. */
+export function orWaits(error: unknown): null {
+  if (error instanceof Waits) return null
+  throw error
 }
 
 function token(): string {
@@ -27,7 +37,7 @@ const withToken: Middleware = {
 }
 
 export const api = createClient<paths>({ baseUrl: '/' })
-api.use(withToken)
+api.use(withToken, withoutSignal)
 
 const unreachable =
   'No answer. Nothing was lost: what you typed is still here. Look at the network and try again.'
@@ -49,6 +59,7 @@ export async function answer<T>(ask: () => Promise<Answer<T>>): Promise<T> {
   } catch {
     throw new Refusal(0, unreachable)
   }
+  if (got.response.headers.get(FROM_DEVICE) === 'waits') throw new Waits('It waits on this device.')
   if (got.response.ok) return got.data as T
   const body = got.error as { message?: string; errors?: FieldErrors } | undefined
   throw new Refusal(got.response.status, body?.message ?? 'That could not be done.', body?.errors ?? {})

@@ -5,7 +5,10 @@ import type { Calculation, Figure } from './types'
 
 export const queryClient = new QueryClient({
   defaultOptions: {
+    // Without signal a page shows what it was told last, and an entry waits: nothing is held back here.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       staleTime: 15_000,
       retry: (failures, error) => error instanceof Refusal && error.status === 0 && failures < 2,
     },

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/vue-query'
 import { ulid } from 'ulid'
 import { computed } from 'vue'
-import { Refusal } from './client'
+import { orWaits, Refusal } from './client'
 import { refreshSystem } from './queries'
 import type { FieldErrors } from './types'
 
@@ -18,7 +18,8 @@ export function useSend<T>(
 ) {
   let key = ulid()
   const mutation = useMutation({
-    mutationFn: (input: T) => send(input, key),
+    // What waits on this device is as good as booked here: the form is done with it.
+    mutationFn: (input: T) => send(input, key).catch(orWaits),
     onSuccess: async (_answer, input) => {
       key = ulid()
       await refreshSystem(slug(input))

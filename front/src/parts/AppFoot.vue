@@ -3,6 +3,7 @@ import { useMutation } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answer, api } from '@/api/client'
 import { queryClient, refreshSystem } from '@/api/queries'
+import { forgetAnswers } from '@/api/signal/kept'
 import type { Session } from '@/api/types'
 import { type Booked, lastBooked } from '@/state/booked'
 import OpenTimers from './OpenTimers.vue'
@@ -43,6 +44,7 @@ const signOut = useMutation({
   mutationFn: () => answer(() => api.DELETE('/api/session')),
   onSuccess: async () => {
     lastBooked.value = null
+    await forgetAnswers().catch(() => undefined)
     queryClient.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
     await queryClient.invalidateQueries({ queryKey: ['session'] })
   },

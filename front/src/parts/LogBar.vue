@@ -4,8 +4,9 @@ import { useDebounce, useMediaQuery, useSessionStorage } from '@vueuse/core'
 import { ulid } from 'ulid'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { answer, api, Refusal } from '@/api/client'
+import { answer, api, orWaits, Refusal } from '@/api/client'
 import { refreshSystem, useSystems } from '@/api/queries'
+import { signal } from '@/api/signal/signal'
 import { lastBooked } from '@/state/booked'
 import { clock } from '@/units/time'
 import FigureButton from './FigureButton.vue'
@@ -59,9 +60,9 @@ const keep = useMutation({
         params: { path: { system: at } },
         body: { id: key.value, line: line.value },
       }),
-    ),
+    ).catch(orWaits),
   onSuccess: async (visit, at) => {
-    lastBooked.value = {
+    lastBooked.value = visit && {
       visit: visit.id,
       slug: at,
       system: systems.data.value?.find((s) => s.slug === at)?.name ?? at,
@@ -142,7 +143,10 @@ function toTheLine() {
         >
         {{ fault.message }}
       </p>
-      <p v-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
+      <p v-if="signal.lost" class="soft">
+        Without signal the line is kept as it stands, and understood when it is booked.
+      </p>
+      <p v-else-if="understood.isError.value" class="fault">{{ understood.error.value?.message }}</p>
       <p v-for="(ask, parameter) in understood.data.value?.asks ?? {}" :key="parameter" class="ask">
         {{ ask.text }}
       </p>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useMutation } from '@tanstack/vue-query'
 import { ulid } from 'ulid'
-import { ref } from 'vue'
-import { answer, api, Refusal } from '@/api/client'
+import { computed, ref } from 'vue'
+import { answer, api, orWaits, Refusal } from '@/api/client'
 import { refreshSystem } from '@/api/queries'
 import type { Round } from '@/api/types'
+import { signal } from '@/api/signal/signal'
 import StateMark from '@/parts/StateMark.vue'
 import { lastBooked } from '@/state/booked'
 import SkipIt from './SkipIt.vue'
@@ -26,9 +27,9 @@ const log = useMutation({
   mutationFn: () =>
     answer(() =>
       api.POST('/api/systems/{system}/log', { ...path(), body: { id: key.value, line: line.value } }),
-    ),
+    ).catch(orWaits),
   onSuccess: async (visit) => {
-    lastBooked.value = {
+    lastBooked.value = visit && {
       visit: visit.id,
       slug: props.row.slug,
       system: props.row.name,
@@ -47,19 +48,25 @@ const well = useMutation({
         params: { path: { system: props.row.slug, id: wellKey.value } },
         body: { words: 'Looked at on the round: all well.' },
       }),
-    ),
+    ).catch(orWaits),
   onSuccess: async () => {
     wellKey.value = ulid()
     await refreshSystem(props.row.slug)
   },
 })
+/** Something of this system waits on this device. */
+const kept = computed(() =>
+  signal.waiting.some(
+    (one) => /\/(log|notes\/\w+)$/.test(one.path) && one.path.includes(`/${props.row.slug}/`),
+  ),
+)
 const fault = (error: Error | null) =>
   error instanceof Refusal ? (error.errors.line ?? error.message) : (error?.message ?? null)
 </script>
 
 <!-- One system on the round: what is due there and what to look for, a line to book what is read, or a tick. -->
 <template>
-  <li :class="{ walked, left: skipped }">
+  <li :class="{ walked: walked || kept, left: skipped }">
     <div class="what">
       <p class="head">
         <RouterLink :to="{ name: 'system', params: { system: row.slug } }" class="name">{{
@@ -105,7 +112,10 @@ const fault = (error: Error | null) =>
     </div>
     <div class="book">
       <p class="soft small">
-        {{ row.looked ? `Looked at ${row.looked}` : row.last ? `Last tested ${row.last}` : 'Not tested yet' }}
+        {{ kept ? 'Kept on this device. ' : ''
+        }}{{
+          row.looked ? `Looked at ${row.looked}` : row.last ? `Last tested ${row.last}` : 'Not tested yet'
+        }}
       </p>
       <form v-if="writes" novalidate @submit.prevent="log.mutate()">
         <input

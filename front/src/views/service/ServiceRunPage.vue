@@ -2,8 +2,9 @@
 import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { answer, api, Refusal } from '@/api/client'
+import { answer, api, orWaits, Refusal } from '@/api/client'
 import { queryClient, refreshSystem, useServiceRun, useSession } from '@/api/queries'
+import { signal } from '@/api/signal/signal'
 import type { FieldErrors, ServiceRun, System } from '@/api/types'
 import { useMutation } from '@tanstack/vue-query'
 import { useSend } from '@/api/useSend'
@@ -18,22 +19,31 @@ const run = useServiceRun(() => props.system.slug, id)
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 const path = () => ({ system: props.system.slug, id: id.value })
+/** What was ticked here without signal counts as done here. */
+const steps = computed(() =>
+  (run.data.value?.steps ?? []).map((one, n) => {
+    const address = `/api/systems/${props.system.slug}/services/${id.value}/`
+    const kept = signal.waiting.some(
+      (entry) => entry.path === `${address}steps/${n}` || (one.flow && entry.path === `${address}flow`),
+    )
+    return kept ? { ...one, done: true } : one
+  }),
+)
 /** The step one stands at: the first that is not done, or one that is looked at again. */
 const looked = ref<number | null>(null)
 const at = computed(() => {
-  const steps = run.data.value?.steps ?? []
-  const first = steps.findIndex((step) => !step.done)
-  return looked.value ?? (first < 0 ? steps.length : first)
+  const first = steps.value.findIndex((step) => !step.done)
+  return looked.value ?? (first < 0 ? steps.value.length : first)
 })
-const step = computed(() => run.data.value?.steps[at.value])
+const step = computed(() => steps.value[at.value])
 const flow = ref('')
 const notes = ref({ water_l: '', cost: '', note: '' })
 
 /** The answer is what stands now: one goes on at once, the other pages follow. */
 const act = useMutation({
-  mutationFn: (send: () => Promise<ServiceRun>) => send(),
+  mutationFn: (send: () => Promise<ServiceRun>) => send().catch(orWaits),
   onSuccess: (now) => {
-    queryClient.setQueryData(['service', props.system.slug, id.value], now)
+    if (now) queryClient.setQueryData(['service', props.system.slug, id.value], now)
     looked.value = null
     void refreshSystem(props.system.slug)
   },
@@ -83,7 +93,7 @@ const trouble = computed(() => {
   <section v-else class="run" :aria-label="run.data.value.part">
     <h2>{{ run.data.value.part }}: {{ run.data.value.job.toLowerCase() }}</h2>
     <ol class="dots" aria-label="Steps">
-      <li v-for="(one, n) in run.data.value.steps" :key="n">
+      <li v-for="(one, n) in steps" :key="n">
         <button
           type="button"
           :class="{ done: one.done, here: n === at }"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { System, Trouble } from '@/api/types'
+import { signal } from '@/api/signal/signal'
 import { useSend } from '@/api/useSend'
 import TypedField from '@/parts/TypedField.vue'
 import { clock } from '@/units/time'
@@ -27,6 +28,14 @@ const tick = useSend(
     skipping.value = false
     why.value = ''
   },
+)
+/** Ticked here while there was no signal. */
+const kept = computed(() =>
+  signal.waiting.some(
+    (one) =>
+      one.path.includes(`/incidents/${props.incident}/ticks/`) &&
+      (one.body as { step?: string }).step === props.step.key,
+  ),
 )
 const undo = useSend(
   () => props.system.slug,
@@ -55,7 +64,8 @@ const undo = useSend(
         Undo
       </button>
     </p>
-    <template v-if="writes && (step.tick.stands === 'due' || step.tick.stands === 'again')">
+    <p v-if="kept" class="small">Kept on this device; it is booked when there is signal.</p>
+    <template v-else-if="writes && (step.tick.stands === 'due' || step.tick.stands === 'again')">
       <button type="button" class="done" :disabled="tick.pending.value" @click="tick.send('done')">
         Done
       </button>
