@@ -54,6 +54,9 @@ const judged = computed(() =>
 
 <style scoped>
 .signal {
+  position: sticky;
+  top: 0;
+  z-index: 2;
   padding: 0.5rem 1.25rem;
   border-bottom: 2px solid var(--ink);
   background: var(--sheet);
