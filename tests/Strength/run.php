@@ -38,7 +38,7 @@ $run = static function (string $command): int {
     return $code;
 };
 $run('rm -rf ' . escapeshellarg($copy) . ' && mkdir -p ' . escapeshellarg($copy));
-foreach (['core', 'app', 'vendor', 'composer.json', 'api'] as $part) {
+foreach (['core', 'app', 'vendor', 'compat', 'bin', 'composer.json', 'api'] as $part) {
     $run('cp -a ' . escapeshellarg("{$root}/{$part}") . ' ' . escapeshellarg("{$copy}/{$part}"));
 }
 $tests = static function (string $filter) use ($run, $copy): bool {
