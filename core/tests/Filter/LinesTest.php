@@ -16,8 +16,8 @@ final class LinesTest extends TestCase
     use Calculations;
 
     /**
-     * Rusten et al. 2006: on moving carriers oxygen limits below 3.2 g of it for a gram of ammonia, so water with 5 mg/L
-     * of ammonia and 4 of oxygen is worked through like water with 1.25 of ammonia and oxygen enough.
+     * Rusten et al. 2006: on moving carriers oxygen limits below 3.2 g of it for a gram of ammonia, so that water with
+     * 5 mg/L of ammonia and 4 of oxygen is worked through like water with 1.25 of ammonia and oxygen enough.
      */
     public function test_a_moving_carrier_takes_no_more_than_a_gram_of_ammonia_for_3_2_of_oxygen(): void
     {
