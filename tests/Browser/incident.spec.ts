@@ -28,7 +28,7 @@ test('a power cut is worked through by two people on two devices, one without si
   await expect(other.getByText('Kept on this device; it is booked when there is signal.')).toBeVisible()
   const signal = other.getByRole('status', { name: 'Signal' })
   await expect(signal).toContainText('1 entry waits')
-  await other.getByLabel(/^Readings, as/).fill('do 5.1')
+  await other.getByLabel(/^Readings, as/).fill('ph 7.5')
   await other.keyboard.press('Enter')
   await expect(signal).toContainText('2 entries wait')
   await page.reload()

@@ -74,17 +74,18 @@ test('a round is begun, a system skipped for a reason, handed over with a note, 
   await other.getByRole('button', { name: /Tobias, helper/ }).click()
   const his = other.getByRole('region', { name: 'My round' })
   await expect(his).toContainText('Maren handed it to you: The nursery is still to do')
-  for (const name of ['Press Room', 'Arrivals', 'Yard Pond', 'Nursery', 'Hospital tub']) {
-    await other.getByRole('button', { name: `All well at ${name}` }).click()
-    await expect(his).toContainText('On the round')
+  const well = other.getByRole('button', { name: /^All well at / })
+  const labels = await well.evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''))
+  for (const [n, label] of labels.filter((one) => !one.endsWith('Cold Store')).entries()) {
+    await other.getByRole('button', { name: label, exact: true }).click()
+    await expect(his).toContainText(`${n + 1} of ${labels.length} looked at`)
   }
-  await expect(his).toContainText('5 of 6 looked at')
   await his.getByRole('button', { name: 'Finish the round' }).click()
   await his.getByLabel('Anything to say?').fill('All calm')
   await his.getByRole('button', { name: 'Finish', exact: true }).click()
   await expect(his.getByRole('button', { name: 'Begin my round' })).toBeVisible()
   await other.getByText('Rounds before').click()
-  await expect(other.getByText(/5 looked at; skipped Cold Store \(door is iced up\)/).first()).toBeVisible()
+  await expect(other.getByText(/\d looked at; skipped Cold Store \(door is iced up\)/).first()).toBeVisible()
   await other.goto('/cold-store/book')
   await expect(other.getByText(/Skipped on the round: door is iced up/).first()).toBeVisible()
 })
