@@ -29,10 +29,18 @@ test('media move from one system to another, both say so, and it is undone at bo
 
 test('a school is chosen for one system, then for all, and taken back', async ({ yard: page }) => {
   await page.goto('/nursery/limits')
-  await page.getByLabel('Filter margin', { exact: true }).selectOption('half')
+  const margin = page.getByLabel('Filter margin', { exact: true })
+  await margin.selectOption('half')
+  // What it would change is told first, and left it changes nothing.
+  const trial = page.getByRole('region', { name: 'What it would change: Filter margin' })
+  await expect(trial).toContainText('Room for more fish')
+  await trial.getByRole('button', { name: 'Leave it as it is' }).click()
+  await expect(margin).toHaveValue('usual')
+  await margin.selectOption('half')
+  await trial.getByRole('button', { name: 'Follow it here' }).click()
   await page.getByRole('button', { name: 'Follow this school of filter margin in all systems' }).click()
   await page.goto('/yard-pond/limits')
-  await expect(page.getByLabel('Filter margin', { exact: true })).toHaveValue('half')
+  await expect(margin).toHaveValue('half')
   await page.getByRole('button', { name: 'Back to usual for filter margin in all systems' }).click()
   await expect(page.getByLabel('Filter margin', { exact: true })).toHaveValue('usual')
   await page.goto('/nursery/limits')
