@@ -33,7 +33,7 @@ test('a school is chosen for one system, then for all, and taken back', async ({
   await margin.selectOption('half')
   // What it would change is told first, and left it changes nothing.
   const trial = page.getByRole('region', { name: 'What it would change: Filter margin' })
-  await expect(trial).toContainText('Room for more fish')
+  await expect(trial).toContainText('Room for more feed')
   await trial.getByRole('button', { name: 'Leave it as it is' }).click()
   await expect(margin).toHaveValue('usual')
   await margin.selectOption('half')
