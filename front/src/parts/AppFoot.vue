@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useMutation } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { answer, api } from '@/api/client'
 import { queryClient, refreshSystem } from '@/api/queries'
 import { forgetAnswers } from '@/api/signal/kept'
@@ -11,6 +12,9 @@ import { switchTheme, theme } from '@/state/theme'
 
 defineProps<{ person: NonNullable<Session['person']> }>()
 defineEmits<{ keys: [] }>()
+
+const route = useRoute()
+const here = computed(() => (typeof route.params.system === 'string' ? route.params.system : null))
 
 const undo = useMutation({
   mutationFn: (booked: Booked) =>
@@ -68,6 +72,10 @@ const signOut = useMutation({
     <span v-else class="soft">{{ person.site.name }}</span>
     <OpenTimers />
     <span class="right">
+      <!-- From any page of a system: one press here, one on what is seen, and the first deed stands there. -->
+      <RouterLink v-if="here" :to="{ name: 'trouble', params: { system: here } }"
+        >Something wrong?</RouterLink
+      >
       <RouterLink to="/calendar">Calendar</RouterLink>
       <RouterLink to="/report">Report</RouterLink>
       <RouterLink to="/shelf">Shelf</RouterLink>
