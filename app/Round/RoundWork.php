@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ironwort\Core\Calc\BadInput;
 
-/** A round as it is walked: begun once a person, systems skipped for a reason, handed over, finished when none is left. */
+/** A round as it is walked: begun once a person, skipped for a reason, handed over, finished when none is left. */
 final readonly class RoundWork
 {
     /** What is written in a book by somebody who stands before the system. */

@@ -31,7 +31,7 @@ use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\Situation;
 use Ironwort\Core\Judge\Parameter;
 
-/** What the book tells of a system in trouble: what befell its filter, what is asked of it, what was done to its water. */
+/** What the book tells of a system in trouble: what befell its filter, its load, and what was done to its water. */
 final readonly class BookFacts
 {
     private const WEEK_D = 7;

@@ -18,7 +18,7 @@ final readonly class OxygenAnswer
     /** Below this nothing is left to wait for, mg/L. */
     private const LAST_RESORT_MG_L = 3.0;
 
-    /** Whether peroxide is spoken of: so little oxygen that nothing is left to wait for, and nothing it must not meet. */
+    /** Whether peroxide is spoken of: oxygen so low that nothing is left to wait for, and nothing it must not meet. */
     public static function lastResort(Situation $now): bool
     {
         $oxygen = $now->reading('do_mg_l');
