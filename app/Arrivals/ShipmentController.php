@@ -28,7 +28,7 @@ final class ShipmentController extends Controller
         $shipment = Shipment::query()->find(strtoupper($id)) ?? new Shipment(['id' => strtoupper($id)]);
         $shipment
             ->fill([
-                ...$request->shipment($system),
+                ...$request->shipment($shipment->exists ? $shipment->arrived_at : null),
                 'site_id' => $system->site_id,
                 'system_id' => $system->id,
                 'user_id' => $shipment->user_id ?? $this->person($request)->id,

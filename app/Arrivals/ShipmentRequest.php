@@ -20,11 +20,12 @@ use Ironwort\Core\Measure\MolarMass;
 final class ShipmentRequest extends FormRequest
 {
     /**
+     * @param  ?Carbon  $came  when the book has it arrived: sent again without a time, it has not come anew
      * @return array{from_whom: string, packed_at: ?Carbon, arrived_at: Carbon, boxes: ?int}
      *
      * @throws BadInput at the field
      */
-    public function shipment(System $system): array
+    public function shipment(?Carbon $came): array
     {
         $read = (new TypedInputs([
             Input::text('from_whom', 'From', 80),
@@ -35,7 +36,7 @@ final class ShipmentRequest extends FormRequest
         if ($boxes !== null && fmod($boxes, 1.0) > 0) {
             throw BadInput::at('boxes', 'A whole number.');
         }
-        $arrived = $this->at('arrived_at') ?? Carbon::now();
+        $arrived = $this->at('arrived_at') ?? ($came ?? Carbon::now())->copy();
         $hours = is_numeric($read['hours'] ?? null) ? (float) $read['hours'] : null;
 
         return [

@@ -96,6 +96,21 @@ final class ArrivalTest extends TestCase
             ->assertJsonStructure(['errors' => ['ph']]);
     }
 
+    public function test_a_shipment_that_is_sent_again_or_put_right_has_not_come_anew(): void
+    {
+        $came = $this->getJson('/api/systems/long-vat/shipments')->json('shipments.0.arrived_at');
+        $this->travel(3)->hours();
+        $again = ['from_whom' => 'Reed Farm', 'hours' => '9', 'boxes' => '2'];
+        $page = $this->ship($again)->assertJsonPath('shipments.0.arrived_at', $came);
+        self::assertEqualsWithDelta(
+            9.0,
+            now()->parse($page->json('shipments.0.packed_at'))->diffInHours($came),
+            1e-3,
+        );
+        $earlier = now()->subHours(5)->startOfSecond()->toIso8601ZuluString();
+        $this->ship([...$again, 'arrived_at' => $earlier])->assertJsonPath('shipments.0.arrived_at', $earlier);
+    }
+
     public function test_a_drip_has_a_clock_and_a_bag_whose_ammonia_turns_has_none(): void
     {
         $bad = self::key();
