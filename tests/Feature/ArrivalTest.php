@@ -102,11 +102,7 @@ final class ArrivalTest extends TestCase
         $this->travel(3)->hours();
         $again = ['from_whom' => 'Reed Farm', 'hours' => '9', 'boxes' => '2'];
         $page = $this->ship($again)->assertJsonPath('shipments.0.arrived_at', $came);
-        self::assertEqualsWithDelta(
-            9.0,
-            now()->parse($page->json('shipments.0.packed_at'))->diffInHours($came),
-            1e-3,
-        );
+        self::assertEqualsWithDelta(9.0, now()->parse($page->json('shipments.0.packed_at'))->diffInHours($came), 1e-3);
         $earlier = now()->subHours(5)->startOfSecond()->toIso8601ZuluString();
         $this->ship([...$again, 'arrived_at' => $earlier])->assertJsonPath('shipments.0.arrived_at', $earlier);
     }
