@@ -1,0 +1,5 @@
+import { afterEach } from 'vitest'
+import { forget } from './server'
+
+// Before anything of the front is read, since it keeps the fetch that it finds.
+afterEach(() => forget())
