@@ -21,6 +21,9 @@ use Ironwort\Core\Words\Message;
  * CO2 leaves 0.9 times as readily as oxygen comes in; bubbles clear no more than fills them. Nothing
  * leaves below the 0.5 mg/L that stand in balance with air.
  *
+ *     co2_g_d 120, alkalinity_mg_l 100, temp_c 20, surface_m2 10, devices [{"kind": "stone", "air_l_min": 60,
+ *       "depth_m": 0.9}]  →  co2_mg_l 2.74, ph 7.86
+ *
  * @see Device, Carbonate for formulas and sources
  *
  * @source degassing-from-memory

@@ -21,6 +21,9 @@ use Ironwort\Core\Words\Message;
 /**
  * Oxygen of a system by day and at dawn: what uses it, what brings it, and what each failure costs.
  *
+ *     volume_l 9000, temp_c 20, biomass_kg 50, feed_g_d 220, surface_m2 11, devices [{"kind": "stone", "air_l_min":
+ *       80, "depth_m": 0.8}]  →  do_dawn_mg_l 6.57, demand_g_h 6.83, minutes_to_danger 339
+ *
  * @see Device, Aeration, DailyLoad for formulas and sources
  *
  * @source pond-oxygen  silt and plants

@@ -21,6 +21,8 @@ use Ironwort\Core\Words\Message;
  * than they stand in a day the tub, or the system, is matched first. pH is taken to move with the water, which it does
  * to a few hundredths where alkalinities are alike.
  *
+ *     from {"temp_c": 14}, to {"temp_c": 19}, tub_l 60  →  minutes 225, limiting temp_c, added_l 90
+ *
  * @source cp-arrival  an hour: 2 °C, 0.3 pH, 1 g/L of salt; a day: 8 °C, 1 pH, 9 mg/L of nitrate as N
  */
 final readonly class AcclimatiseCalculator implements Calculator

@@ -21,7 +21,8 @@ use Ironwort\Core\Words\Message;
  *
  * Alkalinity stays; CO2 goes to what stands in aired water.
  *
- *     pH 6.4, 8 mg/L, alkalinity 80, 20 °C  →  CO2 64 mg/L, un-ionised 0.008; aired pH 8.49, un-ionised 0.88
+ *     bag_ph 6.4, bag_tan_mg_l 8, alkalinity_mg_l 80, temp_c 20  →  co2_mg_l 64.0, nh3_n_in_bag_mg_l 0.008, ph_aired
+ *       8.49, nh3_n_aired_mg_l 0.88, turns true
  *
  * @see Carbonate, UnionisedAmmonia for formulas, validity and sources
  *

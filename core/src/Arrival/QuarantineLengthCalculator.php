@@ -18,6 +18,8 @@ use Ironwort\Core\Words\Message;
  * How much longer a quarantine lasts: the keeper's own days, or one life cycle of what is looked for in water so warm,
  * whichever is longer; from the day the last fish came, since a new fish starts it again.
  *
+ *     temp_c 20  →  days 21, limiting protocol
+ *
  * @source cp-quarantine  @source life-cycles-from-memory
  */
 final readonly class QuarantineLengthCalculator implements Calculator

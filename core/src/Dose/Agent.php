@@ -136,7 +136,7 @@ final readonly class Agent
     /**
      * Oxygen that a level of it takes while fish are in it, mg/L.
      *
-     *     formalin at 250 µL/L for an hour  →  50 mg/L in 36 h, so 1.4
+     *     Library::shipped()->agents()->agents['formalin']->oxygenTaken(250.0, 'bath')  →  1.4
      *
      * @source uf-ifas-vm77  1 mg/L to 5 of formalin within 30 to 36 h; that it goes evenly is from memory
      */

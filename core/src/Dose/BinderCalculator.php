@@ -16,7 +16,8 @@ use Ironwort\Core\Words\Message;
 /**
  * A binder by the label of what stands on the shelf, for the ammonia that is there; never more than three labels.
  *
- *     10 mL for 200 L binds 1 mg/L; 1,000 L with 0.5 mg/L  →  25 mL;   with 8 mg/L  →  150 mL, which binds 3
+ *     volume_l 1000, tan_mg_l 0.5, label_ml 10, label_treats_l 200, label_binds_mg_l 1  →  dose_ml 25
+ *     volume_l 1000, tan_mg_l 8, label_ml 10, label_treats_l 200, label_binds_mg_l 1  →  dose_ml 150, binds_mg_l 3
  */
 final readonly class BinderCalculator implements Calculator
 {

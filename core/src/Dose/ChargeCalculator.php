@@ -21,8 +21,8 @@ use Ironwort\Core\Words\Message;
  * what it can: taken(t) = P t + V (C₀ − C(t)), C → P/q at q/V. Salt shrinks what it holds, 1/(1 + S/0.15); each
  * regeneration a tenth.
  *
- *     1,000 g of 1.5 mg N/g regenerated once, 0.15 g N/d  →  full after 9 days
- *     the same with 1 mg/L standing in 1,000 L  →  after 2.3 days
+ *     mass_g 1000, production_g_d 0.15, days_in 0, cycles 1  →  full_in_d 9
+ *     mass_g 1000, production_g_d 0.15, days_in 0, cycles 1, tan_mg_l 1, volume_l 1000  →  full_in_d 2.3
  *
  * @source zeolite-regeneration-from-memory
  */

@@ -7,7 +7,7 @@ namespace Ironwort\Core\Dose;
 /**
  * Chloramine-T by pH and hardness, mg/L. Between the rows of the table the lower one holds.
  *
- *     pH 7.2, soft  →  10
+ *     ChloramineT::dose(ph: 7.2, hardness: 50.0)  →  10
  *
  * @source cross-hursey-1973
  */

@@ -18,7 +18,7 @@ use Ironwort\Core\Words\Message;
 /**
  * Salt that keeps nitrite out of the fish: ten parts of chloride to one of nitrite nitrogen.
  *
- *     4 mg/L nitrite, 15 mg/L chloride  →  41.2 mg/L of salt; 112.5 lb an acre-foot by the rule
+ *     volume_l 1000, no2_n_mg_l 4, chloride_mg_l 15  →  salt_mg_l 41.2, rule_lb_per_acre_ft 112.5
  *
  * @source srac-462
  */

@@ -15,6 +15,8 @@ use Ironwort\Core\Words\Message;
 /**
  * Whether something may be given, with all that is in the water and the loop.
  *
+ *     agent salt, temp_c 20, present ["zeolite"]  →  allowed false, codes.0 dose.salt_with_zeolite
+ *
  * @see Conflicts
  */
 final readonly class ConflictsCalculator implements Calculator

@@ -13,7 +13,7 @@ use Ironwort\Core\Measure\Format;
  * an interval is given at once and counts on from there; late by a whole one, the life cycle has got ahead and
  * the course begins anew.
  *
- *     of(3 doses, every 7 days, given on day 0, today day 8)  →  the second is late by a day: give it now
+ *     CoursePlan::of(repeats: 3, intervalD: 7.0, given: [0.0], today: 8.0)->doses[1]['state']  →  late
  *
  * @source cp-course
  */

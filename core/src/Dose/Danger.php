@@ -12,7 +12,7 @@ use Ironwort\Core\Words\Message;
  * What stands in the water that no plan would have let in: too much of something, or two things that never meet. It was
  * booked as a fact, and so it counts.
  *
- *     praziquantel at 5 mg/L over 2.5  →  emergency
+ *     StandingLevel::fits(mostLeft: 5.0, dose: 0.0, ceiling: 2.5)  →  false
  *
  * @source dose-conflicts
  */

@@ -10,7 +10,7 @@ namespace Ironwort\Core\Dose;
  * Closed form from one event to the next; the hour at which an adsorber is full is an event as well, found from
  * ∫ q C dt = q C0/k (1 − e^(−k t)). Volume L, dose mg/L, hours since it was given.
  *
- *     10 mg/L in 1,000 L past 100 L/h of carbon that holds 5 g  →  it is full after 6.93 h, and 5 mg/L stay
+ *     Fading::of(1000.0, 10.0, null, [], [new Clearing('carbon', 0.0, 24.0, 100.0, 5.0)], 24.0)->left(24.0)  →  5.0
  */
 final readonly class Fading
 {

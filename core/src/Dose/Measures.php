@@ -13,7 +13,8 @@ use Ironwort\Core\Measure\Unit;
  * Rounded down to the step of the tool, so that what is weighed is never more than what was worked out. A
  * teaspoon is 5 mL; of salt it weighs 6 g; twenty drops are a millilitre.
  *
- *     1,243.6 g  →  1,240 g;   7.46 mL with caps of 5 mL  →  7.4 mL (1.4 caps)
+ *     Measures::grams(1243.6)  →  1,240 g
+ *     Measures::millilitres(7.46, capMl: 5.0)  →  7.4 mL (1.4 caps)
  *
  * @source cp-teaspoon-salt
  */

@@ -21,7 +21,7 @@ use Ironwort\Core\Words\Message;
  * It lies between the strongest that turned brown and the weakest that stayed pink. The two must stand within 1 mg/L
  * of one another, and the lower of them is taken: what is given above the demand is what burns.
  *
- *     brown at 3, pink at 4 mg/L  →  demand 3, so 5 mg/L
+ *     brown_mg_l 3, pink_mg_l 4, volume_l 1000  →  demand_mg_l 3, dose_mg_l 5
  *
  * @source uf-ifas-permanganate
  */

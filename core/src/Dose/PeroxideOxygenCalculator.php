@@ -22,7 +22,7 @@ use Ironwort\Core\Words\Message;
  *
  * Refused above 10 mg/L of peroxide, and never lifted past saturation where oxygen and temperature are known.
  *
- *     1,000 L up 2 mg/L with 3 %  →  4.25 g, 142 g of the product
+ *     volume_l 1000, rise_mg_l 2, strength_pct 3  →  h2o2_g 4.25, product_g 142
  */
 final readonly class PeroxideOxygenCalculator implements Calculator
 {

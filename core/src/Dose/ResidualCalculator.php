@@ -20,7 +20,8 @@ use Ironwort\Core\Words\Message;
  * The source has none of it; nothing is ever left below nothing. A clearing is a trickle, carbon or zeolite that
  * frees so many litres an hour of it from one hour to another, and holds so much and no more.
  *
- *     10 mg/L, half in 24 h, after a day and a change of half  →  2.5
+ *     volume_l 1000, dose_mg_l 10, target_mg_l 10, hours 24, half_life_h 24, changes [{"at_h": 24, "change_pct":
+ *       50}]  →  residual_mg_l 2.5
  *
  * @source dose-half-lives-from-memory  of the agents that are known
  */

@@ -20,7 +20,7 @@ use Ironwort\Core\Words\Message;
  *
  * Koi fail near 12 to 15 g/L; what is to stand stops well below. Stronger only as a dip, in a tub apart.
  *
- *     1,000 L from 0 to 3 g/L in three steps  →  3,000 g, 1,000 g each
+ *     volume_l 1000, now_g_l 0, target_g_l 3, steps 3  →  total_g 3000, step_g 1000
  *
  * @source geddes-1979-from-memory  where koi fail  @source cp-salt  steps, and a teaspoon to 10 US gallons
  */

@@ -7,7 +7,8 @@ namespace Ironwort\Core\Dose;
 /**
  * The most of an agent that may stand in the water, and what may be given on top of what is there. mg/L (µL/L).
  *
- *     of copper sulfate in alkalinity 120  →  1.2;   with 0.9 left of 1.2  →  0.3 may be topped up
+ *     StandingLevel::ceiling(Library::shipped()->agents()->agents['copper_sulfate'], 120.0)  →  1.2
+ *     StandingLevel::topUp(level: 1.2, left: 0.9, mostLeft: 0.9, ceiling: 1.2)  →  0.3
  *
  * @source srac-410  copper sulfate at a hundredth of total alkalinity
  */

@@ -19,7 +19,7 @@ use Ironwort\Core\Words\Message;
  *
  * The dose is of the product as its basis says. Refusals come before any number.
  *
- *     formalin, 1,000 L, prolonged at 15 µL/L  →  15 mL of the 37 % solution
+ *     agent formalin, volume_l 1000, temp_c 18, do_mg_l 8  →  dose 15, dose_unit mL, oxygen_cost_mg_l 3
  *
  * @see Conflicts, AgentTable for sources
  */

@@ -16,6 +16,8 @@ use Ironwort\Core\Words\Message;
 /**
  * Zeolite for the ammonia that is there, and how long it lasts; less and less of it as salt goes in.
  *
+ *     tan_mg_l 1, volume_l 1000, production_g_d 0.5  →  mass_g 600, lasts_d 1.8
+ *
  * @source zeolite-from-memory  1.5 mg N/g, capacity × 1/(1 + S/0.15)
  */
 final readonly class ZeoliteCalculator implements Calculator

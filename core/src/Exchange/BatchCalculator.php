@@ -19,8 +19,10 @@ use Ironwort\Core\Words\Message;
  * A change can burn: where ammonia stands, new water of a higher pH and KH turns it. Un-ionised ammonia is given
  * before, right after while no gas is lost, and once the water is aired.
  *
- *     nitrate 20, new water 5, half changed  →  12.5
- *     TAN 1 at pH 7.0, KH 40 mg/L, half changed for pH 8.2, KH 200  →  un-ionised 0.0040, 0.0096, aired 0.077
+ *     volume_l 1000, change_pct 50, now {"no3_n_mg_l": 20}, source {"no3_n_mg_l": 5}  →  after.no3_n_mg_l 12.5
+ *     volume_l 1000, change_pct 50, now {"tan_mg_l": 1, "ph": 7, "temp_c": 20, "alkalinity_mg_l": 40}, source
+ *       {"tan_mg_l": 0, "ph": 8.2, "temp_c": 20, "alkalinity_mg_l": 200}  →  nh3_n_now_mg_l 0.0040, nh3_n_after_mg_l
+ *       0.0096, nh3_n_aired_mg_l 0.077
  *
  * @see WaterMix, Burning
  */

@@ -20,7 +20,8 @@ use Ironwort\Core\Words\Message;
  * The shares, none below nothing and one in all, that leave the least squared distance from the goal, each
  * measure counted by its own size.
  *
- *     reverse osmosis 0, tap 200, wanted 80  →  60 and 40 %
+ *     sources [{"hardness_mg_l": 0}, {"hardness_mg_l": 200}], target {"hardness_mg_l": 80}  →  reached true,
+ *       parts.0.share_pct 60, parts.1.share_pct 40
  */
 final readonly class BlendCalculator implements Calculator
 {

@@ -7,7 +7,8 @@ namespace Ironwort\Core\Exchange;
 /**
  * Whether a change burns: new water of a higher pH and KH turns the ammonia that is there.
  *
- *     TAN 1 at pH 7.0, KH 40 mg/L, half changed for pH 8.2, KH 200  →  un-ionised 0.004 to 0.0096, aired 0.077
+ *     Burning::of(WaterMix::known(['tan_mg_l' => 0.5, 'ph' => 7.0, 'temp_c' => 20]),
+ *       WaterMix::known(['tan_mg_l' => 0.5, 'ph' => 8.2, 'temp_c' => 20]), limitMgL: 0.02)  →  true
  *
  * @source emerson-1975
  */

@@ -16,7 +16,7 @@ use Ironwort\Core\Words\Message;
 /**
  * Whether a carbon bed keeps up: contact time at a trickle and at full bore, and how long it lasts.
  *
- *     10 L at 5 L/min  →  2.0 min
+ *     bed_l 10, trickle_l_min 5  →  contact_trickle_min 2, fastest_l_min 10
  *
  * @source carbon-contact-from-memory
  */

@@ -21,6 +21,8 @@ use Ironwort\Core\Words\Message;
  * safety factor. Monochloramine leaves 0.1975 g of ammonia nitrogen a gram of chlorine. A conditioner is never less
  * than its label for the new water, and more where there is more chlorine than the label holds.
  *
+ *     volume_l 1000, chlorine_mg_l 0.6, kind chloramine  →  thiosulfate_g 4.20, tan_released_mg_l 0.119
+ *
  * @source thiosulfate-stoichiometry
  */
 final readonly class DechlorinateCalculator implements Calculator

@@ -10,7 +10,7 @@ namespace Ironwort\Core\Exchange;
  * What evaporates leaves behind all that was dissolved in it. A trickle makes it good first, and only the rest of the
  * trickle runs over; without one it is topped up, whether that is written down or not, or the level would fall.
  *
- *     10 m² of water  →  20 L/d
+ *     (new Evaporation(surfaceM2: 10.0, batchLD: 0.0, trickleLD: 0.0, bookedTopUpLD: 0.0))->topUpLD  →  20
  *
  * @source cp-exchange
  */

@@ -20,7 +20,8 @@ use Ironwort\Core\Words\Message;
  * of that; the trickle 4,186 J/L for each degree it is colder. A coil in the shed's air warms the incoming
  * water towards it by 1 − exp(−U A / (flow c)).
  *
- *     60 L/h warmed by 10 °C  →  698 W
+ *     volume_l 600, temp_c 22, air_c 10, surface_m2 0.95, walls_m2 3, flow_l_h 6, source_temp_c 11, heater_w
+ *       300  →  needed_w 521, holds_c 17.0, falls_c_h 0.746
  *
  * @source heat-losses-from-memory
  */

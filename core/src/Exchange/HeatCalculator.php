@@ -20,7 +20,8 @@ use Ironwort\Core\Words\Message;
  * What is given decides: a target gives heat (and, with hours, the heater); a change and its source
  * give the mix; a flow and its source give the trickle's watts. Losses to the air are not counted.
  *
- *     1 L/min warmed by 10 °C  →  698 W
+ *     volume_l 1000, temp_c 15, target_c 20  →  heat_kwh 5.81
+ *     flow_l_h 60, source_temp_c 10, temp_c 20  →  trickle_w 698
  *
  * @source water-heat
  */

@@ -22,8 +22,10 @@ use Ironwort\Core\Words\Message;
  * than is changed can be taken of what is made meanwhile. What may shock holds unless told otherwise, and what held is
  * named. A step that burns is said to. Beside it stands what the same litres would do as a trickle over the same days.
  *
- *     nitrate 60 to 30 with new water of 10 mg/L, 40 % a day at most  →  two changes, of 40 % and 33 %
- *     ammonia 1 to 0.1 where the fish make 0.32 a day, half changed a day  →  never: it settles at 0.32
+ *     volume_l 1000, now {"no3_n_mg_l": 60}, source {"no3_n_mg_l": 10}, target {"no3_n_mg_l": 30}, max_change_pct
+ *       40  →  reachable true, days 3, steps.0.change_pct 18.1, total_l 811
+ *     volume_l 1000, now {"tan_mg_l": 1}, source {"tan_mg_l": 0}, target {"tan_mg_l": 0.1}, max_change_pct 50,
+ *       production_g_d {"tan_mg_l": 0.32}  →  reachable false
  *
  * @see Programme, Shock
  */

@@ -23,7 +23,8 @@ use Ironwort\Core\Words\Message;
  * evaporates is topped up, which brings minerals and takes nothing out. A trickle runs all the while:
  * dC/dt = P/V + q (Cs − C) + e Cs; a batch is drained and refilled at the end of its day.
  *
- *     10,000 L at 20 mg/L NO3-N, 5 g N/d, 20 % a week of water with 3  →  19.5 after 60 days, 16,000 L used
+ *     volume_l 10000, now {"no3_n_mg_l": 20}, source {"no3_n_mg_l": 3}, tan_g_d 5  →  schools.1.no3_n_mg_l 7.52,
+ *       schools.1.water_l 60000
  *
  * @source cp-exchange
  */

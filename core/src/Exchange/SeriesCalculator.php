@@ -16,6 +16,9 @@ use Ironwort\Core\Measure\Format;
 /**
  * Several equal changes one after another: two of 25 % are 43.75 %, not 50.
  *
+ *     volume_l 1000, change_pct 25, changes 2, now {"no3_n_mg_l": 10}, source {"no3_n_mg_l": 2}  →  exchanged_pct
+ *       43.75, after.no3_n_mg_l 6.5
+ *
  * @see WaterMix
  */
 final readonly class SeriesCalculator implements Calculator

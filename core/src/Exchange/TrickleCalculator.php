@@ -19,7 +19,9 @@ use Ironwort\Core\Words\Message;
  *
  * Temperature has its own heat balance and pH does not mix, so neither is taken here.
  *
- *     10 % of 10,000 L a week  →  0.0992 L/min; 100 % a week exchanges 63.2 %
+ *     volume_l 10000, pct_per_week 10, now {"no3_n_mg_l": 10}, source {"no3_n_mg_l": 2}, production_g_d
+ *       {"no3_n_mg_l": 1}, days 7  →  flow_l_min 0.0992, exchanged_pct 9.52
+ *     volume_l 10000, pct_per_week 100, now {"no3_n_mg_l": 10}, source {"no3_n_mg_l": 2}, days 7  →  exchanged_pct 63.2
  */
 final readonly class TrickleCalculator implements Calculator
 {

@@ -10,7 +10,9 @@ namespace Ironwort\Core\Filter;
  * Ceiling and rate in g N/m²/d, C in mg/L as N. On a moving carrier C counts only up to DO/3.2. Warmth counts for
  * less above 20 °C, where ammonia and oxygen are what a film waits for, and for nothing more above 32 °C.
  *
- *     floating bead, 25 °C, pH 7.5, DO 7, alkalinity 120: at(0.5) × 1150 m²/m³  →  104 g/m³/d
+ *     1150 * ArealRate::of(Library::shipped()->stageKinds()->get('bead_vessel'),
+ *       new StageInflow(tan: 0.5, oxygen: 7, tempC: 25, ph: 7.5, alkalinity: 120), maturity: 1, fouling: 0)
+ *       ->at(0.5)  →  104
  *
  * @source rusten-2006     θ 1.09 up to 20 °C, and the ratio of oxygen to ammonia on moving carriers
  * @source zhu-chen-2002   1.04 above, of the 1 to 4 % a degree that were found where little ammonia limits

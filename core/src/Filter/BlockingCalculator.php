@@ -19,7 +19,7 @@ use Ironwort\Core\Words\Message;
  * Its own dirt fills it in room / caught days. Where it blocks much sooner than that, and nothing else is known,
  * dirt comes from somewhere that the feed does not explain: out of the pond.
  *
- *     blocks every 6 days, 100 g/d caught, room for 3 kg, a third of the floor under silt  →  silt, then unexplained
+ *     blocks_d 6, caught_g_d 100, room_g 3000, silt_m2 3, floor_m2 9  →  first silt, sooner 5, silt_pct 33.3
  *
  * @source cp-blocking
  */

@@ -11,7 +11,7 @@ namespace Ironwort\Core\Filter;
  * take the load, never more than what the water allows. Rates per day at 25 °C, θ 1.09, held above 32 °C. What has
  * next to nothing to do starves, and dies faster.
  *
- *     25 °C, a load of a tenth of the greatest rate  →  settles at 1 − b/(mu s), 69 %
+ *     (new Colony(greatest: 10.0, hardest: 1.0, tempC: 25.0))->settles(1.0)  →  0.76
  *
  * @source model-calibrated  mu 0.477, b 0.015
  * @source manser-2006  what starves, b 0.077 at 25 °C: 0.05 at 20

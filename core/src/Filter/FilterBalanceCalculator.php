@@ -24,6 +24,10 @@ use Ironwort\Core\Words\Message;
  * Load against capacity, oxygen and alkalinity together: where the system settles, what runs out
  * first, and how much more it takes, at once and in steps.
  *
+ *     volume_l 9000, biomass_kg 50, feed_g_d 220, temp_c 18, ph 7.5, alkalinity_mg_l 90, do_mg_l 7.8, stages
+ *       [{"kind": "static_bed", "medium": "floating_bead", "media_l": 200, "flow_l_h": 9000}]  →  load_g_d 7.69,
+ *       capacity_g_d 6.13, limiting surface, tan_mg_l 0.324, first ammonia
+ *
  * @see Balance, Colony, Headroom for formulas, validity and sources
  *
  * @source cp-alkalinity-fall  36 mg/L (2 dKH) a week between bufferings

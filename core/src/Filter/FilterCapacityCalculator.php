@@ -17,6 +17,9 @@ use Ironwort\Core\Words\Message;
 /**
  * How much ammonia the filter of a loop can take in a day, and what holds it back.
  *
+ *     temp_c 20, ph 7.6, do_in_mg_l 7, tan_mg_l 0.3, alkalinity_mg_l 110, stages [{"kind": "matting", "medium":
+ *       "coarse_matting", "media_l": 60, "flow_l_h": 3000}]  →  total_g_d 0.778, limiting surface
+ *
  * @see ArealRate, StageCapacity, LoopCapacity for formulas, validity and sources
  */
 final readonly class FilterCapacityCalculator implements Calculator

@@ -21,7 +21,9 @@ use Ironwort\Core\Words\Message;
  * rise is the slope of a least-squares line through the middles of the readings; its band is two standard
  * errors of that slope. Walls and stones are in it. Readings are intervals, as a kit gives them.
  *
- *     10,000 L, 30 g N/d, 0.25 mg/L in week after week  →  30 g N/d at 0.25 mg/L
+ *     volume_l 10000, load_g_d 30, readings [{"day": 0, "low_mg_l": 0.2, "high_mg_l": 0.3}, {"day": 7, "low_mg_l":
+ *       0.2, "high_mg_l": 0.3}, {"day": 14, "low_mg_l": 0.2, "high_mg_l": 0.3}, {"day": 21, "low_mg_l": 0.2,
+ *       "high_mg_l": 0.3}]  →  removal_g_d 30, tan_mg_l 0.25
  */
 final readonly class FromReadingsCalculator implements Calculator
 {

@@ -18,7 +18,9 @@ use Ironwort\Core\Words\Message;
 /**
  * How much of a filter's surface lives today, by what happened to it.
  *
- *     standing empty until today  →  nothing;   20 g N/d for a year on 100 g N/d of surface  →  86 %
+ *     greatest_g_d 60, temp_c 20, days 200, load_g_d 3, happened [{"days_ago": 60, "kind": "load", "value": 6},
+ *       {"days_ago": 10, "kind": "lost", "value": 30, "low": 15, "high": 50}]  →  active_pct 60.1, active_low_pct 45.5,
+ *       active_high_pct 71.2
  *
  * Each row of `happened` says how many days ago, what, and its value: `load` g N/d and `warmth` °C from then on,
  * `media` % of today's surface that stands from then on, `lost` % of what lived, `seeded` g N/d at 20 °C brought in,

@@ -17,7 +17,8 @@ use Ironwort\Core\Words\Message;
 /**
  * What lives still in a filter that was wet and aired and got no ammonia.
  *
- *     28 days at 20 °C  →  24.7 %, between 1.5 and 65.7;   56 days at 10 °C  →  30.6 %
+ *     days 28, temp_c 20  →  left_pct 24.7, left_low_pct 1.5, left_high_pct 65.7
+ *     days 56, temp_c 10  →  left_pct 30.6
  *
  * @see Idle
  *

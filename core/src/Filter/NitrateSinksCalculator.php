@@ -20,6 +20,8 @@ use Ironwort\Core\Words\Message;
  * Nitrogen in g/d, nitrate in mg/L as N. What plants, bogs and denitrifying media take is given with a
  * wide band, and falls off under 2 mg/L, where there is too little to take.
  *
+ *     no3_n_mg_l 8, production_g_d 10, temp_c 20, change_l_d 500  →  total_g_d 4.5, no3_n_steady_mg_l 19
+ *
  * @source nitrate-sinks-from-memory  @source avnimelech-1999  20 g of carbohydrate for 1 g N
  */
 final readonly class NitrateSinksCalculator implements Calculator

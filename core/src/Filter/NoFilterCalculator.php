@@ -24,7 +24,7 @@ use Ironwort\Core\Words\Message;
  * With one change a day ammonia peaks just before it, at rise / share + source; with a trickle it
  * stands at load / flow + source. The stricter of the limits of total and un-ionised ammonia holds.
  *
- *     600 L, 1.5 kg unfed at 20 °C, 0.5 mg/L allowed  →  0.2 mg/L a day: 40 % a day in one, 240 L as a trickle
+ *     volume_l 600, biomass_kg 1.5, temp_c 20, ph 7.4  →  rise_mg_l_d 0.2, change_pct_d 40, trickle_l_d 240
  *
  * @see DailyLoad for what the fish give
  */

@@ -18,6 +18,9 @@ use Ironwort\Core\Water\WaterInputs;
  * What all the surface of a system takes when it is grown and short of nothing, and how much of that this water lets
  * it reach where ammonia stands as high as it must: the frame in which a filter's past is followed.
  *
+ *     temp_c 18, ph 7.5, alkalinity_mg_l 90, do_mg_l 8, walls_m2 20, stages [{"kind": "moving_bed", "medium":
+ *       "moving_carrier", "media_l": 200, "flow_l_h": 8000, "air_l_min": 50}]  →  greatest_g_d 38.7, flat_out_pct 61.6
+ *
  * @see ArealRate for formulas, validity and sources
  */
 final readonly class ReachCalculator implements Calculator

@@ -17,8 +17,8 @@ use Ironwort\Core\Words\Message;
 /**
  * What a seed brings a filter, in g N/d that it takes at 20 °C with nothing short.
  *
- *     3 L of coarse matting, grown to half, from one's own pond  →  0.073 g N/d, between 0.057 and 0.081
- *     a bottle for 4,500 L  →  0.135 g N/d, between nothing and 1.35
+ *     kind own_media, litres 3, medium coarse_matting, grown_pct 50  →  gain_g_d 0.0729, low_g_d 0.0567, high_g_d 0.081
+ *     kind culture, volume_l 4500  →  gain_g_d 0.135, low_g_d 0, high_g_d 1.35
  *
  * @see SeedKind
  *

@@ -18,7 +18,7 @@ use Ironwort\Core\Words\Message;
  *
  * mg/L as N, flow in L/h. An outlet above the inlet is a filter that gives ammonia off: removal is negative.
  *
- *     8,000 L/h, 0.30 in, 0.24 out  →  11.5 g N/d, 20 %
+ *     flow_l_h 8000, in_mg_l 0.3, out_mg_l 0.24  →  removal_g_d 11.5, efficiency_pct 20
  */
 final readonly class SinglePassCalculator implements Calculator
 {

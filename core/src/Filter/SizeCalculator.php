@@ -20,7 +20,8 @@ use Ironwort\Core\Words\Message;
  * The flow brings 3.6 times the load at the ammonia allowed, so that transport is not what limits; media are
  * then found by halving until the stage takes the load (mature, clean). None, where oxygen never lets it.
  *
- *     20 g N/d at 23 °C, pH 7.6, 7.5 mg/L oxygen, 0.5 mg/L allowed, KH 120  →  291 L of moving carrier at 6,000 L/h
+ *     load_g_d 20, volume_l 10000, temp_c 23, ph 7.6, do_in_mg_l 7.5, tan_mg_l 0.5, alkalinity_mg_l 120  →  flow_l_h
+ *       6000, options.0.media_l 335.1
  *
  * @see FilterCapacityCalculator for what a stage takes
  */

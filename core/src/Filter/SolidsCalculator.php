@@ -24,6 +24,9 @@ use Ironwort\Core\Words\Message;
  * gathers until it is flushed. Room for dirt is the media, or the water of a chamber without any; where neither is
  * known, how far it is fouled is not known either.
  *
+ *     feed_g_d 200, temp_c 20, stages [{"kind": "vortex", "flow_l_h": 9000, "media_l": 300, "days_since_flush":
+ *       7}]  →  made_g_d 55, tan_back_g_d 0.585
+ *
  * @source solids-per-feed  0.275 of the feed eaten
  * @source solids-from-memory  shares caught, rot and nitrogen
  */

@@ -18,7 +18,7 @@ use Ironwort\Core\Words\Message;
 /**
  * Ammonia for starting a filter without fish: how much, and when again.
  *
- *     1,000 L to 2 mg/L with ammonium chloride  →  7.64 g
+ *     volume_l 1000, target_mg_l 2, product ammonium_chloride  →  dose_g 7.64
  */
 final readonly class StartDoseCalculator implements Calculator
 {

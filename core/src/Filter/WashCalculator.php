@@ -17,8 +17,8 @@ use Ironwort\Core\Words\Message;
 /**
  * What a wash, a stop or new media cost a filter.
  *
- *     hosed with chlorinated water, half the media  →  30 %, between 15 and 45
- *     closed and without flow for 6 h  →  90 %, between 60 and 98
+ *     kind hosed_chlorinated, share_pct 50  →  lost_pct 30, low 15, high 45
+ *     kind stood_closed, hours 6  →  lost_pct 90, low 60, high 98
  *
  * @see Deed
  *

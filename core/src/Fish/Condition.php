@@ -9,7 +9,7 @@ namespace Ironwort\Core\Fish;
  *
  * Total length in cm, weight in g. Carp run from 1.3 (lean) to 1.8 (stout).
  *
- *     weight(50.0, 1.5)  →  1875.0
+ *     Condition::weight(50.0, 1.5)  →  1875.0
  *
  * @source fulton-condition  @source carp-condition
  */

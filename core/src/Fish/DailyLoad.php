@@ -13,7 +13,7 @@ use Ironwort\Core\Calc\Given;
  * larger of feed and fasting floor, never their sum. Temperature acts on the floors only, since the
  * feed figure already carries it. Uneaten feed rots and gives all its nitrogen as ammonia.
  *
- *     1 kg/d of 35 % feed  →  32.2 g TAN/d
+ *     DailyLoad::of(0.0, 1000.0, 0.35, 0.8, 0.0, 20.0)->tan()  →  32.2
  *
  * @source timmons-ebeling  0.092 = 0.16 N in protein × 0.80 digested × 0.80 excreted × 0.90 as ammonia
  * @source floor-excretion  0.08 g N and 2.4 g O2 per kg·d at 20 °C, Q10 = 2

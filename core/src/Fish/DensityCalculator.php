@@ -16,7 +16,7 @@ use Ironwort\Core\Measure\Format;
 /**
  * How densely fish are kept: by the water they have and by the water that passes them.
  *
- *     50 kg in 8,979 L at 12,112 L/h  →  5.57 kg/m³, 4.13 kg per m³/h
+ *     biomass_kg 50, volume_l 8979, flow_l_h 12112  →  kg_m3 5.57, kg_per_m3_h 4.13
  *
  * What is too dense differs by keeper and by oxygen: a school.
  */

@@ -10,7 +10,7 @@ namespace Ironwort\Core\Fish;
  * Protein and digestibility as shares, price a kg. Feed conversion is kg of feed for a kg of growth, 1.5 where nobody
  * measured it (from memory; koi run from 1.2 to 2.5).
  *
- *     0.35 protein, 0.8 digested  →  32.2 g of ammonia N a kg
+ *     FeedBeside::of(protein: 0.35, digestibility: 0.8)->nitrogenGKg  →  32.2
  *
  * @source timmons-ebeling  @source solids-per-feed
  */

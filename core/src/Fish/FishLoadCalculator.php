@@ -14,7 +14,12 @@ use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Water\WaterInputs;
 use Ironwort\Core\Words\Message;
 
-/** @see DailyLoad for formulas, validity and sources */
+/**
+ *
+ *     biomass_kg 50, feed_g_d 220, temp_c 18  →  tan_g_d 7.69, o2_g_d 104.5, solids_g_d 60.5, alkalinity_g_d 54.9
+ *
+ * @see DailyLoad for formulas, validity and sources
+ */
 final readonly class FishLoadCalculator implements Calculator
 {
     public function name(): string

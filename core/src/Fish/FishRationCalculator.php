@@ -17,6 +17,8 @@ use Ironwort\Core\Words\Message;
 /**
  * Daily ration by temperature, size and purpose.
  *
+ *     weight_g 1500, temp_c 20, purpose maintenance  →  ration_pct_bw_d 0.497
+ *
  * @see RationTable for how the table is read, and its source
  */
 final readonly class FishRationCalculator implements Calculator

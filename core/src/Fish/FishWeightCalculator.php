@@ -16,7 +16,7 @@ use Ironwort\Core\Words\Message;
 /**
  * Weight of a koi from its total length, by Fulton's condition factor.
  *
- *     50 cm at condition 1.5  →  1,875 g
+ *     length_cm 50  →  weight_g 1875
  *
  * @see Condition for validity and sources
  */

@@ -20,7 +20,7 @@ use Ironwort\Core\Words\Message;
  * W in g, T in °C, counted to 26 and nothing below 8. 0.6 to 1.2 for koi from memory; better from the keeper's own two
  * measurements.
  *
- *     250 g, 8 weeks, 20 °C, 1.0  →  408 g
+ *     weight_g 250, weeks 8, temp_c 20  →  weight_after_g 408
  *
  * @source iwama-tautz-1981
  */

@@ -22,7 +22,8 @@ use Ironwort\Core\Words\Message;
  * Oxygen runs down by what the fish breathe, ammonia up by what they excrete; nothing is counted as
  * coming through the surface, so the time is on the short side. Both count from `do_mg_l` and `tan_mg_l`.
  *
- *     3,000 L, 30 kg unfed at 20 °C, 8 mg/L and no air  →  5 mg/L × 3,000 L / 3 g an hour = 300 min
+ *     volume_l 3000, biomass_kg 30, temp_c 20, do_mg_l 8, aired no, tan_mg_l 0.1, ph 7.8  →  minutes 300, decides
+ *       oxygen
  *
  * @see DailyLoad for the sources of what fish breathe and excrete
  *

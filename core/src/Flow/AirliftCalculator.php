@@ -22,7 +22,7 @@ use Ironwort\Core\Words\Message;
  * 1.2 times the speed of the mixture and 0.35 √(gD) on top of that. Air is taken at the mean pressure
  * in the riser. Valid for slug flow, risers of about 20 to 150 mm; optimistic for wide risers and fine bubbles.
  *
- *     20 L/min of air, 0.7 m under water, 0.05 m lift, 50 mm  →  about 4,900 L/h
+ *     air_l_min 20, submergence_m 0.7, lift_m 0.05, bore_mm 50  →  flow_l_h 4880
  *
  * @source nicklin-1963
  */

@@ -17,7 +17,7 @@ use Ironwort\Core\Numeric\Root;
 /**
  * What a waste takes while its valve is open: litres a second, and in all, or how long so many litres take.
  *
- *     103.6 mm, falls 0.9 m, 3 m long, K 2.5, open 5 s  →  20.7 L/s, 103 L
+ *     bore_mm 103.6, head_m 0.9, length_m 3, fittings_k 2.5, seconds 5  →  flow_l_s 20.7, litres 103
  *
  * The level is taken to stand still meanwhile, so a long flush takes a little less than this says.
  *

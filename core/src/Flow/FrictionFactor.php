@@ -10,7 +10,7 @@ namespace Ironwort\Core\Flow;
  * 64/Re below 2,000; Colebrook, solved to 1e-10, above 4,000; between the two a smooth blend, which
  * keeps head loss rising steadily with flow, as solving a network needs.
  *
- *     of(reynolds: 34003, relativeRoughness: 1.4479e-5)  →  0.02285
+ *     FrictionFactor::of(reynolds: 34003, relativeRoughness: 1.4479e-5)  →  0.02285
  *
  * @source colebrook-1939  @source hagen-poiseuille
  */

@@ -16,6 +16,8 @@ use Ironwort\Core\Words\Message;
 /**
  * How far the level must drop to push a flow through a gravity line.
  *
+ *     flow_l_h 10000, bore_mm 103.6, length_m 6, fittings_k 2.1  →  level_drop_mm 18.95, velocity_m_s 0.3295
+ *
  * @see Pipe, FrictionFactor for formulas, validity and sources
  */
 final readonly class GravityFlowCalculator implements Calculator

@@ -20,6 +20,12 @@ use Ironwort\Core\Words\Message;
  *
  * `ask` names a link or a point: its flow and head loss, or its level, are given beside the whole list.
  *
+ *     surfaces [{"point": "bay", "head_m": 0}, {"point": "lip", "head_m": 0.2}], links [{"name": "drain", "kind":
+ *       "pipe", "from": "bay", "to": "sump", "bore_mm": 100, "length_m": 5, "fittings_k": 2}, {"name": "pump",
+ *       "kind": "pump", "from": "sump", "to": "out", "curve": [{"flow_l_h": 0, "head_m": 3}, {"flow_l_h": 9000,
+ *       "head_m": 0.5}]}, {"name": "return", "kind": "pipe", "from": "out", "to": "lip", "bore_mm": 50, "length_m":
+ *       5, "fittings_k": 4}], ask sump  →  level_mm -14.5
+ *
  * @see Network, NetworkRows for method, validity and source
  */
 final readonly class NetworkCalculator implements Calculator

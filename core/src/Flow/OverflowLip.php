@@ -10,7 +10,7 @@ namespace Ironwort\Core\Flow;
  * Francis's weir, Q = 1.84 L h^1.5 in m and m³/s; for a standpipe L is its rim. Valid while the lip
  * runs free. Length in m, above 0; flow in m³/s, 0 or more.
  *
- *     2,960 L/h over the rim of a 50 mm standpipe  →  0.020 m
+ *     OverflowLip::rise(2960 / 3.6e6, M_PI * 0.05)  →  0.020
  *
  * @source francis-weir
  */

@@ -9,7 +9,7 @@ namespace Ironwort\Core\Flow;
  *
  * Lengths in m, flow in m³/s (its sign is its direction), head in m of water.
  *
- *     10,000 L/h through 6 m of 103.6 mm bore with fittings of K 2.1 at 20 °C  →  18.95 mm
+ *     (new Pipe(0.1036, 6.0, 2.1))->headLoss(10000 / 3.6e6)  →  0.01895
  *
  * @source darcy-weisbach
  */

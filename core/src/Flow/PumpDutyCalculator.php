@@ -18,6 +18,9 @@ use Ironwort\Core\Words\Message;
 /**
  * Where a pump's curve meets what the pipework asks, and what that costs.
  *
+ *     curve [{"flow_l_h": 0, "head_m": 5}, {"flow_l_h": 12000, "head_m": 1}], static_head_m 0.5, bore_mm 50, length_m
+ *       8, fittings_k 6  →  flow_l_h 10460, head_m 1.514
+ *
  * @see PumpCurve, Pipe for formulas, validity and sources
  */
 final readonly class PumpDutyCalculator implements Calculator

@@ -17,6 +17,9 @@ use Ironwort\Core\Numeric\Root;
 /**
  * How a flow shares out among branches that start and end together: each takes what loses the same head.
  *
+ *     flow_l_h 8000, branches [{"bore_mm": 50, "length_m": 4, "fittings_k": 2}, {"bore_mm": 50, "length_m": 6,
+ *       "fittings_k": 3}]  →  head_m 0.0782
+ *
  * @see Pipe, Valve for formulas, validity and sources
  */
 final readonly class SplitCalculator implements Calculator

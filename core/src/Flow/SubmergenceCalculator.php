@@ -15,7 +15,7 @@ use Ironwort\Core\Measure\Format;
 /**
  * How deep the mouth of a suction must lie under the water so that it draws no air.
  *
- *     51.4 mm at 10,000 L/h  →  0.274 m
+ *     flow_l_h 10000, bore_mm 51.4  →  submergence_m 0.274
  *
  * @source hydraulic-institute-9-8
  */

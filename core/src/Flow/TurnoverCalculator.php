@@ -19,6 +19,8 @@ use Ironwort\Core\Words\Message;
  * What comes back mixes with what is there, so after one turnover 1 − 1/e of the water has been
  * through, not all of it.
  *
+ *     volume_l 9000, flow_l_h 8200  →  turnovers_per_h 0.911, passed_in_one_turnover_pct 63.2
+ *
  * @source mixed-tank
  */
 final readonly class TurnoverCalculator implements Calculator

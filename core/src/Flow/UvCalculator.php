@@ -16,6 +16,9 @@ use Ironwort\Core\Words\Message;
 /**
  * What a UV lamp does for this flow and this volume, against what is commonly asked for.
  *
+ *     lamp_w 55, lamp_hours 3000, days_since_wiped 30, flow_l_h 8200, volume_l 9000  →  dose_mj_cm2 15.0, clears_algae
+ *       true, touches_parasites true
+ *
  * @see UvDose for the estimate and its source
  *
  * @source cp-uv

@@ -11,7 +11,8 @@ namespace Ironwort\Core\Flow;
  * sleeve (30 % lost in 90 days wet, lamp lit or not) and crosses a gap of water that swallows part of
  * it. Well mixed, the dose is power × mean path / flow, whatever the housing is like.
  *
- *     55 W new and clean, 8,200 L/h, 85 % per cm, 3 cm gap  →  about 19 mJ/cm²
+ *     UvDose::of(lampW: 55, lampHours: 0, daysWet: 0, flowLH: 8200, transmittance: 0.85, gapCm:
+ *       3)->doseMjCm2  →  19
  *
  * @source uv-from-memory
  */

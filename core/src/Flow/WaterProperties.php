@@ -7,7 +7,7 @@ namespace Ironwort\Core\Flow;
 /**
  * Density and viscosity of fresh water at atmospheric pressure. Valid 0–40 °C.
  *
- *     kinematicViscosity(20.0)  →  1.0036e-6 m²/s
+ *     WaterProperties::kinematicViscosity(20.0)  →  1.0035e-6
  *
  * @source water-viscosity  @source water-density
  */

@@ -24,7 +24,8 @@ use Ironwort\Core\Words\Message;
 /**
  * What to do about bad readings and what is seen, by the limits of a life stage, in the order in which it is done.
  *
- *     10,000 L with 3 mg/L of ammonia at pH 8.2  →  change 9,500 L, then bind what is left, seed, no feed for a week
+ *     volume_l 10000, now {"tan_mg_l": 3, "ph": 8.2, "temp_c": 20}, source {"tan_mg_l": 0}  →  causes.0 ammonia,
+ *       steps.1.code incident.ammonia_change_once
  *
  * @see Answer
  *

@@ -12,7 +12,7 @@ use Ironwort\Core\Water\UnionisedAmmonia;
  * Total and un-ionised ammonia each have a limit; the stricter of the two decides, so that warm water
  * at a high pH may hold less. Valid where un-ionised ammonia is: 0–40 °C, pH 4–11.
  *
- *     adult koi, pH 8.4, 20.5 °C  →  0.213, held by the un-ionised part
+ *     AllowedAmmonia::of(Library::shipped()->limits(), 'adult', 8.4, 20.5)->tan  →  0.213
  *
  * @source eifac-ammonia  @source cp-limits
  */

@@ -7,7 +7,8 @@ namespace Ironwort\Core\Measure;
 /**
  * A sentence with its figures in the units of whoever reads it.
  *
- *     'Change 1,200 L at 18 to 20 °C.'  →  'Change 317 US gal at 64 to 68 °F.'
+ *     (new SpokenUnits(UnitChoice::from(['volume' => 'us_gal', 'temperature' => 'f'])))
+ *       ->of('Change 1,200 L at 18 to 20 °C.')  →  Change 317 US gal at 64 to 68 °F.
  *
  * A span shares the unit behind it, and so does the limit that follows a reading: “15 mg/L as NO₃, over 10”. Masses of
  * nitrogen and concentrations stay as they are.

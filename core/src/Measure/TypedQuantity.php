@@ -8,7 +8,7 @@ namespace Ironwort\Core\Measure;
  * A number typed with or without its unit into a field that has one: `2600 gal` where litres are asked for, `64f` where
  * °C are, `5 lb` where grams are. Without a unit it is in that of the field.
  *
- *     read('2600 gal', 'L')  →  9842.07
+ *     TypedQuantity::read('2600 gal', 'L')  →  9842.07
  *
  * @source legal-gallons @source legal-pound @source german-degree
  */

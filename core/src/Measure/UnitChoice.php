@@ -8,7 +8,7 @@ namespace Ironwort\Core\Measure;
  * The units one person reads in. All that is kept, computed and sent stays in litres, °C, grams and the bases of the
  * calculators; this says what a figure is called and how large it is for them.
  *
- *     UnitChoice::from(['volume' => 'us_gal'])->shown(1000, 'L')  →  264.17 US gal
+ *     implode(' ', UnitChoice::from(['volume' => 'us_gal'])->shown(3785.411784, 'L'))  →  1000 US gal
  *
  * @source legal-gallons @source legal-pound @source german-degree
  */

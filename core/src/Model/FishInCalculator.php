@@ -24,7 +24,8 @@ use Ironwort\Core\Words\Message;
  * un-ionised at this pH and temperature. The most to feed is what one such change a day still holds: it grows with the
  * filter. Three days are gone through; what the filter takes is held as it is.
  *
- *     4,320 L, 0.1 mg/L and rising by 0.477 a day  →  0.5 in 20 h, change 2,160 L then
+ *     volume_l 4320, biomass_kg 10, feed_g_d 56, protein_pct 40, tan_mg_l 0.1, ph 7.2, temp_c 20, alkalinity_mg_l
+ *       100  →  hours_to_trigger 20, rise_mg_l_d 0.477, change_l 2160
  *
  * @source timmons-ebeling  what the fish give
  * @source cp-fish-in-start  change half at 0.5; tests every 12 h

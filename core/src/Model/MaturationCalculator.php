@@ -30,7 +30,9 @@ use Ironwort\Core\Words\Message;
  * (`dose_to_mg_l`), the day after the first dose that is down to both limits within a day. The band is of two standard
  * errors of the fit; growth itself is taken as known.
  *
- *     a start followed at 1.2 mg/L of ammonia and rising on day 12  →  ready in five weeks, a week either way
+ *     volume_l 4500, grown_mg_l_d 20, feed_g_d 60, temp_c 23, then {"alkalinity_mg_l": 150}, readings [{"day": 2,
+ *       "tan_low_mg_l": 0.7, "tan_high_mg_l": 1.2}, {"day": 4, "tan_low_mg_l": 1.5, "tan_high_mg_l": 2.5}, {"day": 6,
+ *       "tan_low_mg_l": 2, "tan_high_mg_l": 3.5}]  →  stage waiting, takes_g_d 0.0239, peak_no2_n_mg_l 13.6
  *
  * @see Run, Fit
  *

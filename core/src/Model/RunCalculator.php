@@ -20,7 +20,8 @@ use Ironwort\Core\Words\Message;
  * `events` change the course at an hour of a day: a change of water, ammonia dosed, a seed, a wash or stop
  * that kills part, another feed or temperature from then on.
  *
- *     23 °C, 4,500 L, 60 g/d of 38 % from nothing  →  ammonia peaks at 6.7 on day 18, nitrite at 14.5 on day 35
+ *     volume_l 4500, days 45, grown_mg_l_d 20, feed_g_d 60, protein_pct 38, temp_c 23, now {"alkalinity_mg_l":
+ *       150}  →  peak_tan_mg_l 6.7, peak_tan_day 18, peak_no2_n_mg_l 13.4, peak_no2_day 32.5
  *
  * @see Run, Water, DormandPrince
  *

@@ -19,7 +19,7 @@ use Ironwort\Core\Words\Message;
 /**
  * Converts a reading or volume between the units and bases keepers meet.
  *
- *     100 us_gal → l of volume  →  378.5411784
+ *     value 100, from us_gal, to l, of volume  →  value 378.5411784
  *
  * @source legal-gallons  @source iupac-2007  @source german-degree  @source cp-teaspoon-salt
  */

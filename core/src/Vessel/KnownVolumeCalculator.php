@@ -15,7 +15,7 @@ use Ironwort\Core\Measure\Format;
 /**
  * A volume its keeper knows: from a maker, a former owner, many fills. It stands beside what can be measured.
  *
- *     9,000 L, told to within 10 %  →  8,100 to 9,900 L
+ *     known_l 9000, error_pct 10  →  low_l 8100, high_l 9900
  *
  * @source cp-known-volume
  */

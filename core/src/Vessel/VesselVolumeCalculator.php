@@ -16,7 +16,8 @@ use Ironwort\Core\Measure\Format;
 /**
  * Volume of water in one vessel, from its shape.
  *
- *     box 2.4 × 1.6 × 0.9 m, freeboard 0.1 m  →  3,072 L, 3.84 m², 38.4 L per cm
+ *     shape box, length_m 2.4, width_m 1.6, depth_m 0.9, freeboard_m 0.1  →  volume_l 3072, surface_m2 3.84, per_cm_l
+ *       38.4
  *
  * @see Geometry, SectionRule
  */

@@ -16,7 +16,7 @@ use Ironwort\Core\Measure\Format;
 /**
  * Volume from a water meter read before and after filling.
  *
- *     4,210 to 13,110 L with 90 L left in it before  →  8,990 L
+ *     meter_before_l 4210, meter_after_l 13110, already_l 90  →  volume_l 8990
  *
  * @source cp-meter-error
  */

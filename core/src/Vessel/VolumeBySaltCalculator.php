@@ -20,7 +20,7 @@ use Ironwort\Core\Words\Message;
  * Each of the two readings may be off by the reading error, so the rise by twice that; a rise within
  * that says nothing and is refused. Salinity in g/L, or conductivity in µS/cm with its factor.
  *
- *     9,000 g raising 0.2 to 1.2 g/L  →  9,000 L
+ *     salt_g 9000, before_g_l 0.2, after_g_l 1.2  →  volume_l 9000
  *
  * @source salt-balance  @source salt-conductivity
  */

@@ -7,7 +7,7 @@ namespace Ironwort\Core\Water;
 /**
  * What water is taken to be where nobody measured it. Whoever uses one of these says so beside the figure.
  *
- *     of('temp_c')  →  20 °C, a mild day
+ *     AssumedWater::of('temp_c')->value  →  20
  *
  * @source cp-assumed-water
  */

@@ -22,8 +22,10 @@ use Ironwort\Core\Words\Message;
  * steps are the largest safe ones up to 36 mg/L. Soda in water of little alkalinity is never safe, and ammonia nobody
  * tested is not none. What is unsafe is said as a danger; the figures stand all the same.
  *
- *     1,000 L up 1 dKH  →  29.96 g of bicarbonate
- *     soda from 20 to 56 mg/L at pH 7.2  →  danger, for it ends near pH 9.8
+ *     volume_l 1000, alkalinity_mg_l 0, target_alkalinity_mg_l 17.848, agent sodium_bicarbonate, ph 7, temp_c
+ *       20  →  dose_g 29.96
+ *     volume_l 1000, alkalinity_mg_l 20, target_alkalinity_mg_l 56, agent sodium_carbonate, ph 7.2, temp_c
+ *       20  →  ph_after 9.9, codes.0 water.buffer_soda_in_soft_water
  *
  * @see Carbonate
  */

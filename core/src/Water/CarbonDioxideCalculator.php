@@ -17,6 +17,8 @@ use Ironwort\Core\Words\Message;
 /**
  * Dissolved CO2 from pH and alkalinity, beside the keepers' rule of thumb.
  *
+ *     ph 7.5, alkalinity_mg_l 100, temp_c 20  →  co2_mg_l 6.29
+ *
  * @see Carbonate for formulas, validity and sources
  *
  * @source cp-co2-rule  3 × dKH × 10^(7 − pH)

@@ -13,7 +13,7 @@ use Ironwort\Core\Numeric\Root;
  * Alkalinity as CaCO3 in mg/L, CO2 in mg/L, total carbon in mol/L. Carbonate and hydroxide are counted,
  * activities follow Davies. Valid 0–40 °C, pH 4–11, fresh to slightly salted water.
  *
- *     pH 7.5, alkalinity 100 mg/L, 20 °C  →  CO2 about 6.5 mg/L
+ *     (new Carbonate(tempC: 20.0, alkalinity: 100.0))->co2(7.5)  →  6.29
  *
  * @source plummer-busenberg-1982  K1 and K2
  * @source water-ion-product  Kw

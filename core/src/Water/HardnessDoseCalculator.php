@@ -18,7 +18,7 @@ use Ironwort\Core\Words\Message;
 /**
  * Raising hardness with minerals, in grams.
  *
- *     1,000 L up 100 mg/L with calcium chloride dihydrate  →  146.9 g
+ *     volume_l 1000, hardness_mg_l 100, target_hardness_mg_l 200, agent calcium_chloride_dihydrate  →  dose_g 146.9
  */
 final readonly class HardnessDoseCalculator implements Calculator
 {

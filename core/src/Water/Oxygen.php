@@ -9,7 +9,7 @@ namespace Ironwort\Core\Water;
  *
  * Valid 0–40 °C, up to 40 g/L salt, 0.5 to 1.1 atm. Results are mg/L.
  *
- *     saturation(tempC: 20.0)  →  9.092
+ *     Oxygen::saturation(tempC: 20.0)  →  9.092
  *
  * @source benson-krause-1984  solubility and its dependence on salinity
  * @source standard-methods-4500-o  pressure correction and the table of check values

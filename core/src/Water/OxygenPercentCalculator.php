@@ -17,7 +17,7 @@ use Ironwort\Core\Words\Message;
 /**
  * An oxygen reading as percent of saturation, or percent of saturation as mg/L.
  *
- *     do_mg_l 8.0 at 20 °C  →  88.0 %
+ *     do_mg_l 8, temp_c 20  →  sat_pct 88.0
  *
  * @see Oxygen for formula, validity and sources
  */

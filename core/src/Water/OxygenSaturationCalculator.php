@@ -11,7 +11,12 @@ use Ironwort\Core\Calc\Result;
 use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 
-/** @see Oxygen for formula, validity and sources */
+/**
+ *
+ *     temp_c 20  →  do_sat_mg_l 9.092
+ *
+ * @see Oxygen for formula, validity and sources
+ */
 final readonly class OxygenSaturationCalculator implements Calculator
 {
     public function name(): string

@@ -10,7 +10,7 @@ namespace Ironwort\Core\Water;
  * Valid 0–40 °C, pH 4–11, up to 40 g/L salt; the table of 1975 covers 0–30 °C and pH 6–10. Total
  * ammonia (TAN) in and both species out are mg/L as nitrogen.
  *
- *     of(tan: 1.0, ph: 8.0, tempC: 20.0)  →  nh3N 0.0382 mg/L (3.82 %)
+ *     UnionisedAmmonia::of(tan: 1.0, ph: 8.0, tempC: 20.0)->fraction  →  0.0382
  *
  * @source emerson-1975   pKa of ammonium; the paper's own table was made with 273.2
  * @source epa-1989-salt  shift with ionic strength; a sea-salt fit, pond salt treated alike

@@ -12,7 +12,12 @@ use Ironwort\Core\Calc\Working;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
 
-/** @see UnionisedAmmonia for formula, validity and sources */
+/**
+ *
+ *     tan_mg_l 1, ph 8, temp_c 20  →  nh3_n_mg_l 0.0382, fraction_pct 3.82
+ *
+ * @see UnionisedAmmonia for formula, validity and sources
+ */
 final readonly class UnionisedAmmoniaCalculator implements Calculator
 {
     public function name(): string

@@ -7,7 +7,7 @@ namespace Ironwort\Core\Words;
 /**
  * A sentence somebody reads, and the code that callers, tests and translations go by.
  *
- *     Message::of('dose.oxygen_low', ['oxygen' => '4.2'])  →  There are 4.2 mg/L of oxygen: …
+ *     Message::of('dose.oxygen_low', ['oxygen' => '4.2'])->code  →  dose.oxygen_low
  */
 final readonly class Message
 {

@@ -139,46 +139,6 @@ test('a vessel is drawn up with its volume as typed, and a width of nothing is r
   await expect(page.getByRole('button', { name: /^Corner bay: 2,500 L/ })).toBeVisible()
 })
 
-/** Used standing up: whatever is pressed on these is 44 px high at least. */
-const BY_THUMB = ['round', 'test', 'water', 'dose', 'course', 'looks', 'arrivals']
-
-for (const [name, path] of [
-  ['round', '/'],
-  ['trickle', '/press-room/water/trickle'],
-  ['KH, GH, pH', '/press-room/water/buffer'],
-  ['system', '/press-room'],
-  ['test', '/press-room/test'],
-  ['capacity', '/press-room/capacity'],
-  ['fish', '/press-room/fish'],
-  ['quarantine', '/arrivals/fish'],
-  ['arrivals', '/arrivals/arrivals'],
-  ['looks', '/hospital-tub/look'],
-  ['losses', '/losses'],
-  ['water', '/press-room/water'],
-  ['dose', '/press-room/dose'],
-  ['course', '/arrivals/course'],
-  ['maturing', '/cold-store/maturing'],
-  ['trouble', '/arrivals/trouble?seen=gasping'],
-  ['limits', '/press-room/limits'],
-  ['shelf', '/shelf'],
-  ['plumbing', '/yard-pond/plumbing'],
-  ['build', '/press-room/build'],
-  ['new system', '/new'],
-] as const) {
-  test(`${name} can be used by everyone, by day, by night and on a narrow screen`, async ({ yard: page }) => {
-    await page.goto(path)
-    await expect(page.getByRole('main')).not.toContainText('Opening')
-    await page.waitForLoadState('networkidle')
-    await accessible(page)
-    await page.emulateMedia({ colorScheme: 'dark' })
-    await accessible(page)
-    await page.setViewportSize({ width: 390, height: 844 })
-    await accessible(page)
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
-    if (BY_THUMB.includes(name)) expect(await tooSmall(page)).toEqual([])
-  })
-}
-
 test('the sign-in page can be used by everyone and says what does not fit', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Sign in' }).click()
