@@ -8,6 +8,9 @@ use App\Models\Role;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
+use Database\Factories\SiteFactory;
+use Database\Factories\SystemFactory;
+use Database\Factories\UserFactory;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Testing\TestResponse;
@@ -33,31 +36,23 @@ abstract class TestCase extends BaseTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->site = Site::query()->create(['name' => 'Test yard', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
+        $this->site = SiteFactory::new()->createOne(['name' => 'Test yard']);
         $this->owner = $this->person('owner@yard.example', Role::Owner);
         $this->system = $this->systemOf($this->site, 'Long Vat', 'long-vat');
     }
 
     protected function person(string $email, Role $role, ?Site $site = null): User
     {
-        return User::query()->create([
+        return UserFactory::new()->createOne([
             'site_id' => ($site ?? $this->site)->id,
-            'name' => ucfirst(strtok($email, '@')),
             'email' => $email,
             'role' => $role,
-            'password' => 'a long password',
         ]);
     }
 
     protected function systemOf(Site $site, string $name, string $slug): System
     {
-        return System::query()->create([
-            'site_id' => $site->id,
-            'name' => $name,
-            'slug' => $slug,
-            'kind' => 'holding',
-            'life_stage' => 'adult',
-        ]);
+        return SystemFactory::new()->createOne(['site_id' => $site->id, 'name' => $name, 'slug' => $slug]);
     }
 
     /** @param  array<string, mixed>  $data */

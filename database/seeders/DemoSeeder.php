@@ -22,6 +22,9 @@ use App\Service\ServicedPart;
 use App\Variants\CopyBuild;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
+use Database\Factories\SiteFactory;
+use Database\Factories\SystemFactory;
+use Database\Factories\UserFactory;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -91,9 +94,8 @@ final class DemoSeeder extends Seeder
             return;
         }
         DB::transaction(function (): void {
-            $site = Site::query()->create([
+            $site = SiteFactory::new()->createOne([
                 'name' => 'Sallow Yard',
-                'timezone' => 'Europe/London',
                 'altitude_m' => 85,
                 'is_demo' => true,
                 'price_per_kwh' => 0.31,
@@ -101,7 +103,7 @@ final class DemoSeeder extends Seeder
             ]);
             $hash = Hash::make(self::PASSWORD);
             $people = array_map(
-                static fn(array $person): User => User::query()->create([
+                static fn(array $person): User => UserFactory::new()->createOne([
                     'site_id' => $site->id,
                     'name' => $person['name'],
                     'email' => $person['email'],
@@ -135,9 +137,8 @@ final class DemoSeeder extends Seeder
         // Each its own noise: what is told of one changes nothing that was read of another.
         mt_srand(self::NOISE + 101 * $position);
         $story = $plan['story'];
-        $system = System::query()->create([
+        $system = SystemFactory::new()->createOne([
             'site_id' => $site->id,
-            'slug' => Str::slug($plan['name']),
             'name' => $plan['name'],
             'kind' => $plan['kind'],
             'life_stage' => $plan['life_stage'],

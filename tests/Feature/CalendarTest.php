@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use App\Build\LayBuild;
 use App\Models\Good;
-use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
+use Database\Factories\SiteFactory;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -80,7 +80,7 @@ final class CalendarTest extends TestCase
             'Mats: wash the mats',
             array_column($this->getJson('/api/calendar')->json('late'), 'text'),
         );
-        $other = Site::query()->create(['name' => 'Theirs', 'timezone' => 'UTC', 'altitude_m' => 0]);
+        $other = SiteFactory::new()->createOne(['name' => 'Theirs']);
         $this->actingAs($this->person('theirs@yard.example', $this->owner->role, $other));
         self::assertSame([], $this->days());
     }

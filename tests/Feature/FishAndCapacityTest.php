@@ -11,6 +11,7 @@ use App\Models\FishEvent;
 use App\Models\FishGroup;
 use App\Models\Role;
 use App\Models\System;
+use Database\Factories\SiteFactory;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -177,11 +178,7 @@ final class FishAndCapacityTest extends TestCase
             ->assertJsonPath('events.0.reason', 'power cut');
         self::assertSame(0, $this->getJson('/api/systems/long-vat')->json('fish_count'));
         self::assertSame(0, FishGroup::query()->findOrFail(self::KOI)->count, 'the group stays in the book');
-        $elsewhere = $this->person(
-            'b@b.example',
-            Role::Owner,
-            \App\Models\Site::query()->create(['name' => 'B', 'timezone' => 'UTC', 'altitude_m' => 0]),
-        );
+        $elsewhere = $this->person('b@b.example', Role::Owner, SiteFactory::new()->createOne(['name' => 'B']));
         $this->actingAs($elsewhere);
         $this->happens('lost', ['count' => '1'])->assertNotFound();
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
-use App\Models\Site;
 use App\Models\System;
+use Database\Factories\SiteFactory;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -123,7 +123,7 @@ final class RoundTest extends TestCase
         }
         self::assertSame(['barn', 'cellar', 'long-vat', 'pond'], $order());
         // A stranger's system is none of these.
-        $other = Site::query()->create(['name' => 'Else', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
+        $other = SiteFactory::new()->createOne(['name' => 'Else']);
         $this->systemOf($other, 'Foreign', 'foreign');
         $put(['foreign'])->assertUnprocessable();
     }

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Role;
 use App\Models\Round;
 use App\Models\User;
+use Database\Factories\UserFactory;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -153,14 +154,6 @@ final class RoundsTest extends TestCase
 
     private static function elsewhere(): User
     {
-        $site = \App\Models\Site::query()->create(['name' => 'Else', 'timezone' => 'UTC', 'altitude_m' => 0]);
-
-        return User::query()->create([
-            'site_id' => $site->id,
-            'name' => 'Else',
-            'email' => 'else@else.example',
-            'role' => Role::Owner,
-            'password' => 'a long password',
-        ]);
+        return UserFactory::new()->createOne(['email' => 'else@else.example']);
     }
 }

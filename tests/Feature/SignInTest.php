@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Role;
 use App\Models\Site;
 use App\Models\User;
+use Database\Factories\SiteFactory;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -129,7 +130,7 @@ final class SignInTest extends TestCase
 
     public function test_nobody_sees_the_systems_of_another_site(): void
     {
-        $other = Site::query()->create(['name' => 'Elsewhere', 'timezone' => 'UTC', 'altitude_m' => 0]);
+        $other = SiteFactory::new()->createOne(['name' => 'Elsewhere']);
         $this->systemOf($other, 'Their Pond', 'their-pond');
         $this->actingAs($this->owner);
         $this->getJson('/api/systems/their-pond')->assertNotFound();

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Reading;
-use App\Models\Site;
 use App\Models\Visit;
+use Database\Factories\SiteFactory;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Ironwort\Core\Words\Message;
@@ -195,7 +195,7 @@ final class TestingTheWaterTest extends TestCase
     public function test_the_database_itself_refuses_what_cannot_be(): void
     {
         $this->book($this->typed(['ph' => '7.8']));
-        $other = Site::query()->create(['name' => 'Elsewhere', 'timezone' => 'UTC', 'altitude_m' => 0]);
+        $other = SiteFactory::new()->createOne(['name' => 'Elsewhere']);
         $wrong = [
             "UPDATE readings SET value = 78, high = 78 WHERE parameter = 'ph'",
             'UPDATE readings SET low = value + 1',

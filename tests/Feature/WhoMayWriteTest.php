@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Role;
-use App\Models\Site;
 use App\Models\User;
+use Database\Factories\SiteFactory;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\OneOfEach;
@@ -75,7 +75,7 @@ final class WhoMayWriteTest extends TestCase
 
     private function stranger(): User
     {
-        $site = Site::query()->create(['name' => 'Theirs', 'timezone' => 'Europe/London', 'altitude_m' => 0]);
+        $site = SiteFactory::new()->createOne(['name' => 'Theirs']);
 
         return $this->person('stranger@theirs.example', Role::Owner, $site);
     }

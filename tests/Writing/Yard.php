@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Writing;
 
-use App\Build\LayBuild;
-use App\Models\Role;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
+use Database\Factories\SiteFactory;
+use Database\Factories\SystemFactory;
+use Database\Factories\UserFactory;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Str;
 
@@ -19,8 +20,6 @@ use Illuminate\Support\Str;
  */
 abstract class Yard extends TestCase
 {
-    protected const PASSWORD = 'a long password';
-
     protected Site $site;
 
     protected System $system;
@@ -32,11 +31,7 @@ abstract class Yard extends TestCase
     {
         parent::setUp();
         $tag = strtolower((string) Str::ulid());
-        $this->site = Site::query()->create([
-            'name' => "Yard {$tag}",
-            'timezone' => 'Europe/London',
-            'altitude_m' => 0,
-        ]);
+        $this->site = SiteFactory::new()->createOne(['name' => "Yard {$tag}"]);
         $this->system = $this->systemNamed('Long Vat', "vat-{$tag}");
         foreach (['ann', 'ben'] as $name) {
             $this->people[$name] = $this->person($name, $tag);
@@ -45,42 +40,19 @@ abstract class Yard extends TestCase
 
     protected function person(string $name, string $tag): User
     {
-        return User::query()->create([
-            'site_id' => $this->site->id,
-            'name' => ucfirst($name),
-            'email' => "{$name}-{$tag}@yard.example",
-            'role' => Role::Owner,
-            'password' => self::PASSWORD,
-        ]);
+        return UserFactory::new()->createOne(['site_id' => $this->site->id, 'email' => "{$name}-{$tag}@yard.example"]);
     }
 
     protected function systemNamed(string $name, string $slug): System
     {
-        $system = System::query()->create([
-            'site_id' => $this->site->id,
-            'name' => $name,
-            'slug' => $slug,
-            'kind' => 'holding',
-            'life_stage' => 'adult',
-        ]);
-        (new LayBuild())->lay($system, [
-            'vessels' => [
-                [
-                    'name' => 'Bay',
-                    'kind' => 'bay',
-                    'shape' => 'box',
-                    'measures' => ['length_m' => 4, 'width_m' => 2, 'depth_m' => 1],
-                    'freeboard_m' => 0,
-                ],
-            ],
-        ]);
-
-        return $system;
+        return SystemFactory::new()
+            ->withBay()
+            ->createOne(['site_id' => $this->site->id, 'name' => $name, 'slug' => $slug]);
     }
 
     protected function client(string $name): Client
     {
-        return Client::signedIn((string) getenv('BASE_URL'), $this->people[$name]->email, self::PASSWORD);
+        return Client::signedIn((string) getenv('BASE_URL'), $this->people[$name]->email, UserFactory::PASSWORD);
     }
 
     /** Water that refuses nothing by itself. */
