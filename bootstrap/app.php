@@ -11,6 +11,7 @@ use App\Http\PlainHeaders;
 use App\Http\ReadableText;
 use App\Http\RequestLog;
 use App\Operation\DemoCommand;
+use App\Operation\FaultsCommand;
 use App\Operation\WelcomeCommand;
 use App\Providers\AsksAhead;
 use App\Providers\ReadsOnce;
@@ -39,6 +40,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         DemoCommand::class,
         DoseCommand::class,
         ExportCommand::class,
+        FaultsCommand::class,
         LogCommand::class,
         PersonCommand::class,
         RestoreCommand::class,

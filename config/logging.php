@@ -18,6 +18,12 @@ return [
             'formatter' => Monolog\Formatter\JsonFormatter::class,
             'days' => 14,
         ],
+        'overridden' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/overridden.log'),
+            'formatter' => Monolog\Formatter\JsonFormatter::class,
+            'days' => 14,
+        ],
         'stderr' => ['driver' => 'errorlog', 'level' => 'debug'],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
     ],

@@ -7,16 +7,19 @@ namespace App\Arrivals;
 use App\Book\KeepNote;
 use App\Fish\FishReport;
 use App\Http\Controller;
+use App\Http\Overridden;
 use App\Models\FishGroup;
 use App\Models\Quarantine;
 use App\Models\System;
 use App\Models\TestPlan;
+use App\Models\User;
 use App\Readings\LatestWater;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Judge\Parameter;
+use Ironwort\Core\Words\Message;
 
 /** Fish that go: to other water, sold, dead; and the quarantine they have to get through first. */
 final class MoveController extends Controller
@@ -43,13 +46,8 @@ final class MoveController extends Controller
         $found = FishGroup::query()->where('system_id', $system->id)->findOrFail(strtoupper($group));
         $leaving = $request->leaving($system, $found->count);
         $to = $request->to($system);
-        if ($leaving['reason'] === null) {
-            $why = $moves->asks($system, $to, $kind);
-            if ($why !== null) {
-                throw BadInput::at('reason', $why->text, [$why->code]);
-            }
-        }
         $person = $this->person($request);
+        $this->allow($moves->asks($system, $to, $kind), $leaving['reason'], $system, $person);
         $photo = $request->photo();
         $leave->leave(strtoupper($id), $found, $kind, $leaving, $person, $to, $request->single($found));
         if ($photo !== null) {
@@ -72,14 +70,28 @@ final class MoveController extends Controller
         $system->load(['site', 'fish']);
         $asked = $request->everybody($system);
         $to = $request->destination($system);
-        $why = $asked['reason'] === null ? $moves->asks($system, $to) : null;
-        if ($why !== null) {
-            throw BadInput::at('reason', $why->text, [$why->code]);
-        }
-        $all->move($id, $system, $to, $asked, $this->person($request));
+        $person = $this->person($request);
+        $this->allow($moves->asks($system, $to), $asked['reason'], $system, $person);
+        $all->move($id, $system, $to, $asked, $person);
         $system->refresh();
 
         return new JsonResponse($this->report->of($system->unsetRelations(), LatestWater::of($system)));
+    }
+
+    /**
+     * What speaks against it is passed with a reason, and that is logged.
+     *
+     * @throws BadInput at `reason` where none is given
+     */
+    private function allow(?Message $against, ?string $reason, System $system, User $person): void
+    {
+        if ($against === null) {
+            return;
+        }
+        if ($reason === null) {
+            throw BadInput::at('reason', $against->text, [$against->code]);
+        }
+        Overridden::log('move of fish', [$against->code], false, $system, $person);
     }
 
     /** A bag at the door: what opening it does, and the drip into this water. */

@@ -6,6 +6,7 @@ namespace App\Dosing;
 
 use App\Forms\TypedInputs;
 use App\Http\Controller;
+use App\Http\Overridden;
 use App\Http\SameDeed;
 use App\Models\Charge;
 use App\Models\System;
@@ -43,8 +44,12 @@ final class ChargeController extends Controller
         ]))->read($request->all());
         $done = $request->boolean('done');
         $new = !Charge::query()->whereKey(strtoupper($id))->exists();
-        if ($new && !$done && $values['kind'] !== 'carbon') {
-            $this->refuseInSalt($system);
+        if ($new && $values['kind'] !== 'carbon') {
+            $refusals = $this->againstZeolite($system);
+            if ($refusals !== [] && !$done) {
+                throw BadInput::at('kind', implode(' ', Message::texts($refusals)), Message::codes($refusals));
+            }
+            Overridden::log('zeolite hung', Message::codes($refusals), true, $system, $this->person($request));
         }
         if ($new && !$request->boolean('again')) {
             SameDeed::refuse(
@@ -113,15 +118,13 @@ final class ChargeController extends Controller
         return $this->show($system);
     }
 
-    /** Zeolite and resin let go of their ammonia in salt: such a charge is refused, unless it hangs there already. */
-    private function refuseInSalt(System $system): void
+    /** @return list<Message> what stands in the water that it does not go with */
+    private function againstZeolite(System $system): array
     {
         $dosable = Dosable::all($system, $this->agents)['zeolite'];
         $state = $this->judge->state($system, $this->bodies->find($system, null), LatestWater::of($system));
-        $refusals = $this->judge->conflicts($dosable, $state)->refusals;
-        if ($refusals !== []) {
-            throw BadInput::at('kind', implode(' ', Message::texts($refusals)), Message::codes($refusals));
-        }
+
+        return $this->judge->conflicts($dosable, $state)->refusals;
     }
 
     private function show(System $system): JsonResponse

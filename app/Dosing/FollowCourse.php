@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
+use App\Http\Overridden;
 use App\Models\Course;
 use App\Models\Dose;
 use App\Models\System;
@@ -149,6 +150,7 @@ final readonly class FollowCourse
             'given_at' => Carbon::now(),
         ]);
         TakeFromShelf::take($dose, JudgeDose::good($system, $dosable));
+        Overridden::log("dose of {$dose->thing}", Message::codes($unmet), false, $system, $user);
 
         return $dose;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
+use App\Http\Overridden;
 use App\Http\SameDeed;
 use App\Models\Charge;
 use App\Models\Dose;
@@ -157,14 +158,27 @@ final readonly class GiveDose
             'minutes' => $dose->dosable->agent?->exposure($dose->way),
         ]);
         TakeFromShelf::take($booked, $dose->good);
+        Overridden::log(
+            "dose of {$booked->thing}",
+            Message::codes($this->against($dose, $form)),
+            $form->done(),
+            $system,
+            $user,
+        );
 
         return $booked;
+    }
+
+    /** @return list<Message> what speaks against it and did not keep it from being booked */
+    private function against(JudgedDose $dose, DoseForm $form): array
+    {
+        return $form->done() ? [...$dose->judged->refusals, ...$dose->unmet($form)] : $dose->unmet($form);
     }
 
     /** Why it was given against what was said; what was said, where it had been given already. */
     private function overridden(JudgedDose $dose, DoseForm $form): ?string
     {
-        $against = $form->done() ? [...$dose->judged->refusals, ...$dose->unmet($form)] : $dose->unmet($form);
+        $against = $this->against($dose, $form);
         if ($against === []) {
             return null;
         }

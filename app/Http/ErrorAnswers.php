@@ -11,7 +11,6 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
@@ -22,7 +21,8 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /**
- * Every error of the interface as `{message, errors}`: a sentence, and a message for each field.
+ * Every error of the interface as `{message, errors}`: a sentence, and a message for each field; where a page was asked
+ * for, as a page.
  */
 final readonly class ErrorAnswers
 {
@@ -40,11 +40,8 @@ final readonly class ErrorAnswers
                 : null,
         );
         self::report($exceptions);
-        $exceptions->render(static function (\Throwable $fault, Request $request): ?SymfonyResponse {
+        $exceptions->render(static function (\Throwable $fault, Request $request): SymfonyResponse {
             $away = DatabaseFault::away($fault);
-            if (!$request->is('api/*')) {
-                return $away ? self::awayPage() : null;
-            }
             [$status, $message, $errors] = match (true) {
                 $away => [503, self::AWAY, []],
                 $fault instanceof ValidationException => [
@@ -83,6 +80,11 @@ final readonly class ErrorAnswers
                 default => [500, 'Something went wrong here and has been logged. Nothing was saved.', []],
             };
 
+            $headers = $fault instanceof HttpExceptionInterface ? $fault->getHeaders() : [];
+            if (!$request->is('api/*')) {
+                return FaultPage::of($status, $message, $away, $headers);
+            }
+
             return new JsonResponse(
                 [
                     'message' => $message,
@@ -90,7 +92,7 @@ final readonly class ErrorAnswers
                     ...$fault instanceof BadInput && $fault->codes !== [] ? ['codes' => $fault->codes] : [],
                 ],
                 $status,
-                $fault instanceof HttpExceptionInterface ? $fault->getHeaders() : [],
+                $headers,
             );
         });
     }
@@ -115,21 +117,6 @@ final readonly class ErrorAnswers
 
             return false;
         });
-    }
-
-    private static function awayPage(): SymfonyResponse
-    {
-        return new Response(
-            '<!DOCTYPE html><html lang="en-GB"><meta charset="utf-8"><title>Ironwort</title>' .
-                '<meta name="viewport" content="width=device-width, initial-scale=1">' .
-                '<meta http-equiv="refresh" content="10">' .
-                '<body style="font:1.1rem/1.5 sans-serif;margin:12vh auto;max-width:36rem;padding:0 1rem">' .
-                '<h1>Ironwort</h1><p role="alert">' .
-                self::AWAY .
-                '</p></body></html>',
-            503,
-            ['Retry-After' => '10'],
-        );
     }
 
     /** A name is told apart without regard to capitals, which only the index behind it can do for two at once. */

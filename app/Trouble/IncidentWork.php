@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trouble;
 
 use App\Http\MadeAt;
+use App\Http\Overridden;
 use App\Models\Incident;
 use App\Models\IncidentTick;
 use App\Models\System;
@@ -79,9 +80,11 @@ final readonly class IncidentWork
         }
         $cause = $request->cause();
         $closing = $request->closing();
-        if ($closing['early_why'] === null && $this->ends->missing($system, $incident) !== []) {
+        $open = $this->ends->missing($system, $incident) !== [];
+        if ($open && $closing['early_why'] === null) {
             throw IncidentRequest::said('early_why', 'incident.end_say_why');
         }
+        Overridden::log('end of an incident', $open ? ['incident.end_say_why'] : [], false, $system, $person);
         $incident->update([...$closing, 'cause' => $cause, 'ended_at' => Carbon::now(), 'ended_by' => $person->id]);
     }
 }

@@ -52,7 +52,7 @@ missing_packages() {
   command -v node >/dev/null || echo nodejs
   command -v npm >/dev/null || echo npm
   if [ "$tests" = tests ]; then
-    command -v chromium >/dev/null || echo chromium
+    command -v chromium-headless-shell >/dev/null || command -v chromium >/dev/null || echo chromium-headless-shell
     command -v pdftotext >/dev/null || echo poppler-utils
     # The reference libraries that the core is checked against.
     local library; for library in scipy gsw fluids icalendar; do

@@ -131,6 +131,12 @@ make_database() {
   in_postgres "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 || in_postgres "CREATE DATABASE $1"
 }
 
+# fault_page NAME TITLE SAYS NUMBER AGAIN: what nginx shows where it has to speak for itself.
+fault_page() {
+  mkdir -p "$WEB_HOME/fault"
+  sed -e "s#{{title}}#$2#g; s#{{says}}#$3#; s#{{number}}#$4#; s#{{again}}#$5#" \
+    "$ROOT/resources/views/fault.html" >"$WEB_HOME/fault/$1.html"
+}
 # start_web FOLDER PORT: php-fpm behind nginx, both on loopback and unprivileged.
 start_web() {
   local old
@@ -148,6 +154,9 @@ start_web() {
       -e "s#{{tls}}#${TLS_HOME:-}#g; s#{{tls_listen}}#${TLS_LISTEN:-}#g" \
       "$ROOT/bin/lib/$name.conf" >"$WEB_HOME/$name.conf"
   done
+  fault_page none 'Nothing here' 'There is nothing here by that name.' 404 ''
+  fault_page away 'Back in a moment' 'The pages do not answer just now. This one tries again by itself.' 503 \
+    '<meta http-equiv="refresh" content="5">'
   STARTS[php-fpm]=run_fpm STARTS[nginx]=run_nginx
   run_fpm
   run_nginx

@@ -68,7 +68,7 @@ test('a bath has a clock on every page until the fish are out', async ({ yard: p
   const timers = page.getByRole('list', { name: 'Open timers' })
   await expect(timers).toContainText(/Hydrogen peroxide bath at Arrivals .* left, 60 min at most/)
   await timers.getByRole('button', { name: 'Fish are out' }).click()
-  await expect(timers).not.toContainText('bath')
+  await expect(timers.getByText('bath')).toHaveCount(0)
 })
 
 test('a bath is heard when its last safe minute is over, until the fish are out', async ({ yard: page }) => {
@@ -121,7 +121,7 @@ test('a bath is heard when its last safe minute is over, until the fish are out'
   await page.getByRole('heading', { level: 1 }).click()
   await expect.poll(loudest).toBeGreaterThan(0.3)
   await timers.getByRole('button', { name: 'Fish are out' }).click()
-  await expect(timers).not.toContainText('bath')
+  await expect(timers.getByText('bath')).toHaveCount(0)
   await page.waitForTimeout(1000)
   await page.evaluate(() => ((window as unknown as { loudest: number }).loudest = 0))
   await page.waitForTimeout(4500)

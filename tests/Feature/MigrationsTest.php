@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /**
- * A book that was begun with an earlier version, brought up to this one: `earlier/` holds one as PostgreSQL wrote it out,
- * the demo of that day with little of its probe.
+ * A book that was begun with an earlier version, brought up to this one: `earlier/` holds one as PostgreSQL wrote it
+ * out, the demo of that day with little of its probe.
  */
 final class MigrationsTest extends TestCase
 {
