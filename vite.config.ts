@@ -31,6 +31,18 @@ export default defineConfig({
     }),
   ],
   base: '/build/',
+  // bin/dev: the pages come from the product behind, their code from here as it is written.
+  server: {
+    port: 5173,
+    strictPort: true,
+    host: '127.0.0.1',
+    proxy: {
+      '^/(?!build/)': {
+        target: process.env.IRONWORT_BEHIND ?? 'http://127.0.0.1:8080',
+        headers: { 'X-Ironwort-Dev': '1' },
+      },
+    },
+  },
   publicDir: false,
   resolve: { alias: { '@': fileURLToPath(new URL('./front/src', import.meta.url)) } },
   build: {

@@ -15,6 +15,7 @@ use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Catalogue\Registry;
@@ -101,5 +102,15 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(QueryExecuted::class, fn() => $this->app->make(QueryCount::class)->one());
         Model::shouldBeStrict(!$this->app->environment('production'));
         Gate::define('write', static fn(User $user): bool => $user->role->writes());
+        $this->codeAsItIsWritten();
+    }
+
+    /** With bin/dev pages that came by its door take their code from there; all others have the built one. */
+    private function codeAsItIsWritten(): void
+    {
+        $hot = getenv('IRONWORT_HOT');
+        if (is_string($hot) && $hot !== '' && $this->app->make('request')->headers->has('X-Ironwort-Dev')) {
+            Vite::useHotFile($hot);
+        }
     }
 }

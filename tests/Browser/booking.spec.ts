@@ -1,4 +1,4 @@
-import { accessible, expect, go, test, tooSmall } from './yard'
+import { accessible, expect, go, test } from './yard'
 
 test('a test is booked, its un-ionised ammonia opened to its working, and the filter judged', async ({
   yard: page,

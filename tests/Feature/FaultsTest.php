@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Providers\AppServiceProvider;
 use Illuminate\Console\Scheduling\Event;
 use Illuminate\Console\Scheduling\Schedule;
+use Illuminate\Foundation\Vite;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
@@ -124,6 +127,30 @@ final class FaultsTest extends TestCase
         $this->getJson('/api/nothing')
             ->assertNotFound()
             ->assertJsonStructure(['message', 'errors']);
+    }
+
+    public function test_only_what_comes_by_the_door_of_bin_dev_has_the_code_as_it_is_written(): void
+    {
+        $script = function (array $headers): string {
+            // Asked as a request of its own, for it is decided when the application starts.
+            $this->app->instance(
+                'request',
+                Request::create('/', server: $this->transformHeadersToServerVars($headers)),
+            );
+            $this->app->forgetInstance(Vite::class);
+            (new AppServiceProvider($this->app))->boot();
+
+            return (string) $this->get('/', $headers)->getContent();
+        };
+        file_put_contents("{$this->logs}/hot", '/build');
+        self::assertStringNotContainsString('@vite/client', $script(['X-Ironwort-Dev' => '1']));
+        putenv("IRONWORT_HOT={$this->logs}/hot");
+        try {
+            self::assertStringContainsString('src="/build/@vite/client"', $script(['X-Ironwort-Dev' => '1']));
+            self::assertStringNotContainsString('@vite/client', $script([]));
+        } finally {
+            putenv('IRONWORT_HOT');
+        }
     }
 
     public function test_what_runs_by_the_clock_runs(): void
