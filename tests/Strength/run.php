@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 /*
- * How many of a list of one-line faults the core's tests see: each is put in by itself, in a copy of the tree under
- * var/strength, and the tests of its subject run first, then all of them. Prints what was not seen.
+ * How many of a list of one-line faults the tests see: each is put in by itself, in a copy of the tree under
+ * var/strength. For the core the tests of its subject run first, then all of them; for the application those that are
+ * named with it, on the database of DATABASE_URL. Prints what was not seen.
  *
  *     bin/test strength              all of tests/Strength/faults.txt
  *     bin/test strength Dose         those in files whose path has this word
@@ -16,16 +17,17 @@ $root = dirname(__DIR__, 2);
 $copy = (getenv('IRONWORT_VAR') ?: "{$root}/var") . '/strength';
 $only = $argv[1] ?? '';
 
-/** @return list<array{string, string, string}> file, the line as it is, the line with the fault */
+/** @return list<array{string, string, string, string}> file, tests, the line as it is, the line with the fault */
 $faults = (static function () use ($root): array {
     $file = $was = null;
+    $by = '';
     $list = [];
     foreach (file("{$root}/tests/Strength/faults.txt", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
         match (true) {
             $line === '' || $line[0] === '#' => null,
             str_starts_with($line, '- ') => ($was = substr($line, 2)),
-            str_starts_with($line, '+ ') => ($list[] = [(string) $file, (string) $was, substr($line, 2)]),
-            default => ($file = $line),
+            str_starts_with($line, '+ ') => ($list[] = [(string) $file, $by, (string) $was, substr($line, 2)]),
+            default => ([$file, $by] = [...explode(' @ ', $line), '']),
         };
     }
 
@@ -38,24 +40,29 @@ $run = static function (string $command): int {
     return $code;
 };
 $run('rm -rf ' . escapeshellarg($copy) . ' && mkdir -p ' . escapeshellarg($copy));
-foreach (['core', 'app', 'vendor', 'compat', 'bin', 'composer.json', 'api'] as $part) {
+$parts = ['core', 'app', 'vendor', 'compat', 'bin', 'api', 'bootstrap', 'config', 'database', 'resources', 'routes'];
+foreach ([...$parts, 'public', 'tests', 'artisan', 'composer.json', 'phpunit.xml'] as $part) {
     $run('cp -a ' . escapeshellarg("{$root}/{$part}") . ' ' . escapeshellarg("{$copy}/{$part}"));
 }
-$tests = static function (string $filter) use ($run, $copy): bool {
-    $at = escapeshellarg($copy);
+$tests = static function (string $config, string $filter) use ($run, $copy): bool {
     $by = $filter === '' ? '' : ' --filter ' . escapeshellarg($filter);
 
     // A loop without an end is a fault that is seen as well: it does not pass.
     return $run(
-        'cd ' . $at . ' && timeout ' . SECONDS . ' vendor/bin/phpunit -c core/phpunit.xml --stop-on-defect' . $by,
+        'cd ' .
+            escapeshellarg($copy) .
+            ' && timeout ' .
+            SECONDS .
+            " vendor/bin/phpunit -c {$config} --stop-on-defect{$by}",
     ) === 0;
 };
-if (!$tests('')) {
+$core = static fn(string $filter): bool => $tests('core/phpunit.xml', $filter);
+if (!$core('')) {
     fwrite(STDERR, "The tests fail without any fault: mend that first.\n");
     exit(2);
 }
 $seen = $tried = 0;
-foreach ($faults as [$file, $was, $is]) {
+foreach ($faults as [$file, $by, $was, $is]) {
     if ($only !== '' && !str_contains($file, $only)) {
         continue;
     }
@@ -68,7 +75,7 @@ foreach ($faults as [$file, $was, $is]) {
     $tried++;
     file_put_contents($path, str_replace($was, $is, $text));
     $subject = explode('/', $file)[2];
-    $passes = $tests("\\\\{$subject}\\\\") && $tests('');
+    $passes = $by === '' ? $core("\\\\{$subject}\\\\") && $core('') : $tests('phpunit.xml --testsuite feature', $by);
     file_put_contents($path, $text);
     $seen += $passes ? 0 : 1;
     if ($passes) {
