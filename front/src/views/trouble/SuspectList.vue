@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { System, Trouble } from '@/api/types'
+import { labelOf } from '@/ways/pages'
 
 const props = defineProps<{ system: System; suspects: Trouble['suspects'] }>()
 const SHOWN = 3
@@ -8,19 +9,6 @@ const all = ref(false)
 const shown = computed(() => (all.value ? props.suspects : props.suspects.slice(0, SHOWN)))
 const where = (page: string) =>
   page === 'shelf' ? { name: page } : { name: page, params: { system: props.system.slug } }
-const NAMES: Record<string, string> = {
-  test: 'Test',
-  maturing: 'Maturing',
-  capacity: 'Capacity',
-  fish: 'Fish',
-  service: 'Service',
-  shelf: 'Shelf',
-  water: 'Change',
-  dose: 'Dose',
-  plumbing: 'Plumbing',
-  arrivals: 'Arrivals',
-  look: 'Look',
-}
 </script>
 
 <!-- What may be behind it by this book, what speaks for each and against it, and the test that would tell. -->
@@ -46,7 +34,7 @@ const NAMES: Record<string, string> = {
         </p>
         <p class="small">
           To decide: {{ one.decides }}
-          <RouterLink :to="where(one.page)">{{ NAMES[one.page] }}</RouterLink>
+          <RouterLink :to="where(one.page)">{{ labelOf(one.page) ?? 'Shelf' }}</RouterLink>
         </p>
       </li>
     </ol>
