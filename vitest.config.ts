@@ -23,7 +23,7 @@ export default mergeConfig(
       setupFiles: ['front/testing/setup.ts'],
       testTimeout: 10_000,
       projects: [
-        project('front', 'vmThreads', 'front/src/**/*.spec.ts', [mocked]),
+        project('front', 'vmThreads', 'front/{src,testing}/**/*.spec.ts', [mocked]),
         project('mocked', 'threads', mocked),
       ],
     },

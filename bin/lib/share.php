@@ -6,7 +6,8 @@ declare(strict_types=1);
 
 $root = dirname(__DIR__, 2);
 $lines = ['code' => 0, 'tests' => 0];
-$folders = ['core', 'app', 'front/src', 'database', 'routes', 'config', 'bootstrap', 'bin', 'tests', 'bench'];
+$code = ['core', 'app', 'front/src', 'database', 'routes', 'config', 'bootstrap', 'bin', 'bench'];
+$folders = [...$code, 'front/testing', 'tests'];
 foreach ($folders as $folder) {
     $files = new RecursiveIteratorIterator(
         new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS),
@@ -17,7 +18,7 @@ foreach ($folders as $folder) {
         if ($made || preg_match('/\.(php|ts|vue|css|mjs|sh)$|^bin\/\w+$/D', $path) !== 1) {
             continue;
         }
-        $tests = preg_match('/^(tests|core\/tests)\/|\.spec\.ts$/', $path) === 1;
+        $tests = preg_match('/^(tests|core\/tests|front\/testing)\/|\.spec\.ts$/', $path) === 1;
         $written = preg_grep('/\S/', file((string) $file) ?: []) ?: [];
         $lines[$tests ? 'tests' : 'code'] += count($written);
     }

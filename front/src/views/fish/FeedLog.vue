@@ -10,14 +10,16 @@ import TypedField from '@/parts/TypedField.vue'
 import { quantity } from '@/units/chosen'
 
 const props = defineProps<{ system: System; fish: FishPage; writes: boolean }>()
-const form = reactive({ feed_g: '', came_up: '', left_some: 'no' })
+const NOTHING = { feed_g: '', came_up: '', left_some: 'no' }
+const form = reactive({ ...NOTHING })
 const id = ref(ulid())
 const path = (key: string) => ({ params: { path: { system: props.system.slug, id: key } } })
 const give = useSend(
   () => props.system.slug,
   () => answer(() => api.PUT('/api/systems/{system}/feeds/{id}', { ...path(id.value), body: { ...form } })),
   () => {
-    form.feed_g = ''
+    // How they fed this time says nothing of the next.
+    Object.assign(form, NOTHING)
     id.value = ulid()
   },
 )
