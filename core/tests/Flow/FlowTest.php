@@ -117,6 +117,21 @@ final class FlowTest extends TestCase
         }
     }
 
+    public function test_a_curve_that_does_not_fall_is_none(): void
+    {
+        foreach (
+            [[[0.0, 1.0], [5.0, 5.0]], [[0.0, 0.0], [5.0, 4.0]], [[0.0, 1.0], [5.0, 6.0]], [[0.0], [5.0]]]
+            as $curve
+        ) {
+            try {
+                new PumpCurve(...$curve);
+                self::fail('taken for a curve: ' . json_encode($curve));
+            } catch (\InvalidArgumentException) {
+                $this->addToAssertionCount(1);
+            }
+        }
+    }
+
     public function test_a_duty_point_balances_pump_and_pipework(): void
     {
         $pump = [

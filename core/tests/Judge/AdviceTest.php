@@ -15,6 +15,7 @@ use Ironwort\Core\Judge\State;
 use Ironwort\Core\Judge\TestSchedule;
 use Ironwort\Core\Judge\TypedReading;
 use Ironwort\Core\Judge\UnreadableReading;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** What a run of readings says, what a kit's colour stands for, and when to test again. Common practice, no source. */
@@ -97,6 +98,22 @@ final class AdviceTest extends TestCase
         self::assertStringContainsString(
             'judge.advice_absurd_carbon_dioxide',
             $this->said(['ph' => [[0, 6.5]], 'alkalinity_mg_l' => [[0, 200]], 'temp_c' => [[0, 18]]]),
+        );
+    }
+
+    #[TestWith([2.9, 17.9, false])]
+    #[TestWith([2.9, 18.0, true])]
+    #[TestWith([3.0, 18.0, false])]
+    #[TestWith([7.9, 18.0, false])]
+    #[TestWith([8.0, 18.0, true])]
+    public function test_dawn_is_from_three_to_eight_where_it_counts(float $hour, float $tempC, bool $said): void
+    {
+        self::assertSame(
+            $said,
+            str_contains(
+                $this->said(['do_mg_l' => [[1, 8, $hour]], 'temp_c' => [[1, $tempC]]]),
+                'judge.advice_oxygen_at_dawn',
+            ),
         );
     }
 
@@ -239,6 +256,18 @@ final class AdviceTest extends TestCase
         self::assertFalse($this->tests()->season(12, 8)?->atDawn('do_mg_l', 168));
     }
 
+    #[TestWith([11.0, 8.0, true])]
+    #[TestWith([11.0, 8.1, false])]
+    #[TestWith([8.0, 5.0, true])]
+    #[TestWith([7.9, 4.0, false])]
+    #[TestWith([19.9, 16.0, true])]
+    #[TestWith([20.0, 16.0, false])]
+    #[TestWith([11.0, null, false])]
+    public function test_water_warms_up_by_three_degrees_in_a_month(float $now, ?float $before, bool $warms): void
+    {
+        self::assertSame($warms, $this->tests()->season($now, $before)?->id === 'warming');
+    }
+
     private function tests(): TestSchedule
     {
         return Library::shipped()->testSchedule();
@@ -279,6 +308,14 @@ final class AdviceTest extends TestCase
             'no2_n_mg_l',
             Plausible::ask($read(['no2_n_mg_l' => '>2', 'tan_mg_l' => '0', 'no3_n_mg_l' => '0']), [], null),
         );
+        // Nitrite is asked about from 1 mg/L on where there is neither ammonia before it nor nitrate after.
+        foreach (
+            [['0.99', '0', '0', 0], ['1', '0', '0', 1], ['1', '0.05', '0', 0], ['1', '0', '3', 0]]
+            as [$n, $a, $o, $asks]
+        ) {
+            $alone = Plausible::ask($read(['no2_n_mg_l' => $n, 'tan_mg_l' => $a, 'no3_n_mg_l' => $o]), [], null);
+            self::assertCount($asks, $alone, "{$n} {$a} {$o}");
+        }
         self::assertArrayHasKey('do_mg_l', Plausible::ask($read(['do_mg_l' => '16']), [], 175.0));
         self::assertArrayHasKey(
             'alkalinity_mg_l',
