@@ -160,6 +160,14 @@ final class AnswerTest extends TestCase
      * From 2 mg/L on the water goes first: 90 to 95 %. pH 8.6 at 1.5 is not ordinary either: the un-ionised part
      * decides.
      */
+    public function test_no_change_of_a_day_is_more_than_nineteen_twentieths_however_bad_it_is(): void
+    {
+        self::assertMatchesRegularExpression(
+            '/^incident.ammonia_change_each_day: Change 9,500 L \(95 %\) each day for 2 days\./m',
+            $this->told($this->in(['tan_mg_l' => 20.0], ['tan_mg_l' => State::Emergency])),
+        );
+    }
+
     public function test_severe_ammonia_is_changed_out_before_anything_is_bound(): void
     {
         foreach (

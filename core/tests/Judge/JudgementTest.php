@@ -13,6 +13,7 @@ use Ironwort\Core\Judge\Reading;
 use Ironwort\Core\Judge\Sentence;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Judge\TypedReading;
+use Ironwort\Core\Judge\UnreadableReading;
 use Ironwort\Core\Judge\Verdict;
 use Ironwort\Core\Measure\Interval;
 use Ironwort\Core\Measure\TypedNumber;
@@ -189,6 +190,24 @@ final class JudgementTest extends TestCase
         self::assertSame([17.75, 17.8056], $ends(Parameter::Temperature, '64.0', 'f'));
         $this->expectExceptionMessage('pH cannot be 78: it lies between 4 and 11.');
         TypedReading::read(Parameter::Ph, '78', null);
+    }
+
+    #[TestWith(['hardness_mg_l', '9 dgh', '9', 'dgh'])]
+    #[TestWith(['alkalinity_mg_l', '5dkh', '5', 'dkh'])]
+    #[TestWith(['temp_c', '64f', '64', 'f'])]
+    #[TestWith(['hardness_mg_l', '9 f', '9', 'f'])]
+    #[TestWith(['alkalinity_mg_l', '5 dgh', null, null])]
+    #[TestWith(['hardness_mg_l', '5 buckets', null, null])]
+    public function test_a_unit_typed_with_a_number_is_read_off_it_where_the_reading_has_such_a_unit(
+        string $parameter,
+        string $typed,
+        ?string $number,
+        ?string $unit,
+    ): void {
+        if ($number === null) {
+            $this->expectException(UnreadableReading::class);
+        }
+        self::assertSame([$number, $unit], TypedReading::withUnit(Parameter::from($parameter), $typed));
     }
 
     private function judged(string $tan, string $ph, string $temp): string
