@@ -15,6 +15,7 @@ use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Ironwort\Core\Arrival\FirstDays;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Fish\Condition;
 use Ironwort\Core\Fish\DailyLoad;
@@ -30,12 +31,6 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class BeforeReport
 {
-    /** Of what they get later, in the first days. Common practice, no source. */
-    private const FIRST_DAYS = 0.5;
-
-    /** Of the system, kept ready for a change. */
-    private const READY = 0.25;
-
     public function __construct(
         private CapacityReport $capacity,
         private FeedPlan $feed,
@@ -80,7 +75,7 @@ final readonly class BeforeReport
             Message::of($dense ? 'arrival.before_dense' : 'arrival.before_room', $densities),
             $this->feeding($bags, $temp),
             $this->growsTo($system, $water, $takes ?? 0.0, $load, $kg, $volume) ??
-            Message::of('arrival.before_water', ['litres' => Format::about(self::READY * $volume, 3)]),
+            Message::of('arrival.before_water', ['litres' => Format::about(FirstDays::WATER_READY_SHARE * $volume, 3)]),
         ];
 
         return [
@@ -110,7 +105,7 @@ final readonly class BeforeReport
         return $grams < 0.1
             ? Message::of('arrival.before_cold')
             : Message::of('arrival.before_feed', [
-                'half' => Format::about(self::FIRST_DAYS * $grams, 2),
+                'half' => Format::about(FirstDays::FED_SHARE * $grams, 2),
                 'whole' => Format::about($grams, 2),
             ]);
     }

@@ -11,6 +11,7 @@ use App\Models\WaterSource;
 use App\Readings\LatestWater;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
+use Ironwort\Core\Arrival\HeldWarmth;
 use Ironwort\Core\Catalogue\Registry;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Measure\Format;
@@ -19,12 +20,6 @@ use Ironwort\Core\Words\Message;
 /** The temperature a quarantine is held at: how it gets there, what that takes with the trickle running, and a cut. */
 final readonly class QuarantineHold
 {
-    /** Of a shed whose air nobody measured, °C. Shown as assumed. */
-    private const AIR_C = 15.0;
-
-    /** How far it may fall in a power cut before it matters, °C. Common practice, no source. */
-    private const FALLS_C = 3.0;
-
     public function __construct(private Registry $registry, private VolumeReport $volumes, private LoopSums $sums) {}
 
     /** @return list<Message> nothing where no temperature is to be held */
@@ -36,7 +31,7 @@ final readonly class QuarantineHold
             return [];
         }
         $now = $water->get(Parameter::Temperature)?->value;
-        $air = $protocol->air_c ?? self::AIR_C;
+        $air = $protocol->air_c ?? HeldWarmth::AIR_C;
         $heaters = 0.0;
         foreach ($system->pumps as $pump) {
             $heaters += $pump->kind === 'heater' ? $pump->power_w : 0.0;
@@ -53,7 +48,7 @@ final readonly class QuarantineHold
             'flow_l_h' => $flow,
             ...$comes === null ? [] : ['source_temp_c' => $comes],
             ...$heaters > 0 ? ['heater_w' => $heaters] : [],
-            'to_c' => max(0.0, $hold - self::FALLS_C),
+            'to_c' => max(0.0, $hold - HeldWarmth::FALLS_C),
         ]);
         $needed = max(0.0, $found->number('needed_w'));
         $says = [];

@@ -34,17 +34,6 @@ use Ironwort\Core\Judge\Parameter;
 /** What the book tells of a system in trouble: what befell its filter, its load, and what was done to its water. */
 final readonly class BookFacts
 {
-    private const WEEK_D = 7;
-
-    /** Changes are counted over so many days. */
-    private const CHANGES_D = 28;
-
-    /** Kinds of stage that bring air by the way water falls through them. */
-    private const FALLING = ['shower'];
-
-    /** What lifts pH or KH. */
-    private const BUFFERS = ['bicarbonate', 'lime'];
-
     public function __construct(
         private AgentTable $agents,
         private Past $past,
@@ -106,12 +95,12 @@ final readonly class BookFacts
             weeklyPct: self::weekly($system, $now->volumeL),
             densityKgM3: $kg > 0 ? (1000 * $kg) / $now->volumeL : null,
             densityMost: $this->limits->following($system)->in('density')->figure($system->kind),
-            saltDays: self::dosed($system, ['salt'], self::CHANGES_D),
-            bufferDays: self::dosed($system, self::BUFFERS, self::WEEK_D),
+            saltDays: self::dosed($system, ['salt'], Facts::CHANGES_D),
+            bufferDays: self::dosed($system, Facts::BUFFERS, Facts::WEEK_D),
             lost: (int) FishEvent::query()
                 ->where('from_system_id', $system->id)
                 ->where('kind', 'lost')
-                ->where('happened_on', '>', Carbon::now()->subDays(self::WEEK_D))
+                ->where('happened_on', '>', Carbon::now()->subDays(Facts::WEEK_D))
                 ->sum('count'),
             badDays: $bad,
             lampDark: $system->stages->contains(
@@ -175,7 +164,7 @@ final readonly class BookFacts
     /** Of the water a week, by changes and by what trickles in; null for a book too young to tell. */
     private static function weekly(System $system, float $volumeL): ?float
     {
-        $from = Carbon::now()->subDays(self::CHANGES_D);
+        $from = Carbon::now()->subDays(Facts::CHANGES_D);
         if ($system->created_at === null || $system->created_at->gt($from)) {
             return null;
         }
@@ -187,7 +176,7 @@ final readonly class BookFacts
             ->sum('litres');
         $trickle = Trickle::running($system)->flow_l_h ?? 0.0;
 
-        return (100 * (($litres * self::WEEK_D) / self::CHANGES_D + $trickle * 24 * self::WEEK_D)) / $volumeL;
+        return (100 * (($litres * Facts::WEEK_D) / Facts::CHANGES_D + $trickle * 24 * Facts::WEEK_D)) / $volumeL;
     }
 
     private function medicine(System $system): ?Dose
@@ -295,14 +284,14 @@ final readonly class BookFacts
 
         return $system->airOutlets->isNotEmpty() ||
             $system->stages->contains(
-                static fn(Stage $one): bool => $one->air_l_min > 0 || in_array($one->kind, self::FALLING, true),
+                static fn(Stage $one): bool => $one->air_l_min > 0 || in_array($one->kind, Facts::FALLING, true),
             );
     }
 
     private function colderBy(System $system, Situation $now): ?float
     {
         $temp = $now->reading(Parameter::Temperature->value);
-        $week = $this->readings->since($system, Carbon::now()->subDays(self::WEEK_D));
+        $week = $this->readings->since($system, Carbon::now()->subDays(Facts::WEEK_D));
         $was = array_map(
             static fn(BadReading $one): float => $one->reading->value,
             $week[Parameter::Temperature->value] ?? [],

@@ -13,6 +13,7 @@ use App\Running\WithoutFlow;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Ironwort\Core\Incident\Cause;
+use Ironwort\Core\Incident\Refuge;
 use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -24,9 +25,6 @@ use Ironwort\Core\Words\Message;
  */
 final readonly class CardReport
 {
-    /** Of the water, against what was given too much of. Common practice, no source. */
-    private const OUT = 0.5;
-
     public function __construct(
         private VolumeReport $volumes,
         private LoopSums $sums,
@@ -78,7 +76,7 @@ final readonly class CardReport
                     'steps' => array_map(static fn(Message $one): string => $one->text, [
                         Message::of('incident.card_overdose_air'),
                         Message::of('incident.card_overdose_change', [
-                            'litres' => Format::about(self::OUT * $volume, 2),
+                            'litres' => Format::about(Refuge::OVERDOSE_OUT * $volume, 2),
                         ]),
                         Message::of('incident.card_overdose_carbon'),
                         Message::of('incident.card_overdose_call'),

@@ -16,6 +16,7 @@ use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
 use Ironwort\Core\Fish\DailyLoad;
 use Ironwort\Core\Fish\DensityCalculator;
+use Ironwort\Core\Incident\Refuge;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -23,11 +24,6 @@ use Ironwort\Core\Words\Message;
 /** Where fish could go out of trouble: the keeper's own systems with room, matched water and nothing given in it. */
 final readonly class Refuges
 {
-    /** Of what room there is, so much is used in a hurry. Common practice, no source. */
-    private const SHARE = 0.5;
-
-    private const SICK = ['quarantine', 'hospital', 'start'];
-
     public function __construct(
         private CapacityReport $capacity,
         private WaterMeaning $meaning,
@@ -75,7 +71,7 @@ final readonly class Refuges
     private function roomKg(System $other, LatestWater $water, float $kg): float
     {
         $there = LatestWater::of($other);
-        $state = in_array($other->kind, self::SICK, true) ? null : $this->meaning->of($other, $there)->state;
+        $state = in_array($other->kind, Refuge::TAKE_NONE, true) ? null : $this->meaning->of($other, $there)->state;
         $right =
             $state !== null &&
             !$state->worseThan(State::Watch) &&
@@ -89,7 +85,7 @@ final readonly class Refuges
         $lives = $this->sums->biomass($other)->value;
         // A kg more gives what a kg there gives now; in an empty one what the usual ration makes.
         $perKg = $lives > 0 ? $verdict->load->value / $lives : self::usual();
-        $byFilter = $perKg > 0 ? (self::SHARE * max(0.0, $verdict->spareGD())) / $perKg : $kg;
+        $byFilter = $perKg > 0 ? (Refuge::SHARE * max(0.0, $verdict->spareGD())) / $perKg : $kg;
         $limit = $this->limits->following($other)->in('density')->figure($other->kind);
         $byRoom = max(0.0, (($limit - DensityCalculator::kgM3($lives, $volume)) * $volume) / 1000);
 

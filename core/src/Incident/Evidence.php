@@ -75,8 +75,6 @@ enum Evidence: string
     /** Fish that came are many from this share of those that were there. */
     private const MANY = 0.1;
 
-    private const WEEK_D = 7.0;
-
     private const NOW_D = 2.0;
 
     /** A filter unwashed for so long is suspected of its own dirt, days. */
@@ -137,7 +135,7 @@ enum Evidence: string
             self::NoNitrate => $under($read('no3_n_mg_l'), self::NO3_NONE),
             self::FishCame => $now->fishCame > 0 &&
                 ($now->fishThere === 0 || $now->fishCame >= self::MANY * $now->fishThere),
-            self::FishCameNow => $lately($now->fishCameDays, self::WEEK_D),
+            self::FishCameNow => $lately($now->fishCameDays, Facts::WEEK_D),
             self::PastCapacity => $now->loadGD === null || $now->capacityGD === null
                 ? null
                 : $now->loadGD > $now->capacityGD,
@@ -146,7 +144,7 @@ enum Evidence: string
                 [Deed::Swished, Deed::Hosed, Deed::HosedChlorinated, Deed::Replaced],
                 true,
             ) || $now->event === Event::TapWash,
-            self::Serviced => $lately($now->washedDays, self::WEEK_D),
+            self::Serviced => $lately($now->washedDays, Facts::WEEK_D),
             self::WashedInTap => $now->event === Event::TapWash || $now->setback === Deed::HosedChlorinated,
             self::Stood => $now->sees(Sign::PumpStopped, Sign::FilterClosed) ||
                 in_array($now->event, [Event::PowerCut, Event::PumpBlocked], true) ||
@@ -168,7 +166,7 @@ enum Evidence: string
             self::ChangedNow => $lately($now->changedDays, self::NOW_D),
             self::ChangedMuch => $now->changedPct === null
                 ? null
-                : $lately($now->changedDays, self::WEEK_D) && $now->changedPct >= self::LARGE_PCT,
+                : $lately($now->changedDays, Facts::WEEK_D) && $now->changedPct >= self::LARGE_PCT,
             self::FewChanges => $under($now->weeklyPct, self::FEW_PCT),
             self::ColdWater => $under($read('temp_c'), self::COLD_C),
             self::Cooled => $over($now->colderBy, self::COOLED_C),
@@ -193,7 +191,7 @@ enum Evidence: string
             self::NitrateHigh => $now->bad('no3_n_mg_l'),
             self::Overdosed => $now->standing || $now->event === Event::Overdose,
             self::Salted => $now->saltDays !== null,
-            self::Buffered => $lately($now->bufferDays, self::WEEK_D),
+            self::Buffered => $lately($now->bufferDays, Facts::WEEK_D),
             self::WaterBad => self::waterBad($now),
             self::WaterWasBad => $now->badDays !== null,
             self::Rubbing => $now->sees(Sign::Flashing, Sign::Jumping),

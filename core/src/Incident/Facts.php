@@ -11,9 +11,22 @@ use Ironwort\Core\Judge\State;
  * What the book tells of a system in trouble, from which its causes are found: null where nobody wrote it down.
  *
  * Canonical units; days are days ago.
+ *
+ * @source cp-suspects
  */
 final readonly class Facts
 {
+    public const WEEK_D = 7;
+
+    /** Changes and salt are counted over so many days. */
+    public const CHANGES_D = 28;
+
+    /** Kinds of stage that bring air by the way water falls through them. */
+    public const FALLING = ['shower'];
+
+    /** What lifts pH or KH. */
+    public const BUFFERS = ['bicarbonate', 'lime'];
+
     /**
      * @param  array<string, float>  $water  fresh readings by parameter
      * @param  array<string, State>  $states  how each of them is judged

@@ -11,6 +11,7 @@ use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Incident\Situation;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Tests\Calculations;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** What to do about a bad reading. Common practice, no source, where none is named; amounts worked by hand. */
@@ -610,5 +611,36 @@ final class AnswerTest extends TestCase
             ['seen.0'],
             array_keys($this->errors('incident.answer', ['volume_l' => 1000, 'seen' => ['ghosts']])),
         );
+    }
+
+    /** Two degrees a change: from a quarter of the water on it is changed as it is, below that it is warmed first. */
+    #[TestWith([14.0, 'incident.ammonia_change_each_day'])]
+    #[TestWith([12.1, 'incident.ammonia_change_each_day'])]
+    #[TestWith([11.9, 'incident.change_too_cold'])]
+    public function test_new_water_that_is_too_cold_for_a_quarter_of_it_is_not_changed_with(
+        float $sourceC,
+        string $code,
+    ): void {
+        $codes = array_column(
+            $this->calculate('incident.answer', [
+                'volume_l' => 10000,
+                'now' => ['tan_mg_l' => 1, 'ph' => 7.2, 'temp_c' => 20],
+                'source' => ['tan_mg_l' => 0, 'temp_c' => $sourceC],
+            ])->figures['steps'],
+            'code',
+        );
+        self::assertContains($code, $codes);
+        self::assertCount(1, array_intersect(['incident.ammonia_change_each_day', 'incident.change_too_cold'], $codes));
+    }
+
+    public function test_cold_water_is_warmed_by_two_degrees_a_day_and_no_more(): void
+    {
+        $steps = $this->calculate('incident.answer', ['volume_l' => 5000, 'now' => ['temp_c' => 1.5]])->figures[
+            'steps'
+        ];
+        $warm = array_values(
+            array_filter($steps, static fn(array $one): bool => $one['code'] === 'incident.cold_warm'),
+        );
+        self::assertEqualsWithDelta((5000 * 4186 * 2) / 86400, $warm[0]['amount']['value'], 1.0);
     }
 }
