@@ -7,6 +7,7 @@ namespace Ironwort\Core\Tests\Model;
 use Ironwort\Core\Model\Fit;
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Tests\Reference;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** Where a start stands, found from readings of a start whose truth is known; and by scipy. */
@@ -123,6 +124,7 @@ final class MaturationTest extends TestCase
     }
 
     /** By scipy's minimize_scalar over solve_ivp, core/tests/reference/maturation_scipy.py. */
+    #[Group('slow')]
     public function test_the_bacteria_found_are_those_of_least_cost(): void
     {
         foreach (

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Tests\Model;
 
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Tests\Reference;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 final class ModelTest extends TestCase
@@ -28,6 +29,7 @@ final class ModelTest extends TestCase
      * Against scipy's stiff solver, core/tests/reference/model_scipy.py, to 0.1 %, on the way up, at the turns and
      * after.
      */
+    #[Group('slow')]
     public function test_the_days_follow_their_differential_equations(): void
     {
         $cases = [];
