@@ -136,6 +136,17 @@ final class SupervisionTest extends FaultCase
             ['unwell', 'database'],
             [json_decode($start->get('/api/health')[1])->status, json_decode($start->get('/api/health')[1])->part],
         );
+        // Without PHP as well: a page is still a page, and health says which part it is.
+        $fpm = $start->server('php-fpm');
+        exec("pkill -KILL -g {$fpm}");
+        usleep(300_000);
+        [$status, $body] = $start->get('/press-room');
+        self::assertSame(503, $status);
+        self::assertStringContainsString('<h1>Back in a moment</h1>', $body);
+        self::assertSame('php', json_decode($start->get('/api/health')[1])->part);
+        [$status, $body] = $start->get('/build/none.js');
+        self::assertSame(404, $status);
+        self::assertStringContainsString('There is nothing here by that name.', $body);
         posix_kill($supervisor, SIGCONT);
         $start->untilWell();
     }
