@@ -116,6 +116,12 @@ final class FishInTest extends TestCase
         $now = static fn(float $tan, float $no2): array => ['tan_mg_l' => $tan, 'no2_n_mg_l' => $no2];
 
         self::assertSame(StartPhase::Ammonia, StartPhase::of($now(2.0, 0.1), 0.25, 0.25, false));
+        // Nitrite shows from a twentieth of a milligram on; at their limits both are down.
+        self::assertSame(StartPhase::Waiting, StartPhase::of($now(2.0, 0.05), 0.25, 0.25, false));
+        self::assertSame(StartPhase::Ammonia, StartPhase::of($now(2.0, 0.051), 0.25, 0.25, false));
+        self::assertSame(StartPhase::Nitrite, StartPhase::of($now(0.25, 0.26), 0.25, 0.25, false));
+        self::assertSame(StartPhase::Proving, StartPhase::of($now(0.25, 0.25), 0.25, 0.25, false));
+        self::assertSame(StartPhase::Ammonia, StartPhase::of($now(0.26, 0.26), 0.25, 0.25, false));
         self::assertSame(StartPhase::Waiting, StartPhase::of($now(2.0, 0.0), 0.25, 0.25, false));
         self::assertSame(StartPhase::Unfed, StartPhase::of($now(0.0, 0.0), 0.25, 0.25, true, fed: false));
     }
