@@ -108,7 +108,8 @@ final class FishInTest extends TestCase
         self::assertFalse(StartSigns::firstNitrite([0.3, 0.1]), 'it was there before');
         self::assertFalse(StartSigns::firstNitrite([2.0, 0.0]), 'that is no trace');
         self::assertSame(60, StartSigns::seedAgainPct(0.4));
-        self::assertNull(StartSigns::seedAgainPct(0.7));
+        self::assertSame(40, StartSigns::seedAgainPct(0.6));
+        self::assertNull(StartSigns::seedAgainPct(0.61));
     }
 
     public function test_nitrite_that_shows_means_ammonia_is_taken_and_what_nobody_feeds_waits_for_nothing(): void
