@@ -30,7 +30,7 @@ final readonly class Season
     {
         return ($this->fromC === null || $nowC >= $this->fromC) &&
             ($this->belowC === null || $nowC < $this->belowC) &&
-            ($this->warmedByC === null || ($monthAgoC !== null && $nowC - $monthAgoC >= $this->warmedByC));
+            ($this->warmedByC === null || ($monthAgoC !== null && round($nowC - $monthAgoC, 6) >= $this->warmedByC));
     }
 
     /** Whether only a reading at dawn counts. A parameter that is read daily or more often is read at any hour. */

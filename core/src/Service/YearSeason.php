@@ -31,7 +31,8 @@ enum YearSeason: string
     /** Null where the water stays as it is, or nobody knows. */
     public static function of(?float $nowC, ?float $monthAgoC): ?self
     {
-        $turned = $nowC === null || $monthAgoC === null ? 0.0 : $nowC - $monthAgoC;
+        // Readings have a digit or two: 15.9 less 17.9 is two degrees, whatever the machine makes of it.
+        $turned = $nowC === null || $monthAgoC === null ? 0.0 : round($nowC - $monthAgoC, 6);
 
         return match (true) {
             $nowC === null => null,

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Tests\Aeration;
 
 use Ironwort\Core\Aeration\Aeration;
 use Ironwort\Core\Aeration\Device;
+use Ironwort\Core\Aeration\Venturi;
 use Ironwort\Core\Catalogue\Library;
 use Ironwort\Core\Tests\Calculations;
 use PHPUnit\Framework\TestCase;
@@ -116,6 +117,24 @@ final class OxygenBudgetTest extends TestCase
         self::assertNull(
             $this->calculate('oxygen.budget', [...self::POND, 'target_mg_l' => 12])->figures['air_needed_l_min'],
         );
+    }
+
+    public function test_a_fall_needs_its_height_a_shower_does_not_and_a_venturi_draws_a_tenth_of_its_water(): void
+    {
+        $budget = fn(array $device): array => $this->errors('oxygen.budget', [
+            'volume_l' => 9000,
+            'temp_c' => 20,
+            'biomass_kg' => 50,
+            'feed_g_d' => 220,
+            'devices' => [$device],
+        ]);
+        self::assertSame([], $budget(['kind' => 'shower', 'flow_l_h' => 4000]));
+        self::assertSame(['devices.0.flow_l_h'], array_keys($budget(['kind' => 'shower'])));
+        self::assertSame(['devices.0.fall_m'], array_keys($budget(['kind' => 'waterfall', 'flow_l_h' => 4000])));
+        self::assertSame([], $budget(['kind' => 'waterfall', 'flow_l_h' => 4000, 'fall_m' => 0.3]));
+        self::assertSame(['devices.0.depth_m'], array_keys($budget(['kind' => 'stone', 'air_l_min' => 40])));
+        // About a tenth, let out 0.3 m under: from memory.
+        self::assertSame([10.0, 0.3], [Venturi::airLMin(6000.0), Venturi::DEPTH_M]);
     }
 
     public function test_aeration_nobody_described_is_not_known_and_never_none(): void

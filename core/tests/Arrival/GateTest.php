@@ -57,6 +57,7 @@ final class GateTest extends TestCase
         yield 'a quarter, hardly more' => [['ill' => 5, 'illBefore' => 3], []];
         yield 'a quarter from none' => [['ill' => 5, 'illBefore' => 0], ['arrival.gate_spreads']];
         yield 'under a quarter' => [['ill' => 4, 'illBefore' => 1], []];
+        yield 'three of four are not' => [['ill' => 3, 'fish' => 4], ['arrival.gate_spreads']];
         yield 'two of two are too few to tell' => [['ill' => 2, 'fish' => 2], []];
         yield 'deaths are graver' => [
             ['ill' => 20, 'lostThree' => 3, 'lostWeek' => 3],

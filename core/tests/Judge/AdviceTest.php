@@ -257,6 +257,7 @@ final class AdviceTest extends TestCase
     }
 
     #[TestWith([11.0, 8.0, true])]
+    #[TestWith([10.1, 7.1, true])]
     #[TestWith([11.0, 8.1, false])]
     #[TestWith([8.0, 5.0, true])]
     #[TestWith([7.9, 4.0, false])]

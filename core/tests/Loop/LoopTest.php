@@ -284,6 +284,22 @@ final class LoopTest extends TestCase
         self::assertContains('loop.loop_bypassed_water_passes_lives', $this->said($loop(true)));
     }
 
+    public function test_a_pump_that_stands_in_the_water_does_not_break_its_surface_and_an_airlift_with_a_lip_does(): void
+    {
+        $curve = new PumpCurve([0, 8000 / 3.6e6, 14000 / 3.6e6], [4.0, 2.6, 0.3]);
+        $loop = static fn(float $lipM): Loop => new Loop(
+            [new LoopVessel('tub', 'Tub')],
+            [new LoopStage('mat', 'Mat', 0.002, 8000 / 3.6e6)],
+            [new LoopPump('pump', 'Pump', $curve, 40, true, insideVessel: 'tub', lipM: $lipM)],
+            [
+                new LoopLine('up', 'Up', Place::pump('pump'), Place::stage('mat'), 50, 2, 2),
+                new LoopLine('back', 'Back', Place::stage('mat'), Place::vessel('tub'), 75, 2, 2),
+            ],
+        );
+        self::assertContains('loop.loop_return_breaks_surface_water', $this->said($loop(0.0)));
+        self::assertNotContains('loop.loop_return_breaks_surface_water', $this->said($loop(0.05)));
+    }
+
     public function test_every_flow_can_be_asked_for_again_as_one_calculation(): void
     {
         $flow = LoopFlow::of($this->loop());

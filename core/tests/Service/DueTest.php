@@ -121,6 +121,11 @@ final class DueTest extends TestCase
         yield 'cold' => [7.9, 7.5, YearSeason::Winter];
         yield 'cold and warming' => [7.0, 4.9, YearSeason::Spring];
         yield 'warming' => [14.0, 12.0, YearSeason::Spring];
+        yield 'spring ends at eighteen' => [18.0, 15.0, null];
+        yield 'and is it just below' => [17.9, 15.0, YearSeason::Spring];
+        yield 'autumn begins below sixteen' => [15.9, 17.9, YearSeason::Autumn];
+        yield 'and not at it' => [16.0, 18.0, null];
+        yield 'eight is not cold' => [8.0, 8.0, null];
         yield 'warming too little' => [14.0, 12.1, null];
         yield 'warm' => [20.0, 15.0, YearSeason::Summer];
         yield 'cooling' => [12.0, 14.5, YearSeason::Autumn];

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Tests\Vessel;
 
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Vessel\Shape;
+use Ironwort\Core\Vessel\OpenSurface;
 use Ironwort\Core\Vessel\WettedSurface;
 use PHPUnit\Framework\TestCase;
 
@@ -197,6 +198,17 @@ final class VesselVolumeTest extends TestCase
             2 * (2.4 + 1.6) * 0.8 + 2.4 * 1.6,
             $wet(Shape::Box, ['length_m' => 2.4, 'width_m' => 1.6, 'depth_m' => 0.9], 0.1),
             1e-12,
+        );
+        // A cone of 2 m over 1 m, filled to half its height, where it is 1.5 m wide.
+        self::assertEqualsWithDelta(
+            (M_PI / 2) * (1.5 + 1) * hypot(0.5, 0.25) + M_PI / 4,
+            $wet(Shape::ConeFrustum, ['top_diameter_m' => 2, 'bottom_diameter_m' => 1, 'depth_m' => 1], 0.5),
+            1e-12,
+        );
+        self::assertSame(
+            [5.0, 7.5],
+            [OpenSurface::of(null, 5000), OpenSurface::of(7.5, 5000)],
+            'a metre deep, unless known',
         );
         // Shapes that are the same shape have the same walls.
         $round = $wet(Shape::Cylinder, ['diameter_m' => 2, 'depth_m' => 1]);
