@@ -284,7 +284,7 @@ final class LoopTest extends TestCase
         self::assertContains('loop.loop_bypassed_water_passes_lives', $this->said($loop(true)));
     }
 
-    public function test_a_pump_that_stands_in_the_water_does_not_break_its_surface_and_an_airlift_with_a_lip_does(): void
+    public function test_a_pump_in_the_water_does_not_break_its_surface_and_an_airlift_with_a_lip_does(): void
     {
         $curve = new PumpCurve([0, 8000 / 3.6e6, 14000 / 3.6e6], [4.0, 2.6, 0.3]);
         $loop = static fn(float $lipM): Loop => new Loop(

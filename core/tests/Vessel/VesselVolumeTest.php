@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Ironwort\Core\Tests\Vessel;
 
 use Ironwort\Core\Tests\Calculations;
-use Ironwort\Core\Vessel\Shape;
 use Ironwort\Core\Vessel\OpenSurface;
+use Ironwort\Core\Vessel\Shape;
 use Ironwort\Core\Vessel\WettedSurface;
 use PHPUnit\Framework\TestCase;
 
