@@ -13,6 +13,7 @@ use App\Models\Role;
 use App\Models\System;
 use Database\Factories\SiteFactory;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Fish that grow, move and die; feed as planned and given; what a filter takes of it. */
@@ -164,6 +165,19 @@ final class FishAndCapacityTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath('errors.to', 'They are there already.');
         self::assertSame(2, FishEvent::query()->count());
+    }
+
+    /** Within a twentieth of their length they are one group there; those that have grown past it stay their own. */
+    #[TestWith([1.04, [8]])]
+    #[TestWith([1.06, [5, 3]])]
+    public function test_fish_of_one_name_are_one_group_where_they_are_of_one_size(float $grown, array $groups): void
+    {
+        $this->happens('moved', ['count' => '5', 'to' => 'other', 'reason' => 'room'])->assertOk();
+        FishGroup::query()
+            ->whereKey(self::KOI)
+            ->increment('length_cm', ($grown - 1) * FishGroup::query()->findOrFail(self::KOI)->length_cm);
+        $this->happens('moved', ['count' => '3', 'to' => 'other'], '01JD00000000000000000000E2')->assertOk();
+        self::assertSame($groups, $this->getJson('/api/systems/other/fish')->json('groups.*.count'));
     }
 
     public function test_losses_are_counted_dated_and_explained_and_the_last_one_ends_the_group(): void

@@ -82,6 +82,7 @@ final class RefusalsTest extends TestCase
 
     public function test_lines_of_the_log_bar(): void
     {
+        $this->travelTo('2026-06-01 10:00');
         $line = fn(string $said): mixed => $this->refused(
             'POST',
             'log',
@@ -89,7 +90,16 @@ final class RefusalsTest extends TestCase
             'line',
         );
         foreach (
-            ['', 'feed 600000', 'am .5 @23:59+400', 'change 9000l', 'seed 3l from nowhere', 'pump nothing off']
+            [
+                '',
+                'feed 600000',
+                'am .5 @23:59+400',
+                // In London it is eleven.
+                'am .5 @11:20',
+                'change 9000l',
+                'seed 3l from nowhere',
+                'pump nothing off',
+            ]
             as $one
         ) {
             $line($one);
@@ -180,6 +190,9 @@ final class RefusalsTest extends TestCase
     {
         $this->log('t 18 ph 7.6 kh 8 gh 10 do 9 sa 0 am 0 ni 0');
         $this->refused('PUT', 'doses/*', ['reason' => 'x'], 'thing');
+        $this->at('PUT', 'doses/*', ['thing' => 'zeolite', 'reason' => 'x', 'tan_mg_l' => '0'])
+            ->assertUnprocessable()
+            ->assertJsonPath('codes', ['dose.nothing_to_give']);
         $given = ['thing' => 'formalin', 'reason' => 'x', 'done' => 'yes', 'given_unit' => 'mL'];
         $this->refused(
             'PUT',
