@@ -310,7 +310,11 @@ const print = () => window.print()
         <dd>{{ found.about.storage }}</dd>
       </dl>
     </section>
-    <DoseSheet v-if="found && found.amount !== null" :system="system" :found="found" />
+    <DoseSheet
+      v-if="found && found.amount !== null && !found.refusals.length"
+      :system="system"
+      :found="found"
+    />
 
     <section class="part no-print" aria-label="What doses go by">
       <h2>What doses go by</h2>
