@@ -91,6 +91,14 @@ Then run this again."
   fi
 }
 
+# The browser without a window is a quarter faster; where it cannot be had the other one does.
+prefer_headless_shell() {
+  if command -v chromium-headless-shell >/dev/null || ! is_root; then return 0; fi
+  say "Installing chromium-headless-shell …"
+  { apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends \
+    chromium-headless-shell; } >"$VAR/install.log" 2>&1 || say "It is not to be had here: chromium does as well."
+}
+
 # Runs a step again only when what it depends on has changed since it last went well.
 when_changed() {
   local name=$1 inputs=$2 output=$3; shift 3
