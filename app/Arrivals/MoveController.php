@@ -8,6 +8,7 @@ use App\Book\KeepNote;
 use App\Fish\FishReport;
 use App\Http\Controller;
 use App\Http\Overridden;
+use App\Models\FishEvent;
 use App\Models\FishGroup;
 use App\Models\Quarantine;
 use App\Models\System;
@@ -47,7 +48,7 @@ final class MoveController extends Controller
         $leaving = $request->leaving($system, $found->count);
         $to = $request->to($system);
         $person = $this->person($request);
-        $this->allow($moves->asks($system, $to, $kind), $leaving['reason'], $system, $person);
+        $this->allow($id, $moves->asks($system, $to, $kind), $leaving['reason'], $system, $person);
         $photo = $request->photo();
         $leave->leave(strtoupper($id), $found, $kind, $leaving, $person, $to, $request->single($found));
         if ($photo !== null) {
@@ -71,7 +72,7 @@ final class MoveController extends Controller
         $asked = $request->everybody($system);
         $to = $request->destination($system);
         $person = $this->person($request);
-        $this->allow($moves->asks($system, $to), $asked['reason'], $system, $person);
+        $this->allow($id, $moves->asks($system, $to), $asked['reason'], $system, $person);
         $all->move($id, $system, $to, $asked, $person);
         $system->refresh();
 
@@ -79,11 +80,11 @@ final class MoveController extends Controller
     }
 
     /**
-     * What speaks against it is passed with a reason, and that is logged.
+     * What speaks against it is passed with a reason, and that is logged, once however often it is sent.
      *
      * @throws BadInput at `reason` where none is given
      */
-    private function allow(?Message $against, ?string $reason, System $system, User $person): void
+    private function allow(string $id, ?Message $against, ?string $reason, System $system, User $person): void
     {
         if ($against === null) {
             return;
@@ -91,7 +92,9 @@ final class MoveController extends Controller
         if ($reason === null) {
             throw BadInput::at('reason', $against->text, [$against->code]);
         }
-        Overridden::log('move of fish', [$against->code], false, $system, $person);
+        if (!FishEvent::query()->whereKey(strtoupper($id))->exists()) {
+            Overridden::log('move of fish', [$against->code], false, $system, $person);
+        }
     }
 
     /** A bag at the door: what opening it does, and the drip into this water. */

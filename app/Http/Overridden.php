@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Models\System;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 
 /**
@@ -21,11 +22,9 @@ final readonly class Overridden
         if ($codes === []) {
             return;
         }
-        Log::channel('overridden')->info($what, [
-            'codes' => $codes,
-            'how' => $asFact ? 'had happened' : 'with a reason',
-            'system' => $system->id,
-            'person' => $person->id,
-        ]);
+        $how = $asFact ? 'had happened' : 'with a reason';
+        $told = ['codes' => $codes, 'how' => $how, 'system' => $system->id, 'person' => $person->id];
+        // What is refused for something else after all was never booked.
+        DB::afterCommit(static fn() => Log::channel('overridden')->info($what, $told));
     }
 }

@@ -116,7 +116,9 @@ final readonly class LooksDue
         return $found;
     }
 
-    /** @param  list<object{parameter: string, value: string, low: string, high: string, taken_at: string}>  $readings */
+    /**
+     * @param  list<object{parameter: string, value: string, low: string, high: string, taken_at: string}>  $readings
+     */
     private function incident(System $system, array $readings): ?float
     {
         foreach ($readings as $one) {

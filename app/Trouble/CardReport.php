@@ -13,7 +13,7 @@ use App\Running\WithoutFlow;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use Ironwort\Core\Incident\Cause;
-use Ironwort\Core\Incident\Refuge;
+use Ironwort\Core\Incident\OverdoseAnswer;
 use Ironwort\Core\Incident\Sign;
 use Ironwort\Core\Measure\Format;
 use Ironwort\Core\Words\Message;
@@ -76,7 +76,7 @@ final readonly class CardReport
                     'steps' => array_map(static fn(Message $one): string => $one->text, [
                         Message::of('incident.card_overdose_air'),
                         Message::of('incident.card_overdose_change', [
-                            'litres' => Format::about(Refuge::OVERDOSE_OUT * $volume, 2),
+                            'litres' => Format::about(OverdoseAnswer::OUT_SHARE * $volume, 2),
                         ]),
                         Message::of('incident.card_overdose_carbon'),
                         Message::of('incident.card_overdose_call'),

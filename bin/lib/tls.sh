@@ -1,5 +1,5 @@
-# A certificate of one's own, for phones of the house: an authority that a phone is told to trust once, and a certificate
-# for this machine's names, made anew when they change or it runs out.
+# A certificate of one's own, for phones of the house: an authority that a phone is told to trust once, and a
+# certificate for this machine's names, made anew when they change or it runs out.
 
 # tls_names LISTEN [URL]: what the certificate is for, as openssl writes it.
 tls_names() {
@@ -23,8 +23,8 @@ make_certificate() {
     mkdir -p "$folder"
     cd "$folder"
     [ -s ca.crt ] && openssl x509 -checkend 7776000 -noout -in ca.crt >/dev/null \
-      || openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 3650 -keyout ca.key -out ca.crt \
-        -subj '/CN=Ironwort on this machine' -addext 'basicConstraints=critical,CA:TRUE,pathlen:0' \
+      || openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 3650 \
+        -keyout ca.key -out ca.crt -subj '/CN=Ironwort on this machine' -addext 'basicConstraints=critical,CA:TRUE,pathlen:0' \
         -addext 'keyUsage=critical,keyCertSign,cRLSign'
     if ! [ -s server.crt ] || [ "$(cat names 2>/dev/null)" != "$names" ] \
       || ! openssl x509 -checkend 2592000 -noout -in server.crt >/dev/null \

@@ -18,7 +18,7 @@ final readonly class Examples
 {
     private const FOLDER = __DIR__ . '/../src';
 
-    /** @return iterable<string, array{class-string, string, string}> class, what is given, what comes of it; by place */
+    /** @return iterable<string, array{class-string, string, string}> class, given, what comes of it; by place */
     public static function all(): iterable
     {
         $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::FOLDER));

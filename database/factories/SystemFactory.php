@@ -16,6 +16,15 @@ use Illuminate\Support\Str;
  */
 final class SystemFactory extends Factory
 {
+    /** 4 by 2 by 1 m to the brim, 8,000 L. */
+    public const BAY = [
+        'name' => 'Bay',
+        'kind' => 'bay',
+        'shape' => 'box',
+        'measures' => ['length_m' => 4, 'width_m' => 2, 'depth_m' => 1],
+        'freeboard_m' => 0,
+    ];
+
     protected $model = System::class;
 
     /** @return array<string, mixed> */
@@ -30,21 +39,11 @@ final class SystemFactory extends Factory
         ];
     }
 
-    /** With one bay of 4 by 2 by 1 m, 8,000 L. */
+    /** With one bay, `BAY`. */
     public function withBay(): static
     {
         return $this->afterCreating(
-            static fn(System $system) => (new LayBuild())->lay($system, [
-                'vessels' => [
-                    [
-                        'name' => 'Bay',
-                        'kind' => 'bay',
-                        'shape' => 'box',
-                        'measures' => ['length_m' => 4, 'width_m' => 2, 'depth_m' => 1],
-                        'freeboard_m' => 0,
-                    ],
-                ],
-            ]),
+            static fn(System $system) => (new LayBuild())->lay($system, ['vessels' => [self::BAY]]),
         );
     }
 }

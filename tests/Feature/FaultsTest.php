@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Build\LayBuild;
+use App\Models\Role;
 use App\Providers\AppServiceProvider;
+use Database\Factories\SystemFactory;
 use Illuminate\Console\Scheduling\Event;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Vite;
@@ -14,6 +16,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
@@ -61,15 +64,7 @@ final class FaultsTest extends TestCase
     {
         self::assertStringContainsString('No refusal was overridden.', $this->faults());
         (new LayBuild())->lay($this->system, [
-            'vessels' => [
-                [
-                    'name' => 'Bay',
-                    'kind' => 'bay',
-                    'shape' => 'box',
-                    'measures' => ['length_m' => 4, 'width_m' => 1, 'depth_m' => 1],
-                    'freeboard_m' => 0,
-                ],
-            ],
+            'vessels' => [SystemFactory::BAY],
         ]);
         $this->postJson('/api/systems/long-vat/log', [
             'id' => strtoupper((string) Str::ulid()),
@@ -77,7 +72,7 @@ final class FaultsTest extends TestCase
         ])->assertCreated();
         // Nothing speaks against the first: it is not in the log.
         $this->give(['thing' => 'formalin', 'dose_mg_l' => '15', 'reason' => 'flukes']);
-        foreach (['8', '9'] as $grams) {
+        foreach (['16', '18'] as $grams) {
             $this->give([
                 'thing' => 'potassium_permanganate',
                 'reason' => 'Dr. Withy said so',
@@ -96,6 +91,23 @@ final class FaultsTest extends TestCase
         $this->travel(8)->days();
         self::assertStringContainsString('No refusal was overridden.', $this->faults());
         self::assertStringContainsString('dose.formalin_with_permanganate', $this->faults(['--days' => 14]));
+    }
+
+    public function test_what_is_refused_after_all_or_sent_again_was_not_overridden_once_more(): void
+    {
+        (new LayBuild())->lay($this->system, ['vessels' => [SystemFactory::BAY]]);
+        $this->postJson('/api/systems/long-vat/log', ['id' => strtoupper((string) Str::ulid()), 'line' => 't 18 sa 3']);
+        $hang = fn(string $id): TestResponse => $this->putJson("/api/systems/long-vat/charges/{$id}", [
+            'kind' => 'zeolite',
+            'mass_g' => '500',
+            'done' => 'yes',
+        ]);
+        $key = strtoupper((string) Str::ulid());
+        $hang($key)->assertOk();
+        $hang($key)->assertOk();
+        $this->actingAs($this->person('helper@yard.example', Role::Helper));
+        $hang(strtoupper((string) Str::ulid()))->assertJsonPath('codes', ['dose.same_by_another']);
+        self::assertMatchesRegularExpression('/ 1  last \S+ \S+  zeolite hung: \S+, had happened/', $this->faults());
     }
 
     public function test_errors_are_counted_together_however_often_they_came(): void

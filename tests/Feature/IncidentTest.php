@@ -12,7 +12,7 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** Trouble as work: opened once, worked through by two people, repeated until its rule is met, closed with its cause. */
+/** Trouble as work: opened once, worked through by two people, repeated until its rule is met, closed with a cause. */
 final class IncidentTest extends TestCase
 {
     use DosedBays {

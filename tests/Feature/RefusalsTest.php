@@ -11,6 +11,7 @@ use App\Models\FishGroup;
 use App\Models\Role;
 use App\Models\Vessel;
 use App\Models\WaterChange;
+use Database\Factories\SystemFactory;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ironwort\Core\Dose\Validity;
@@ -36,15 +37,7 @@ final class RefusalsTest extends TestCase
         parent::setUp();
         $this->actingAs($this->owner);
         (new LayBuild())->lay($this->system, [
-            'vessels' => [
-                [
-                    'name' => 'Bay',
-                    'kind' => 'bay',
-                    'shape' => 'box',
-                    'measures' => ['length_m' => 4, 'width_m' => 2, 'depth_m' => 1],
-                    'freeboard_m' => 0,
-                ],
-            ],
+            'vessels' => [SystemFactory::BAY],
         ]);
         $this->bay = Vessel::query()->firstOrFail()->id;
     }

@@ -27,7 +27,7 @@ final readonly class Gate
 
     private const SHARE = 0.1;
 
-    /** Ill fish that are too many for chance, and the share of all that makes an outbreak or, where it grows, one soon. */
+    /** Ill fish that are too many for chance; the share of all that makes an outbreak or, where it grows, one soon. */
     private const ILL = 3;
 
     private const HALF = 0.5;

@@ -10,6 +10,9 @@ use Ironwort\Core\Words\Message;
 /** Too much of something in the water, or two things that never meet. Common practice, no source. */
 final readonly class OverdoseAnswer
 {
+    /** Of the water, changed at once where nobody reads figures: on the card on the wall. */
+    public const OUT_SHARE = 0.5;
+
     /** @return list<AnswerStep> */
     public static function steps(Situation $now): array
     {

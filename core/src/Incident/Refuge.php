@@ -16,7 +16,4 @@ final readonly class Refuge
 
     /** Kinds of system that take none: their own fish are new or ill, or there is no filter yet. */
     public const TAKE_NONE = ['quarantine', 'hospital', 'start'];
-
-    /** Of the water, changed at once against what was given too much of. */
-    public const OVERDOSE_OUT = 0.5;
 }

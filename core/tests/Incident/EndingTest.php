@@ -17,7 +17,7 @@ use PHPUnit\Framework\TestCase;
 
 final class EndingTest extends TestCase
 {
-    /** @return iterable<string, array{list<string>, array<string, ?float>, ?float, ?float}> codes; clean, signs, death */
+    /** @return iterable<string, array{list<string>, array<string, ?float>, ?float, ?float}> codes, then the facts */
     public static function cases(): iterable
     {
         yield 'nothing was bad' => [[], [], null, null];

@@ -12,7 +12,7 @@ use PHPUnit\Framework\TestCase;
 
 final class WorseTest extends TestCase
 {
-    /** @return iterable<string, array{bool, Parameter, float, float, State, State}> then, now, and how they are judged */
+    /** @return iterable<string, array{bool, Parameter, float, float, State, State}> then, now, and each as judged */
     public static function cases(): iterable
     {
         yield 'a fifth more' => [false, Parameter::Ammonia, 1.0, 1.2, State::Act, State::Act];

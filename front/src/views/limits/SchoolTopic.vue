@@ -41,7 +41,7 @@ watch(
 const lower = computed(() => props.topic.name.toLowerCase())
 </script>
 
-<!-- One thing keepers differ in: what is followed, why, its risk, and what another school would change before it is kept. -->
+<!-- One thing keepers differ in: what is followed, why, its risk, and what another would change before it is kept. -->
 <template>
   <li class="topic">
     <b :id="`topic-${topic.id}`">{{ topic.name }}</b>
