@@ -75,12 +75,11 @@ final class RefusalsTest extends TestCase
         $this->at('POST', 'log', ['id' => self::key(), 'line' => $line])->assertCreated();
     }
 
-    /** Each by its own reason, since a line that is not understood is refused at the same field. */
+    /** Each by its own reason, since a line not understood is refused at the same field. In London it is eleven. */
     #[TestWith(['', 'One line'])]
     #[TestWith(['@9:10', 'at least one reading'])]
     #[TestWith(['feed 600000', 'So much feed'])]
     #[TestWith(['am .5 @25:00', '@7:10'])]
-    // In London it is eleven.
     #[TestWith(['feed 50 @11:20', 'still to come: it is 11:00'])]
     #[TestWith(['wc 9000', '8,000 L'])]
     #[TestWith(['seed 3l from nowhere', 'no other system here'])]
