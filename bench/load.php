@@ -41,6 +41,8 @@ foreach ([...$pages, "systems/{$slug}/trouble"] as $page) {
     $taken = [];
     for ($i = 0; $i < TIMES; $i++) {
         DB::flushQueryLog();
+        // What is shared by a request is made anew for each, as where each has a process of its own.
+        $app->forgetScopedInstances();
         DB::enableQueryLog();
         $begun = hrtime(true);
         $answer = $kernel->handle(

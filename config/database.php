@@ -12,6 +12,8 @@ return [
             'search_path' => 'public',
             'sslmode' => env('DATABASE_SSLMODE', 'prefer'),
             'timezone' => 'UTC',
+            // One way to the database and back for a question, not three: nothing is asked twice by the same name.
+            'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

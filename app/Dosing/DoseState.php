@@ -264,7 +264,9 @@ final readonly class DoseState
             ->where('thing', 'culture')
             ->max('given_at');
         $stages = $system->stages
-            ->filter(static fn(Stage $stage): bool => $kinds->get($stage->kind)->nitrifies() && !$stage->bypassed)
+            ->filter(
+                static fn(Stage $stage): bool => $kinds->get($stage->kind)->carries($stage->media_l, $stage->bypassed),
+            )
             ->mapWithKeys(
                 static fn(Stage $stage): array => [
                     $stage->name => $stage->since === null ? null : $days($stage->since),

@@ -84,16 +84,21 @@ final readonly class FollowStart
     public static function missing(array $input): ?Message
     {
         $readings = is_array($input['readings'] ?? null) ? $input['readings'] : [];
+        // With the first, which is the water of day 0.
+        $read =
+            1 +
+            count(
+                array_filter($readings, static fn(mixed $row): bool => is_array($row) && isset($row['tan_low_mg_l'])),
+            );
 
         return match (true) {
             ($input['grown_mg_l_d'] ?? 0.0) <= 0 => Message::of('model.start_no_nitrifiers'),
             !is_array($input['then'] ?? null) || !isset($input['then']['alkalinity_mg_l']) => Message::of(
                 'model.start_no_kh',
             ),
-            count(
-                array_filter($readings, static fn(mixed $row): bool => is_array($row) && isset($row['tan_low_mg_l'])),
-            ) < self::LEAST
-                => Message::of('model.start_few_readings'),
+            $read <= self::LEAST => Message::of('model.start_few_readings', [
+                'count' => [1 => 'once', 2 => 'twice'][$read] ?? "{$read} times",
+            ]),
             default => null,
         };
     }

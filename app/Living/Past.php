@@ -88,7 +88,7 @@ final readonly class Past
     /** Whether bacteria have a surface to live on in it, and water passes them. */
     public function carries(Stage $stage): bool
     {
-        return !$stage->bypassed && $stage->media_l > 0 && $this->kinds->get($stage->kind)->nitrifies();
+        return $this->kinds->get($stage->kind)->carries($stage->media_l, $stage->bypassed);
     }
 
     /**

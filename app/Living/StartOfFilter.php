@@ -36,15 +36,21 @@ final readonly class StartOfFilter
      */
     private function __construct(private System $system, public Carbon $since, private array $rows) {}
 
+    /** Since when a start is to be followed; null where nothing is being started. */
+    public static function from(System $system, Past $past): ?Carbon
+    {
+        $starting = $system->kind === 'start' || $system->life_stage === 'starting';
+
+        return $past->begins($system) ?? ($starting ? Carbon::now()->subDays(self::FOLLOWED_D) : null);
+    }
+
     /** Null where nothing is being started, or ammonia was never read since it was. */
     public static function of(System $system, Past $past): ?self
     {
-        $starting = $system->kind === 'start' || $system->life_stage === 'starting';
-        $oldest = Carbon::now()->subDays(self::FOLLOWED_D);
-        if (!$starting && $past->begins($system) === null) {
+        $from = self::from($system, $past);
+        if ($from === null) {
             return null;
         }
-        $from = $past->begins($system) ?? $oldest;
         /**
          * @var list<object{visit_id: string, taken_at: string, parameter: string, value: string, low: string,
          *     high: string}> $rows

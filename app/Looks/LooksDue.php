@@ -32,26 +32,27 @@ final readonly class LooksDue
      */
     public function of(Collection $systems, array $water, array $monthAgoC): array
     {
-        $ids = array_values($systems->map(static fn(System $one): string => $one->id)->all());
+        $due = array_fill_keys($systems->map(static fn(System $one): string => $one->id)->all(), null);
+        $held = $systems->filter(
+            static fn(System $one): bool => $one->fish->contains(static fn(FishGroup $some): bool => $some->count > 0),
+        );
+        $ids = array_values($held->map(static fn(System $one): string => $one->id)->all());
         if ($ids === []) {
-            return [];
+            return $due;
         }
         $looked = self::looked($ids);
         $highest = self::highest($ids);
         $protocols = Quarantine::query()->whereIn('system_id', $ids)->get()->keyBy('system_id');
-        $due = [];
-        foreach ($systems as $system) {
-            $held =
+        foreach ($held as $system) {
+            $rules =
                 $system->kind === 'quarantine' ? $protocols[$system->id] ?? new Quarantine(Quarantine::USUAL) : null;
-            $due[$system->id] = $system->fish->every(static fn(FishGroup $one): bool => $one->count === 0)
-                ? null
-                : LookDue::why(
-                    $looked[$system->id] ?? null,
-                    $held?->looks_every_d,
-                    $this->incident($system, $highest[$system->id] ?? []),
-                    $water[$system->id]->get(Parameter::Temperature)?->value,
-                    $monthAgoC[$system->id] ?? null,
-                );
+            $due[$system->id] = LookDue::why(
+                $looked[$system->id] ?? null,
+                $rules?->looks_every_d,
+                $this->incident($system, $highest[$system->id] ?? []),
+                $water[$system->id]->get(Parameter::Temperature)?->value,
+                $monthAgoC[$system->id] ?? null,
+            );
         }
 
         return $due;

@@ -32,7 +32,7 @@ final readonly class DonorsReport
         System::lookAtTogether($others);
         foreach ($others as $donor) {
             $stages = $donor->stages->filter(
-                fn(Stage $stage): bool => $stage->media_l > 0 && $this->kinds->get($stage->kind)->nitrifies(),
+                fn(Stage $stage): bool => $this->kinds->get($stage->kind)->carries($stage->media_l),
             );
             if ($stages->isNotEmpty()) {
                 $rows[] = [

@@ -14,6 +14,7 @@ use App\Living\StartOfFilter;
 use App\Models\Dose;
 use App\Models\System;
 use App\Readings\LatestWater;
+use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
 use Ironwort\Core\Calc\Result;
@@ -50,10 +51,16 @@ final readonly class StartReport
     public function of(System $system, LatestWater $water, array $typed): array
     {
         $start = StartOfFilter::of($system, $this->past);
-        if ($start === null) {
-            return $this->none(
-                Message::of($system->stages->isEmpty() ? 'model.start_no_filter' : 'model.start_none_young'),
-            );
+        $from = StartOfFilter::from($system, $this->past);
+        if ($start === null || $from === null) {
+            return match (true) {
+                $system->stages->isEmpty() => $this->none(Message::of('model.start_no_filter')),
+                $from === null => $this->none(Message::of('model.start_none_young')),
+                default => [
+                    ...$this->none(Message::of('model.start_unread')),
+                    'does' => $this->until($system, $water, $from),
+                ],
+            };
         }
         $fields = $this->fields($system, $water, $typed);
         $typed = array_column($fields, 'value', 'key');
@@ -67,7 +74,12 @@ final readonly class StartReport
         ]);
         $missing = FollowStart::missing($input);
         if ($missing !== null) {
-            return [...$this->none($missing), 'since' => $start->since->toIso8601ZuluString(), 'fields' => $fields];
+            return [
+                ...$this->none($missing),
+                'since' => $start->since->toIso8601ZuluString(),
+                'fields' => $fields,
+                'does' => $this->until($system, $water, $from),
+            ];
         }
         $result = $this->registry->run('filter.maturation', $input);
         $on = static fn(mixed $day): ?string => is_numeric($day)
@@ -154,6 +166,22 @@ final readonly class StartReport
     public static function does(Standing $phase, bool $fish): array
     {
         return array_map(static fn(Message $one): array => $one->toArray(), $phase->does($fish));
+    }
+
+    /** @return list<array{code: string, text: string}> what to do while too little is read to follow it */
+    private function until(System $system, LatestWater $water, Carbon $from): array
+    {
+        $given = Dose::query()
+            ->where('system_id', $system->id)
+            ->whereNull('withdrawn_at')
+            ->where('thing', 'ammonium')
+            ->where('given_at', '>=', $from)
+            ->exists();
+        $fish = $system->fish->isNotEmpty();
+        $ammonia = $water->get(Parameter::Ammonia);
+        $read = $ammonia === null || $ammonia->taken_at->lt($from) ? null : $ammonia->value;
+
+        return self::does(Standing::before($fish, $read, $given), $fish);
     }
 
     /** @return array<string, mixed> */

@@ -11,7 +11,7 @@ final readonly class Age
 {
     public static function of(Carbon $then): string
     {
-        $minutes = max(0, (int) round($then->diffInMinutes(now(), true)));
+        $minutes = (int) round(abs(self::now() - $then->getTimestamp()) / 60);
 
         return match (true) {
             $minutes < 2 => 'just now',
@@ -20,5 +20,11 @@ final readonly class Age
             $minutes < 60 * 24 * 60 => round($minutes / 1440) . ' days ago',
             default => round($minutes / 43800) . ' months ago',
         };
+    }
+
+    /** The instant that a page is read at, seconds since 1970, without making a date of it each time. */
+    public static function now(): int
+    {
+        return Carbon::hasTestNow() ? Carbon::getTestNow()->getTimestamp() : time();
     }
 }

@@ -29,6 +29,7 @@ use Illuminate\Support\Carbon;
 final class FishEvent extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 

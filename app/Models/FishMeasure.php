@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
 final class FishMeasure extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 

@@ -27,6 +27,7 @@ use Ironwort\Core\Dose\Measures;
 final class Good extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 

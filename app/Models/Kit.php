@@ -27,6 +27,7 @@ use Ironwort\Core\Judge\Kit as Steps;
 final class Kit extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     public const KINDS = ['drops', 'strip', 'photometer', 'probe'];
 

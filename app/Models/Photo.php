@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
 final class Photo extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 }

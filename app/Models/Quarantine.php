@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Model;
 final class Quarantine extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     /** Where nobody set one: three weeks. Common practice, no source. */
     public const USUAL_D = 21.0;

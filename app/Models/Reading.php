@@ -77,13 +77,7 @@ final class Reading extends Model
         $taken = $this->columns()['taken_at'];
         $at = is_string($taken) ? strtotime($taken) : false;
 
-        return ($at === false ? $this->taken_at->diffInSeconds(Carbon::now()) : self::now() - $at) / 3600;
-    }
-
-    /** The instant that a page is read at, without making a date of it each time. */
-    private static function now(): int
-    {
-        return Carbon::hasTestNow() ? Carbon::getTestNow()->getTimestamp() : time();
+        return ($at === false ? $this->taken_at->diffInSeconds(Carbon::now()) : Age::now() - $at) / 3600;
     }
 
     /**

@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
 final class SingleMeasure extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 

@@ -25,6 +25,7 @@ use Ironwort\Core\Measure\UnitChoice;
 final class User extends Authenticatable
 {
     use HasKey;
+    use PlainAttributes;
 
     protected $guarded = [];
 

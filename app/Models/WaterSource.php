@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class WaterSource extends Model
 {
     use HasKey;
+    use PlainAttributes;
 
     public const KINDS = ['tap', 'well', 'rain', 'ro', 'blend'];
 

@@ -5,9 +5,18 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Arrivals\QuarantineReport;
+use App\Expected\ExpectedWater;
+use App\Expected\Residuals;
+use App\Fish\FeedPlan;
+use App\Fish\SteadyWater;
 use App\Http\QueryCount;
 use App\Http\RequestLog;
+use App\Living\LoadOverTime;
+use App\Living\Past;
 use App\Models\User;
+use App\Volumes\LoopSums;
+use App\Volumes\VolumeReport;
+use App\Volumes\WaterBodies;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
@@ -94,6 +103,28 @@ final class AppServiceProvider extends ServiceProvider
             StageKinds::class,
             static fn(Application $app): StageKinds => $app->make(Library::class)->stageKinds(),
         );
+        $this->sharedByARequest();
+    }
+
+    /** These keep nothing in mind and many rest on them: made once for a request, not sixty times for a page. */
+    private function sharedByARequest(): void
+    {
+        foreach (
+            [
+                LoopSums::class,
+                VolumeReport::class,
+                WaterBodies::class,
+                SteadyWater::class,
+                FeedPlan::class,
+                LoadOverTime::class,
+                Past::class,
+                ExpectedWater::class,
+                Residuals::class,
+            ]
+            as $one
+        ) {
+            $this->app->scoped($one);
+        }
     }
 
     public function boot(): void

@@ -84,13 +84,7 @@ final class AskedBefore
     /** @return ?list<Column> */
     private static function columns(mixed $kept): ?array
     {
-        $columns = [];
-        foreach (is_array($kept) ? $kept : [] as $one) {
-            $columns[] = new Column(
-                is_array($one) && is_string($one['name'] ?? null) ? $one['name'] : '',
-                is_array($one) && is_bool($one['text'] ?? null) ? $one['text'] : null,
-            );
-        }
+        $columns = array_map(Column::kept(...), is_array($kept) ? array_values($kept) : []);
 
         return $columns === [] ? null : $columns;
     }
@@ -98,14 +92,14 @@ final class AskedBefore
     /** A moment with the same part of a second as now was reckoned from now; any other is one of the book's own. */
     private static function fromNow(mixed $value): mixed
     {
-        return $value instanceof DateTimeInterface
-            ? [
-                'zone' => $value->format('e'),
-                'micro' =>
-                    (int) $value->format('Uu') - ($value->format('u') === Carbon::now()->format('u') ? self::now() : 0),
-                'from_now' => $value->format('u') === Carbon::now()->format('u'),
-            ]
-            : $value;
+        if (!($value instanceof DateTimeInterface)) {
+            return $value;
+        }
+        $now = self::now();
+        $micro = (int) $value->format('Uu');
+        $fromNow = ($micro - $now) % 1_000_000 === 0;
+
+        return ['zone' => $value->format('e'), 'micro' => $micro - ($fromNow ? $now : 0), 'from_now' => $fromNow];
     }
 
     private static function asOfNow(mixed $value): mixed

@@ -4,36 +4,59 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-/**
- * A column of an answer. Whole numbers and truths come as JSON; all else as PostgreSQL writes it. Of
- * one that held nothing when it was learned the database tells which it is.
- */
+/** A column of an answer, which comes as text, as PostgreSQL writes it, and is made again what it was. */
 final readonly class Column
 {
-    private const AS_IT_IS = "('boolean', 'smallint', 'integer', 'bigint')";
+    private const KINDS = ['int', 'bool', 'text'];
 
-    /** @param  ?bool  $text  whether it comes as text; null where nothing tells */
-    public function __construct(public string $name, public ?bool $text) {}
+    /** @param  ?string  $kind  one of `KINDS`; null where it held nothing whenever it was looked at */
+    public function __construct(public string $name, public ?string $kind) {}
+
+    /**
+     * @param  array<mixed>  $values  what it held in each row of an answer
+     */
+    public static function holding(string $name, array $values): self
+    {
+        foreach ($values as $value) {
+            if ($value !== null) {
+                return new self($name, is_int($value) ? 'int' : (is_bool($value) ? 'bool' : 'text'));
+            }
+        }
+
+        return new self($name, null);
+    }
+
+    /** What was kept of one; of anything else a column of which nothing is known. */
+    public static function kept(mixed $kept): self
+    {
+        $name = is_array($kept) ? $kept['name'] ?? null : null;
+        $kind = is_array($kept) ? $kept['kind'] ?? null : null;
+
+        return new self(
+            is_string($name) ? $name : '',
+            is_string($kind) && in_array($kind, self::KINDS, true) ? $kind : null,
+        );
+    }
 
     /** @param  string  $of  the alias of its table */
     public function sql(string $of): string
     {
-        $column = $of . '."' . str_replace('"', '""', $this->name) . '"';
+        return $of . '."' . str_replace('"', '""', $this->name) . '"::text';
+    }
 
-        return match ($this->text) {
-            true => "{$column}::text",
-            false => "to_json({$column})::text",
-            null => "CASE WHEN pg_typeof({$column})::text IN " .
-                self::AS_IT_IS .
-                " THEN to_json({$column}) ELSE to_json({$column}::text) END::text",
-        };
+    /** Whether what stands in a cell can be made what it was. */
+    public function reads(?string $cell): bool
+    {
+        return $cell === null || $this->kind !== null;
     }
 
     /** What stands in a cell of `sql()`. */
-    public function read(?string $cell): mixed
+    public function read(?string $cell): string|int|bool|null
     {
-        return $cell === null || $this->text === true
-            ? $cell
-            : json_decode($cell, flags: JSON_THROW_ON_ERROR | JSON_BIGINT_AS_STRING);
+        return match (true) {
+            $cell === null || $this->kind === 'text' => $cell,
+            $this->kind === 'int' => (int) $cell,
+            default => $cell === 'true',
+        };
     }
 }

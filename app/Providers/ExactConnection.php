@@ -8,6 +8,7 @@ use App\Models\LooksAtMany;
 use Illuminate\Database\PostgresConnection;
 use Illuminate\Database\Query\Grammars\PostgresGrammar;
 use Illuminate\Database\QueryException;
+use PDO;
 
 /**
  * PostgreSQL with times to the microsecond and with their zone. Cut down to seconds, what was done earlier in the same
@@ -47,7 +48,7 @@ final class ExactConnection extends PostgresConnection implements LooksAtMany
             // PostgreSQL takes longer to plan one query of seventy parts than seven of ten.
             foreach (array_chunk($before->last(), 10) as $some) {
                 $one = new OneQuery($some);
-                foreach ($one->answers(parent::select($one->sql, $one->bindings)) as $n => $rows) {
+                foreach ($one->answers($this->lists($one->sql, $one->bindings)) as $n => $rows) {
                     if ($rows !== null) {
                         $this->ahead[
                             self::question($some[$n]->sql, $this->prepareBindings($some[$n]->bindings))
@@ -59,6 +60,22 @@ final class ExactConnection extends PostgresConnection implements LooksAtMany
             // Such as after an upgrade, when a column is no longer there.
             $before->forget();
         }
+    }
+
+    /**
+     * @param  list<mixed>  $bindings
+     * @return list<list<int|string|null>> rows, each as a list
+     */
+    private function lists(string $query, array $bindings): array
+    {
+        /** @var list<list<int|string|null>> */
+        return $this->run($query, $bindings, function (string $query, array $bindings): array {
+            $statement = $this->getPdo()->prepare($query);
+            $this->bindValues($statement, $this->prepareBindings($bindings));
+            $statement->execute();
+
+            return $statement->fetchAll(PDO::FETCH_NUM);
+        });
     }
 
     public function readAnew(): void

@@ -7,8 +7,9 @@ namespace App\Providers;
 use stdClass;
 
 /**
- * Many questions as one: each row comes back with the number of its question, as a JSON list in the order of its
- * columns. Of a question that had no rows when its columns were learned only this is asked, whether it still has none.
+ * Many questions as one: each row comes back with the number of its question and its columns as text, in their order,
+ * with nothing in those that another question has more. Of a question that had no rows when its columns were learned
+ * only this is asked, whether it still has none.
  */
 final readonly class OneQuery
 {
@@ -20,58 +21,75 @@ final readonly class OneQuery
     /** @param  non-empty-list<Question>  $questions */
     public function __construct(private array $questions)
     {
-        $asked = array_map(self::part(...), array_keys($questions), $questions);
-        $this->sql = 'SELECT q, r FROM (' . implode(' UNION ALL ', $asked) . ') each(q, n, r) ORDER BY q, n';
+        $most = max(array_map(static fn(Question $question): int => count($question->columns ?? []), $questions));
+        $asked = array_map(
+            static fn(int $n, Question $question): string => self::part($n, $question, $most),
+            array_keys($questions),
+            $questions,
+        );
+        $this->sql = 'SELECT * FROM (' . implode(' UNION ALL ', $asked) . ') each ORDER BY 1, 2';
         $this->bindings = array_merge(
             ...array_map(static fn(Question $question): array => array_values($question->bindings), $questions),
         );
     }
 
     /**
-     * @param  array<mixed>  $rows  what came back
+     * @param  list<list<int|string|null>>  $rows  the number of the question, that of the row, the cells
      * @return list<?list<stdClass>> the answer to each question; null where it has to be asked for itself
      */
     public function answers(array $rows): array
     {
         $answers = array_map(static fn(): array => [], $this->questions);
         foreach ($rows as $row) {
-            /** @var object{q: int, r: ?string} $row */
-            $columns = $this->questions[$row->q]->columns;
-            if ($columns === null) {
-                // It had no rows, and now it has.
-                $answers[$row->q] = null;
+            $q = (int) $row[0];
+            if (!isset($answers[$q])) {
                 continue;
             }
-            /** @var list<?string> $values */
-            $values = json_decode((string) $row->r, flags: JSON_THROW_ON_ERROR);
-            $answers[$row->q][] = self::row($columns, $values);
+            $read = self::row($this->questions[$q]->columns, $row);
+            if ($read === null) {
+                $answers[$q] = null;
+            } else {
+                $answers[$q][] = $read;
+            }
         }
 
         return array_values($answers);
     }
 
     /**
-     * @param  list<Column>  $columns
-     * @param  list<?string>  $values
+     * @param  ?list<Column>  $columns
+     * @param  list<int|string|null>  $row
+     * @return ?stdClass null where something stands now that nothing is known of
      */
-    private static function row(array $columns, array $values): stdClass
+    private static function row(?array $columns, array $row): ?stdClass
     {
-        $row = new stdClass();
+        if ($columns === null) {
+            return null;
+        }
+        $read = new stdClass();
         foreach ($columns as $i => $column) {
-            $row->{$column->name} = $column->read($values[$i]);
+            /** @var ?string $cell */
+            $cell = $row[$i + 2];
+            if (!$column->reads($cell)) {
+                return null;
+            }
+            $read->{$column->name} = $column->read($cell);
         }
 
-        return $row;
+        return $read;
     }
 
-    private static function part(int $n, Question $question): string
+    /** @param  int  $most  columns that every part has */
+    private static function part(int $n, Question $question, int $most): string
     {
-        if ($question->columns === null) {
-            return "(SELECT {$n} q, 1::bigint n, NULL::json r FROM ({$question->sql}) a LIMIT 1)";
-        }
-        $cells = implode(', ', array_map(static fn(Column $one): string => $one->sql('a'), $question->columns));
+        $cells = array_map(static fn(Column $one): string => $one->sql('a'), $question->columns ?? []);
+        $row = implode(
+            '',
+            array_map(static fn(string $cell): string => ", {$cell}", array_pad($cells, $most, 'NULL::text')),
+        );
 
-        return "SELECT {$n}, a.n_th, array_to_json(ARRAY[{$cells}]::text[]) FROM " .
-            "(SELECT row_number() OVER () n_th, b.* FROM ({$question->sql}) b) a";
+        return $question->columns === null
+            ? "SELECT {$n} q, 1::bigint n{$row} WHERE EXISTS ({$question->sql})"
+            : "SELECT {$n} q, a.n_th n{$row} FROM (SELECT row_number() OVER () n_th, b.* FROM ({$question->sql}) b) a";
     }
 }

@@ -23,8 +23,8 @@ final readonly class Question
     {
         $first = $rows[0] ?? null;
         $columns = [];
-        foreach ($first instanceof stdClass ? get_object_vars($first) : [] as $name => $value) {
-            $columns[] = new Column((string) $name, $value === null ? null : !is_int($value) && !is_bool($value));
+        foreach ($first instanceof stdClass ? array_keys(get_object_vars($first)) : [] as $name) {
+            $columns[] = Column::holding((string) $name, array_map(static fn($row): mixed => $row->{$name}, $rows));
         }
 
         return new self($sql, array_values($bindings), $columns === [] ? null : $columns);

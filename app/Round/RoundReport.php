@@ -74,7 +74,6 @@ final readonly class RoundReport
         $versions = Carried::versions($systems);
         $this->states->ahead($systems, $water, $versions);
         $visits = self::lastVisits($systems);
-        $readings = self::readings($visits);
         $notes = self::notes($systems);
         $courses = self::courses($systems);
         $monthAgo = array_map(static fn(array $one): ?float => $one['month_ago_c'], $seen);
@@ -83,6 +82,7 @@ final readonly class RoundReport
         $incidents = $this->incidents->of($site);
         $last = Round::lastOf($person);
         $since = $last === null ? [] : $this->mine->of($systems, $water, $last);
+        $readings = $last === null ? self::readings($visits) : [];
         $rows = [];
         foreach ($systems as $system) {
             $row = $this->row(
@@ -201,7 +201,8 @@ final readonly class RoundReport
                 static fn(array $test): bool => $test['stands'] !== 'done',
             ),
         );
-        $looked = collect([$visits->first()?->taken_at, $notes->first()?->taken_at])
+        $visited = $visits->first()?->taken_at;
+        $looked = collect([$visited, $notes->first()?->taken_at])
             ->filter()
             ->max();
 
@@ -210,7 +211,7 @@ final readonly class RoundReport
             'name' => $system->name,
             'state' => $state,
             'worst' => $standing->worst,
-            'last' => $visits->first() === null ? null : Age::of($visits->first()->taken_at),
+            'last' => $visited === null ? null : Age::of($visited),
             'looked' =>
                 $looked instanceof Carbon && $looked->diffInHours(Carbon::now()) <= Rounds::LASTS_H
                     ? Age::of($looked)

@@ -1,4 +1,4 @@
-import { expect, test } from './yard'
+import { expect, newOwner, test } from './yard'
 
 test('media move from one system to another, both say so, and it is undone at both', async ({
   yard: page,
@@ -46,4 +46,50 @@ test('a school is chosen for one system, then for all, and taken back', async ({
   await page.goto('/nursery/limits')
   await page.getByRole('button', { name: 'Nothing of its own for filter margin' }).click()
   await expect(page.getByLabel('Filter margin', { exact: true })).toHaveValue('usual')
+})
+
+test('a filter is started from nothing to its first dose and first test', async ({ page }) => {
+  const email = `reed-${Date.now()}@osier.example`
+  newOwner(`Reed Bank ${Date.now()}`, email)
+  await page.goto('/')
+  await page.getByLabel('E-mail').fill(email)
+  await page.getByLabel('Password').fill('withy-bed-77')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('link', { name: 'Set up your first system' }).click()
+  const main = page.getByRole('main')
+  const press = (name: string) => main.getByRole('button', { name, exact: true }).click()
+  await press('Go on in these units')
+  await expect(page.getByText('Where does your water come from?')).toBeVisible()
+  await main.getByLabel(/^KH/).fill('9')
+  await press('Save the source water')
+  await main.getByLabel('Build', { exact: true }).selectOption('gravity_loop')
+  await main.getByLabel('Name of the system').fill('Reed vat')
+  await main.getByLabel('Filter started', { exact: true }).selectOption('today')
+  await press('Add the system')
+  await press('No fish yet')
+  await expect(page.getByRole('link', { name: 'Reed vat' }).first()).toBeVisible()
+
+  // A filter of today that nobody has fed or tested: what is missing, and what to do until then.
+  await page.goto('/reed-vat/maturing')
+  await expect(main).toContainText('ammonia was not read since it began')
+  const todo = page.getByRole('region', { name: 'What to do' })
+  await expect(todo).toContainText('Give it a source of ammonia')
+  await todo.getByRole('link', { name: 'Dose ammonia' }).click()
+
+  const dose = page.getByRole('region', { name: 'Ammonia for a fishless start' })
+  await dose.getByLabel('With', { exact: true }).selectOption('ammonium chloride')
+  await dose.getByLabel(/^To a level of/).fill('6')
+  await expect(dose).toContainText('Above 5 mg/L')
+  await dose.getByLabel(/^To a level of/).fill('2')
+  // 9,000 L short of 2 mg/L as N: 18 g of N, 3.819 g of the salt a gram.
+  await expect(dose).toContainText('68.7')
+  await dose.getByRole('button', { name: 'Give 68 g' }).click()
+  const given = page.getByRole('region', { name: 'Doses given' })
+  await expect(given).toContainText('68 g of ammonia for a fishless start on 9,000 L')
+
+  await page.goto('/reed-vat/maturing')
+  await expect(todo).not.toContainText('Give it a source of ammonia')
+  await page.getByLabel('Readings, as am .5 ni .1 ph 7.8 t 18.5').fill('am 2 ni 0 ph 7.8 t 20 kh 9')
+  await page.getByLabel('Readings, as am .5 ni .1 ph 7.8 t 18.5').press('Enter')
+  await expect(main).toContainText(/Ammonia is read once/)
 })

@@ -69,11 +69,17 @@ final class MaturingTest extends TestCase
     {
         self::assertSame('model.start_no_filter', $this->start()['says']['code']);
         $this->filter();
-        self::assertSame('model.start_none_young', $this->start()['says']['code']);
-        $this->log('am 2');
+        $does = fn(): array => array_column($this->start()['does'], 'code');
+        self::assertSame('model.start_unread', $this->start()['says']['code']);
+        self::assertSame(['model.do_bring_ammonia', 'model.do_test_12h'], $does());
+        $this->log('am 0');
         self::assertSame('model.start_no_kh', $this->start()['says']['code']);
-        $this->log('kh 8');
+        self::assertContains('model.do_bring_ammonia', $does());
+        $this->travel(1)->hours();
+        $this->log('kh 8 am 2');
         self::assertSame('model.start_few_readings', $this->start()['says']['code']);
+        self::assertStringContainsString('twice', $this->start()['says']['text']);
+        self::assertContains('model.do_dose_again', $does());
     }
 
     public function test_a_start_fed_from_a_bottle_is_followed_to_its_day(): void

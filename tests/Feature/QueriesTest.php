@@ -11,6 +11,7 @@ use App\Providers\OneQuery;
 use App\Providers\Question;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PDO;
 use Tests\TestCase;
 
 /** What a page asks of the database does not grow with the systems a site has. */
@@ -210,22 +211,31 @@ final class QueriesTest extends TestCase
         }
     }
 
-    /** What stood empty when a page was looked at last may be a truth, a number or a text by now. */
-    public function test_a_column_that_was_empty_the_last_time_is_what_it_is_the_next(): void
+    /** A column is known by any row that held something; of one that never did, the question is asked for itself. */
+    public function test_a_column_is_read_as_what_it_is_or_its_question_is_asked_anew(): void
     {
-        $ask = 'SELECT NULL::boolean AS told, NULL::integer AS many, NULL::text AS said, NULL::float8 AS much';
+        $ask = fn(string $rows): string => "SELECT * FROM (VALUES {$rows}) AS t (told, many, said, much, never)";
+        $none = '(NULL::boolean, NULL::bigint, NULL::text, NULL::float8, NULL::date)';
+        $some = "(false, 5::bigint, '5', 2.5::float8, NULL::date)";
         $file = sys_get_temp_dir() . '/asked-' . bin2hex(random_bytes(6)) . '.json';
         $kept = new AskedBefore($file);
-        $kept->asked('one', Question::answered($ask, [], DB::select($ask)));
+        $learned = $ask("{$none}, {$some}");
+        $kept->asked('one', Question::answered($learned, [], DB::select($learned)));
         $kept->keep();
         $columns = (new AskedBefore($file))->last()[0]->columns ?? [];
         unlink($file);
-        self::assertCount(4, $columns);
-        $now = new Question("SELECT false AS told, 5 AS many, 'false' AS said, 2.5::float8 AS much", [], $columns);
-        $one = new OneQuery([$now]);
-        $answer = $one->answers(DB::select($one->sql, $one->bindings))[0] ?? [];
-        self::assertEquals(DB::select($now->sql), $answer);
-        $row = (array) ($answer[0] ?? []);
-        self::assertSame([false, 5, 'false'], [$row['told'], $row['many'], $row['said']]);
+        self::assertSame(['bool', 'int', 'text', 'text', null], array_column($columns, 'kind'));
+
+        $more = "(true, 0::bigint, '', 1e-300::float8, NULL::date)";
+        $now = $ask("{$some}, {$none}, {$more}");
+        $empty = new Question('SELECT 1 WHERE false', [], null);
+        $new = new Question($ask("(true, 5::bigint, 'a', 0::float8, current_date)"), [], $columns);
+        $one = new OneQuery([$empty, new Question($now, [], $columns), $new]);
+        $rows = DB::connection()->getPdo()->query($one->sql)?->fetchAll(PDO::FETCH_NUM);
+        $answers = $one->answers($rows === false || $rows === null ? [] : $rows);
+        self::assertSame([], $answers[0]);
+        self::assertEquals(DB::select($now), $answers[1]);
+        self::assertSame([false, 5, '5'], array_slice(array_values((array) ($answers[1][0] ?? [])), 0, 3));
+        self::assertNull($answers[2]);
     }
 }

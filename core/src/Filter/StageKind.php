@@ -29,6 +29,16 @@ final readonly class StageKind
         return $this->r20 > 0;
     }
 
+    /**
+     * Whether a stage of this kind holds bacteria that count: there are media in it, and water goes through them.
+     *
+     * @param  float  $mediaL  litres of media, 0 or more
+     */
+    public function carries(float $mediaL, bool $bypassed = false): bool
+    {
+        return $mediaL > 0.0 && !$bypassed && $this->nitrifies();
+    }
+
     /** What a surface in it takes grown full, nothing short: mg N a day at 20 °C. */
     public function grownMgD(float $areaM2): float
     {

@@ -45,6 +45,17 @@ enum StartPhase: string
         };
     }
 
+    /**
+     * Where a start stands before there is enough read to follow it: it waits for nothing that is not brought.
+     *
+     * @param  ?float  $tanMgL  ammonia as it was read last, mg/L as N; null where it never was
+     * @param  bool  $given  whether ammonia was given since it began
+     */
+    public static function before(bool $fish, ?float $tanMgL, bool $given): self
+    {
+        return $fish || $given || ($tanMgL ?? 0.0) > 0.0 ? self::Waiting : self::Unfed;
+    }
+
     public function says(): Message
     {
         return Message::of(

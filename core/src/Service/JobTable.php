@@ -11,12 +11,24 @@ use Ironwort\Core\Filter\Deed;
 /** The jobs of service, and how season and feed move their intervals. */
 final readonly class JobTable
 {
+    /** @var array<string, array<int, Job>> by what they are done on, in the order of the table */
+    private array $on;
+
     /**
      * @param  array<string, Job>  $jobs  by id
      * @param  list<Pace>  $seasons  by water temperature, °C
      * @param  list<Pace>  $feeds  by feed, % of the weight of the fish a day
      */
-    private function __construct(private array $jobs, public array $seasons, public array $feeds) {}
+    private function __construct(private array $jobs, public array $seasons, public array $feeds)
+    {
+        $on = [];
+        foreach (array_values($jobs) as $place => $job) {
+            foreach ($job->on as $kind) {
+                $on[$kind][$place] = $job;
+            }
+        }
+        $this->on = $on;
+    }
 
     /** @throws BrokenTable */
     public static function from(Row $table): self
@@ -75,9 +87,13 @@ final readonly class JobTable
     /** @return list<Job> those of a part: of a kind of stage, `pump:KIND`, `drained`, `fish` or `system` */
     public function of(string ...$kinds): array
     {
-        return array_values(
-            array_filter($this->jobs, static fn(Job $job): bool => array_intersect($job->on, $kinds) !== []),
-        );
+        $found = [];
+        foreach ($kinds as $kind) {
+            $found += $this->on[$kind] ?? [];
+        }
+        ksort($found);
+
+        return array_values($found);
     }
 
     /** @return list<Job> */

@@ -78,9 +78,14 @@ final readonly class ModelWords
         'start_none_young' =>
             'No filter is maturing here: no stage is younger than half a year. A new one, or a system that is kept ' .
             'as a start, is followed from its first reading of ammonia.',
+        'start_unread' =>
+            'A filter is being started here, and ammonia was not read since it began. Test it once, 0 counts ' .
+            'too: it is followed from there.',
         'start_no_nitrifiers' => 'No stage here holds nitrifiers. Enter its medium on Build.',
         'start_no_kh' => 'KH not tested since the start. Test it first: nitrification stops without it.',
-        'start_few_readings' => 'At least four readings of ammonia are needed. Test every day or two.',
+        'start_few_readings' =>
+            'Ammonia is read {count} since it began; four times are needed to say when it is ready. Test every day ' .
+            'or two.',
         'fish_in_taken' => 'The filter takes all the ammonia from the fish: it does not rise.',
     ];
 }

@@ -11,6 +11,7 @@ import { figures } from '@/units/number'
 import FishInBlock from './FishInBlock.vue'
 import SeedList from './SeedList.vue'
 import StartCurve from './StartCurve.vue'
+import StartDoes from './StartDoes.vue'
 
 const props = defineProps<{ system: System }>()
 const typed = reactive<Record<string, string>>({})
@@ -32,6 +33,8 @@ const STAGES = [
   ['proving', 'Both down'],
   ['ready', 'Ready'],
 ] as const
+/** What is missing, and is entered on Build. */
+const BUILT = new Set(['model.start_no_filter', 'model.start_no_nitrifiers'])
 const number = (value: number) => figures(value, 2)
 const days = (value: number) => `${Math.round(value)} day${Math.round(value) === 1 ? '' : 's'}`
 </script>
@@ -58,7 +61,11 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
   </template>
   <template v-if="start && !start.starting">
     <p class="lead">{{ start.says.text }}</p>
-    <p>
+    <p v-if="BUILT.has(start.says.code)">
+      <RouterLink :to="{ name: 'build', params: { system: system.slug } }">Build</RouterLink>
+    </p>
+    <StartDoes v-else-if="start.does.length" :system="system" :start="start" />
+    <p v-else>
       <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test the water</RouterLink> or see
       what the filter carries under
       <RouterLink :to="{ name: 'capacity', params: { system: system.slug } }">Capacity</RouterLink>.
@@ -95,21 +102,7 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
     >
       {{ caution.text }}
     </p>
-    <section class="until" aria-label="What to do">
-      <h2>What to do until then</h2>
-      <ul class="rows">
-        <li v-for="one in start.does" :key="one.code">{{ one.text }}</li>
-      </ul>
-      <p class="links">
-        <RouterLink :to="{ name: 'test', params: { system: system.slug } }">Test</RouterLink>
-        <RouterLink
-          v-if="!system.fish_count"
-          :to="{ name: 'dose', params: { system: system.slug }, query: { thing: 'ammonium' } }"
-          >Dose ammonia</RouterLink
-        >
-        <RouterLink :to="{ name: 'buffer', params: { system: system.slug } }">Buffer KH</RouterLink>
-      </p>
-    </section>
+    <StartDoes :system="system" :start="start" />
     <dl class="numbers">
       <div v-for="figure in start.figures" :key="figure.label">
         <dt>{{ figure.label }}</dt>
@@ -169,10 +162,6 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
   margin: 0.5rem 0 1rem;
 }
 
-.until h2 {
-  margin-top: 0.8rem;
-}
-
 .way {
   display: flex;
   flex-wrap: wrap;
@@ -191,11 +180,5 @@ const days = (value: number) => `${Math.round(value)} day${Math.round(value) ===
   border-top: 5px solid var(--straw);
   color: var(--ink);
   font-weight: 700;
-}
-
-.links {
-  display: flex;
-  gap: 1.5rem;
-  margin-top: 0.6rem;
 }
 </style>
