@@ -173,8 +173,6 @@ final class DoseTest extends TestCase
                     'flow_l_h' => 2000,
                     'since' => now()->subDays(200)->toDateString(),
                 ],
-                // Nothing is in it that bacteria would grow on.
-                ['name' => 'Vortex', 'kind' => 'vortex', 'flow_l_h' => 2000, 'since' => now()->toDateString()],
             ],
         ]);
         self::assertSame('Grown in: Carrier, the youngest stage, has run for 200 days', $state()['Filter']);

@@ -90,4 +90,13 @@ final class LinesTest extends TestCase
             'readings' => $readings,
         ])->cautions;
     }
+
+    public function test_a_stage_carries_where_it_has_media_and_water_goes_through_them(): void
+    {
+        $kinds = Library::shipped()->stageKinds();
+        self::assertTrue($kinds->get('moving_bed')->carries(0.1));
+        self::assertFalse($kinds->get('moving_bed')->carries(0.0));
+        self::assertFalse($kinds->get('moving_bed')->carries(60.0, bypassed: true));
+        self::assertFalse($kinds->get('sieve')->carries(60.0));
+    }
 }

@@ -127,6 +127,15 @@ final class FishInTest extends TestCase
         self::assertSame(StartPhase::Unfed, StartPhase::of($now(0.0, 0.0), 0.25, 0.25, true, fed: false));
     }
 
+    public function test_a_start_that_is_not_followed_yet_waits_or_has_nothing_to_wait_for(): void
+    {
+        self::assertSame(StartPhase::Unfed, StartPhase::before(false, null, false));
+        self::assertSame(StartPhase::Unfed, StartPhase::before(false, 0.0, false));
+        self::assertSame(StartPhase::Waiting, StartPhase::before(false, 0.01, false));
+        self::assertSame(StartPhase::Waiting, StartPhase::before(false, 0.0, true));
+        self::assertSame(StartPhase::Waiting, StartPhase::before(true, null, false));
+    }
+
     public function test_fifty_days_of_zeros_in_an_empty_tank_are_no_start(): void
     {
         $result = $this->calculate('filter.maturation', [
