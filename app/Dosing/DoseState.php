@@ -265,7 +265,7 @@ final readonly class DoseState
             ->max('given_at');
         $stages = $system->stages
             ->filter(
-                static fn(Stage $stage): bool => $kinds->get($stage->kind)->carries($stage->media_l, $stage->bypassed),
+                static fn(Stage $stage): bool => $kinds->get($stage->kind)->matures($stage->media_l, $stage->bypassed),
             )
             ->mapWithKeys(
                 static fn(Stage $stage): array => [

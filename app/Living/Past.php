@@ -91,6 +91,12 @@ final readonly class Past
         return $this->kinds->get($stage->kind)->carries($stage->media_l, $stage->bypassed);
     }
 
+    /** Whether the filter is as young as this stage. */
+    public function matures(Stage $stage): bool
+    {
+        return $this->kinds->get($stage->kind)->matures($stage->media_l, $stage->bypassed);
+    }
+
     /**
      * The day a young filter began: its youngest media went in, or it woke with less than half alive. Null where it is
      * old, or nobody said.
@@ -99,7 +105,7 @@ final readonly class Past
     {
         $oldest = Carbon::now()->subDays(StartWithFish::YOUNG_D);
         $youngest = $system->stages
-            ->filter($this->carries(...))
+            ->filter($this->matures(...))
             ->map(static fn(Stage $stage): ?Carbon => $stage->since)
             ->filter()
             ->max();
@@ -137,17 +143,17 @@ final readonly class Past
         return 100 * $left->value < Idle::NEW_START_PCT ? $sleep->woke_at : null;
     }
 
-    /** Whether every stage that carries bacteria went in within so many days, or all of it woke from sleep. */
+    /** Whether all media for bacteria went in within so many days, or all of it woke from sleep. */
     public function young(System $system, int $days): bool
     {
         if ($this->woke($system) !== null) {
             return true;
         }
         $oldest = Carbon::now()->subDays($days);
-        $carries = $system->stages->filter($this->carries(...));
+        $media = $system->stages->filter($this->matures(...));
 
-        return $carries->isNotEmpty() &&
-            $carries->every(static fn(Stage $stage): bool => $stage->since !== null && $stage->since->gte($oldest));
+        return $media->isNotEmpty() &&
+            $media->every(static fn(Stage $stage): bool => $stage->since !== null && $stage->since->gte($oldest));
     }
 
     /** Whether eight weeks of clean tests stand for what nobody said. */

@@ -177,7 +177,7 @@ final readonly class BookSeed
     private function stage(System $from, PlannedSeed $seed): Stage
     {
         $stages = $from->stages->filter(
-            fn(Stage $stage): bool => $this->kinds->get($stage->kind)->carries($stage->media_l),
+            fn(Stage $stage): bool => $this->kinds->get($stage->kind)->matures($stage->media_l),
         );
         $stage =
             $seed->fromStage === null

@@ -32,7 +32,7 @@ final readonly class DonorsReport
         System::lookAtTogether($others);
         foreach ($others as $donor) {
             $stages = $donor->stages->filter(
-                fn(Stage $stage): bool => $this->kinds->get($stage->kind)->carries($stage->media_l),
+                fn(Stage $stage): bool => $this->kinds->get($stage->kind)->matures($stage->media_l),
             );
             if ($stages->isNotEmpty()) {
                 $rows[] = [

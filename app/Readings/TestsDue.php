@@ -12,6 +12,7 @@ use App\Models\TestPlan;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Ironwort\Core\Filter\StageKinds;
 use Ironwort\Core\Judge\Parameter;
 use Ironwort\Core\Judge\State;
 use Ironwort\Core\Judge\TestSchedule;
@@ -23,7 +24,7 @@ use Ironwort\Core\Measure\Format;
  */
 final readonly class TestsDue
 {
-    public function __construct(private TestSchedule $schedule) {}
+    public function __construct(private TestSchedule $schedule, private StageKinds $kinds) {}
 
     /**
      * @param  array{month_ago_c: ?float, washed_h: ?float, dawn: array<string, Carbon>}  $seen
@@ -37,7 +38,7 @@ final readonly class TestsDue
             $system->kind,
             $state === null ? null : State::from($state),
             Setback::open($system) !== [],
-            self::young($system),
+            $this->young($system),
         );
         $temperature = $water->get(Parameter::Temperature);
         $known = $temperature !== null && $temperature->ageH() <= 24 * TestSchedule::KNOWN_FOR_D;
@@ -97,12 +98,14 @@ final readonly class TestsDue
     }
 
     /** Fish in a filter all of whose media went in within the weeks a start takes. */
-    private static function young(System $system): bool
+    private function young(System $system): bool
     {
         if ($system->fish->isEmpty()) {
             return false;
         }
-        $media = $system->stages->filter(static fn(Stage $stage): bool => $stage->media_l > 0 && !$stage->bypassed);
+        $media = $system->stages->filter(
+            fn(Stage $stage): bool => $this->kinds->get($stage->kind)->matures($stage->media_l, $stage->bypassed),
+        );
         $oldest = Carbon::now()->subDays(TestSchedule::YOUNG_D);
 
         return $media->isNotEmpty() &&

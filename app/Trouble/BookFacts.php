@@ -131,7 +131,7 @@ final readonly class BookFacts
         if ($woke !== null) {
             return self::daysSince($woke);
         }
-        $since = $system->stages->filter($this->past->carries(...))->map(static fn(Stage $one): ?Carbon => $one->since);
+        $since = $system->stages->filter($this->past->matures(...))->map(static fn(Stage $one): ?Carbon => $one->since);
         $oldest = $since->filter()->min();
 
         return $oldest instanceof Carbon && !$since->contains(null) ? self::daysSince($oldest) : null;

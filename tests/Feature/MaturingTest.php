@@ -224,4 +224,28 @@ final class MaturingTest extends TestCase
         self::assertFalse($start['starting']);
         self::assertSame('model.start_none_young', $start['says']['code']);
     }
+
+    /** Floss is exchanged every few days, and a vortex has walls: neither makes a young filter of a grown one. */
+    public function test_new_floss_in_a_grown_filter_starts_nothing(): void
+    {
+        $this->filter();
+        $this->travel(200)->days();
+        (new LayBuild())->lay($this->system, [
+            'stages' => [
+                [
+                    'name' => 'Floss',
+                    'kind' => 'floss',
+                    'media_l' => 20,
+                    'area_m2_m3' => 300,
+                    'flow_l_h' => 4000,
+                    'since' => now()->toDateString(),
+                ],
+            ],
+        ]);
+        $this->system->forceFill(['kind' => 'holding', 'life_stage' => 'adult'])->save();
+        $start = $this->start();
+        self::assertSame('model.start_none_young', $start['says']['code']);
+        $state = array_column($this->getJson('/api/systems/long-vat/dose')->json('state'), 'text', 'label');
+        self::assertStringContainsString('Carrier, the youngest stage', $state['Filter']);
+    }
 }

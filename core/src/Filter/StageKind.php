@@ -7,6 +7,9 @@ namespace Ironwort\Core\Filter;
 /** A kind of filter stage with the constants of its surface limit: r20 in g N/m²/d, K in mg/L as N. */
 final readonly class StageKind
 {
+    /** Less than a medium for bacteria takes, g N/m²/d at 20 °C. */
+    private const MATURES_R20 = 0.1;
+
     public function __construct(
         public string $id,
         public string $name,
@@ -37,6 +40,17 @@ final readonly class StageKind
     public function carries(float $mediaL, bool $bypassed = false): bool
     {
         return $mediaL > 0.0 && !$bypassed && $this->nitrifies();
+    }
+
+    /**
+     * Whether the filter is as young as this stage: bacteria sit on walls, floss, carbon and zeolite too, but nobody
+     * starts a filter with them, and most are exchanged every few weeks. Common practice, no source.
+     *
+     * @param  float  $mediaL  litres of media, 0 or more
+     */
+    public function matures(float $mediaL, bool $bypassed = false): bool
+    {
+        return $this->carries($mediaL, $bypassed) && $this->r20 >= self::MATURES_R20;
     }
 
     /** What a surface in it takes grown full, nothing short: mg N a day at 20 °C. */

@@ -6,6 +6,7 @@ namespace Ironwort\Core\Tests\Filter;
 
 use Ironwort\Core\Calc\Caution;
 use Ironwort\Core\Catalogue\Library;
+use Ironwort\Core\Filter\StageKind;
 use Ironwort\Core\Tests\Calculations;
 use Ironwort\Core\Words\Message;
 use PHPUnit\Framework\TestCase;
@@ -97,6 +98,20 @@ final class LinesTest extends TestCase
         self::assertTrue($kinds->get('moving_bed')->carries(0.1));
         self::assertFalse($kinds->get('moving_bed')->carries(0.0));
         self::assertFalse($kinds->get('moving_bed')->carries(60.0, bypassed: true));
-        self::assertFalse($kinds->get('sieve')->carries(60.0));
+        self::assertFalse($kinds->get('uv')->carries(60.0));
+    }
+
+    /** Walls, floss, carbon and zeolite hold bacteria, yet a new one makes no young filter of a grown one. */
+    public function test_a_filter_is_as_young_as_its_media_for_bacteria(): void
+    {
+        $started = array_filter(
+            Library::shipped()->stageKinds()->all(),
+            static fn(StageKind $kind): bool => $kind->matures(10.0),
+        );
+        self::assertSame(
+            ['brush', 'static_bed', 'moving_bed', 'matting', 'bead_vessel', 'shower', 'bog', 'sponge', 'gravel'],
+            array_column($started, 'id'),
+        );
+        self::assertFalse($started[array_key_first($started)]->matures(10.0, bypassed: true));
     }
 }
