@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Maturing;
 
-use App\Capacity\CapacityVerdict;
 use App\Expected\ExpectedWater;
 use App\Fish\FeedPlan;
 use App\Living\Past;
+use App\Models\Reading;
 use App\Models\System;
 use App\Models\WaterSource;
 use App\Readings\LatestWater;
@@ -40,15 +40,16 @@ final readonly class FishIn
         return $system->fish->isNotEmpty() && $system->asleep_since === null && $this->past->begins($system) !== null;
     }
 
-    /** Null where it is none. */
-    public function of(System $system, LatestWater $water, CapacityVerdict $verdict): ?FishInStart
+    /**
+     * Null where it is none.
+     *
+     * @param  float  $load  what its fish give, g N/d
+     * @param  float  $takes  what its filter takes, g N/d
+     */
+    public function of(System $system, LatestWater $water, float $load, float $takes): ?FishInStart
     {
         $since = $this->may($system) ? $this->past->begins($system) : null;
-        $takes = $verdict->capacity->value ?? 0.0;
-        if (
-            $since === null ||
-            !StartWithFish::is($verdict->load->value, $takes, max(0.0, $since->diffInDays(Carbon::now())))
-        ) {
+        if ($since === null || !StartWithFish::is($load, $takes, max(0.0, $since->diffInDays(Carbon::now())))) {
             return null;
         }
         $following = $this->limits->following($system);
@@ -63,7 +64,7 @@ final readonly class FishIn
         if ($ammonia === null) {
             return new FishInStart($since, null, [Message::of('model.fish_in_test_first')], $says);
         }
-        $input = $this->input($system, $water, $verdict, $ammonia->value, $ammonia->taken_at);
+        $input = $this->input($system, $water, $load, $takes, $ammonia);
         $found = $this->registry->run('start.fish_in', [
             ...$input,
             'trigger_tan_mg_l' => $following->fishInTrigger(),
@@ -84,16 +85,15 @@ final readonly class FishIn
     }
 
     /** @return array<string, mixed> of `start.fish_in`, as it is now: what the fish made since the test is counted */
-    private function input(System $system, LatestWater $water, CapacityVerdict $verdict, float $read, Carbon $at): array
+    private function input(System $system, LatestWater $water, float $load, float $takes, Reading $ammonia): array
     {
         $volume = max(1.0, $this->volumes->inUse($system)->value);
         $plan = $system->feed();
         $temp = $water->valueOrAssumed(Parameter::Temperature);
-        $takes = $verdict->capacity->value ?? 0.0;
-        $now = $this->expected->now($system, $water)[Parameter::Ammonia->value] ?? $read;
+        $now = $this->expected->now($system, $water)[Parameter::Ammonia->value] ?? $ammonia->value;
         // It can only rise since: what a filter takes beyond the load is no reason to count on less.
         $risen =
-            max(0.0, (1000 * ($verdict->load->value - $takes)) / $volume) * max(0.0, $at->diffInDays(Carbon::now()));
+            max(0.0, (1000 * ($load - $takes)) / $volume) * max(0.0, $ammonia->taken_at->diffInDays(Carbon::now()));
         $source = $system->water_id === null ? null : WaterSource::query()->with('tests')->find($system->water_id);
         $new = [];
         foreach (WaterMix::KEYS as $key) {

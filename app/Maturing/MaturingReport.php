@@ -37,7 +37,7 @@ final readonly class MaturingReport
     {
         $verdict = $this->capacity->of($system, $water);
         $start = self::carrying($this->start->of($system, $water, $typed), $verdict);
-        $fishIn = $this->fishIn->of($system, $water, $verdict);
+        $fishIn = $this->fishIn->of($system, $water, $verdict->load->value, $verdict->capacity->value ?? 0.0);
         $shown = $verdict->toArray();
 
         return [

@@ -44,9 +44,10 @@ trait PlainAttributes
      */
     public function newFromBuilder($attributes = [], $connection = null): static
     {
-        /** @var ?static $blank */
-        static $blank = null;
-        $blank ??= $this->newInstance([], true);
+        // By class: a class that inherits this would be given the blank of another.
+        /** @var array<class-string, static> $blanks */
+        static $blanks = [];
+        $blank = $blanks[static::class] ??= $this->newInstance([], true);
         if ($blank->casts !== $this->casts || $blank->table !== $this->getTable()) {
             return parent::newFromBuilder($attributes, $connection);
         }

@@ -14,6 +14,7 @@ use App\Http\RequestLog;
 use App\Living\LoadOverTime;
 use App\Living\Past;
 use App\Models\User;
+use App\State\Carried;
 use App\Volumes\LoopSums;
 use App\Volumes\VolumeReport;
 use App\Volumes\WaterBodies;
@@ -120,6 +121,8 @@ final class AppServiceProvider extends ServiceProvider
                 Past::class,
                 ExpectedWater::class,
                 Residuals::class,
+                // What it has looked up is known by what it rests on.
+                Carried::class,
             ]
             as $one
         ) {

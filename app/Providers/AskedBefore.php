@@ -26,6 +26,9 @@ final class AskedBefore
     /** @var array<string, Question> */
     private array $questions = [];
 
+    /** When the page is read, microseconds since 1970. */
+    private ?int $now = null;
+
     public function __construct(private readonly string $file) {}
 
     /** @return list<Question> with moments as of now */
@@ -38,7 +41,7 @@ final class AskedBefore
             $sql = is_array($one) ? $one['sql'] ?? null : null;
             $bindings = is_array($one) ? $one['bindings'] ?? null : null;
             if (is_string($sql) && is_array($bindings)) {
-                $last[] = new Question($sql, array_map(self::asOfNow(...), $bindings), self::columns($one['columns']));
+                $last[] = new Question($sql, array_map($this->asOfNow(...), $bindings), self::columns($one['columns']));
             }
         }
 
@@ -49,7 +52,7 @@ final class AskedBefore
     {
         $this->questions[$key] = new Question(
             $question->sql,
-            array_map(self::fromNow(...), $question->bindings),
+            array_map($this->fromNow(...), $question->bindings),
             $question->columns,
         );
     }
@@ -90,24 +93,24 @@ final class AskedBefore
     }
 
     /** A moment with the same part of a second as now was reckoned from now; any other is one of the book's own. */
-    private static function fromNow(mixed $value): mixed
+    private function fromNow(mixed $value): mixed
     {
         if (!($value instanceof DateTimeInterface)) {
             return $value;
         }
-        $now = self::now();
+        $now = $this->now();
         $micro = (int) $value->format('Uu');
         $fromNow = ($micro - $now) % 1_000_000 === 0;
 
         return ['zone' => $value->format('e'), 'micro' => $micro - ($fromNow ? $now : 0), 'from_now' => $fromNow];
     }
 
-    private static function asOfNow(mixed $value): mixed
+    private function asOfNow(mixed $value): mixed
     {
         if (!is_array($value) || !is_string($value['zone'] ?? null) || !is_int($value['micro'] ?? null)) {
             return $value;
         }
-        $micro = $value['micro'] + (($value['from_now'] ?? false) === true ? self::now() : 0);
+        $micro = $value['micro'] + (($value['from_now'] ?? false) === true ? $this->now() : 0);
 
         $moment = DateTimeImmutable::createFromFormat(
             'U.u',
@@ -117,8 +120,8 @@ final class AskedBefore
         return $moment === false ? $value : $moment->setTimezone(new DateTimeZone($value['zone']));
     }
 
-    private static function now(): int
+    private function now(): int
     {
-        return (int) Carbon::now()->format('Uu');
+        return $this->now ??= (int) Carbon::now()->format('Uu');
     }
 }

@@ -26,7 +26,7 @@ final class ExactConnection extends PostgresConnection implements LooksAtMany
     /** @var list<string> keys of what is looked at together */
     private array $together = [];
 
-    /** @var array<string, list<\stdClass>> answers that were fetched before they were asked for, by question */
+    /** @var array<string, array{list<\stdClass>, Question}> answers fetched before they were asked for, by question */
     private array $ahead = [];
 
     private ?AskedBefore $before = null;
@@ -50,9 +50,8 @@ final class ExactConnection extends PostgresConnection implements LooksAtMany
                 $one = new OneQuery($some);
                 foreach ($one->answers($this->lists($one->sql, $one->bindings)) as $n => $rows) {
                     if ($rows !== null) {
-                        $this->ahead[
-                            self::question($some[$n]->sql, $this->prepareBindings($some[$n]->bindings))
-                        ] = $rows;
+                        $key = self::question($some[$n]->sql, $this->prepareBindings($some[$n]->bindings));
+                        $this->ahead[$key] = [$rows, $some[$n]];
                     }
                 }
             }
@@ -127,8 +126,13 @@ final class ExactConnection extends PostgresConnection implements LooksAtMany
     private function ask(string $query, array $bindings): array
     {
         $question = self::question($query, $this->prepareBindings($bindings));
-        $rows = $this->ahead[$question] ?? parent::select($query, $bindings);
-        $this->before?->asked($question, Question::answered($query, $bindings, $rows));
+        [$rows, $known] = $this->ahead[$question] ?? [parent::select($query, $bindings), null];
+        $this->before?->asked(
+            $question,
+            $known === null
+                ? Question::answered($query, $bindings, $rows)
+                : new Question($query, array_values($bindings), $known->columns),
+        );
 
         return $rows;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Round;
 
-use App\Capacity\CapacityReport;
 use App\Dosing\CourseReport;
 use App\Looks\LooksDue;
 use App\Maturing\FishIn;
@@ -56,7 +55,7 @@ final readonly class RoundReport
         private LimitsInForce $limits,
         private AgentTable $agents,
         private FishIn $fishIn,
-        private CapacityReport $capacity,
+        private Carried $carried,
         private DueJobs $service,
         private LooksDue $looks,
         private IncidentsOpen $incidents,
@@ -221,7 +220,7 @@ final readonly class RoundReport
                 $due,
             ),
             'doses' => $this->doses($courses, $water),
-            'water' => $this->fishIn($system, $water),
+            'water' => $this->fishIn($system, $water, $version),
             'service' => $this->service($system, $water, $book),
             'incident' => $incident === null ? null : $this->incidents->says($system, $water, $incident)->toArray(),
             'look' => $look?->toArray(),
@@ -245,11 +244,10 @@ final readonly class RoundReport
     }
 
     /** @return list<string> the next change of a start with fish in it */
-    private function fishIn(System $system, LatestWater $water): array
+    private function fishIn(System $system, LatestWater $water, string $version): array
     {
-        $start = $this->fishIn->may($system)
-            ? $this->fishIn->of($system, $water, $this->capacity->of($system, $water))
-            : null;
+        $balance = $this->fishIn->may($system) ? $this->carried->balance($system, $water, $version) : null;
+        $start = $balance === null ? null : $this->fishIn->of($system, $water, $balance['load'], $balance['takes']);
         if ($start === null) {
             return [];
         }

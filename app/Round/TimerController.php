@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Round;
 
-use App\Capacity\CapacityReport;
 use App\Http\Controller;
 use App\Maturing\FishIn;
 use App\Models\Bag;
@@ -15,6 +14,7 @@ use App\Models\System;
 use App\Models\WaterChange;
 use App\Readings\LatestWater;
 use App\Running\Running;
+use App\State\Carried;
 use App\Volumes\ShutOffTimes;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -36,7 +36,7 @@ final class TimerController extends Controller
         Request $request,
         ShutOffTimes $cutOff,
         FishIn $fishIn,
-        CapacityReport $capacity,
+        Carried $carried,
         Running $running,
     ): JsonResponse {
         $site = $this->person($request)->site;
@@ -170,6 +170,8 @@ final class TimerController extends Controller
             ->get();
         System::lookAtTogether($awake);
         $waters = LatestWater::ofAll($awake);
+        $versions = Carried::versions($awake);
+        $carried->ahead($awake, $waters, $versions);
         foreach ($awake as $system) {
             $stands = Running::circulating($system)->isEmpty()
                 ? null
@@ -188,11 +190,12 @@ final class TimerController extends Controller
                     'by' => $stands->may->decides,
                 ];
             }
-            if (!$fishIn->may($system)) {
+            $water = $waters[$system->id];
+            $balance = $fishIn->may($system) ? $carried->balance($system, $water, $versions[$system->id] ?? '') : null;
+            if ($balance === null) {
                 continue;
             }
-            $water = LatestWater::of($system);
-            $start = $fishIn->of($system, $water, $capacity->of($system, $water));
+            $start = $fishIn->of($system, $water, $balance['load'], $balance['takes']);
             $minutes = $start?->minutes();
             if ($start !== null && $minutes !== null && $minutes <= 1440 * self::AHEAD_D) {
                 $timers[] = [

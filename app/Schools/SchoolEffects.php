@@ -164,7 +164,7 @@ final readonly class SchoolEffects
     private function start(System $system, LatestWater $water, CapacityVerdict $verdict): array
     {
         $following = $this->limits->following($system);
-        $start = $this->fishIn->of($system, $water, $verdict);
+        $start = $this->fishIn->of($system, $water, $verdict->load->value, $verdict->capacity->value ?? 0.0);
         $minutes = $start?->minutes();
 
         return [

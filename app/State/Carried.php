@@ -50,13 +50,13 @@ final readonly class Carried
     ];
 
     /** @var \ArrayObject<string, mixed> what was looked up for many, by key */
-    private \ArrayObject $found;
+    private \ArrayObject $ahead;
 
     public function __construct(private CapacityReport $capacity, private Repository $kept)
     {
-        /** @var \ArrayObject<string, mixed> $found */
-        $found = new \ArrayObject();
-        $this->found = $found;
+        /** @var \ArrayObject<string, mixed> $ahead */
+        $ahead = new \ArrayObject();
+        $this->ahead = $ahead;
     }
 
     /**
@@ -74,7 +74,7 @@ final readonly class Carried
                 ->all(),
         );
         foreach ($this->kept->many($keys) as $key => $value) {
-            $this->found[(string) $key] = $value;
+            $this->ahead[(string) $key] = $value;
         }
     }
 
@@ -129,15 +129,36 @@ final readonly class Carried
         if ($verdict !== null) {
             return self::read(self::said($verdict));
         }
+
+        return self::read($this->found($system, $water, $version));
+    }
+
+    /**
+     * What the fish give and the filter takes, g N/d; null where Capacity cannot be worked out.
+     *
+     * @return ?array{load: float, takes: float}
+     */
+    public function balance(System $system, LatestWater $water, ?string $version = null): ?array
+    {
+        $found = $this->found($system, $water, $version);
+        $load = $found['load'] ?? null;
+        $takes = $found['takes'] ?? null;
+
+        return is_numeric($load) && is_numeric($takes) ? ['load' => (float) $load, 'takes' => (float) $takes] : null;
+    }
+
+    /** @return array<array-key, mixed> */
+    private function found(System $system, LatestWater $water, ?string $version): array
+    {
         $version ??= self::versions(collect([$system]))[$system->id] ?? '';
         $key = self::key($version, $water);
-        $found = $this->found->offsetExists($key) ? $this->found[$key] : $this->kept->get($key);
+        $found = $this->ahead->offsetExists($key) ? $this->ahead[$key] : $this->kept->get($key);
         if (!is_array($found)) {
             $found = $this->judge($system, $water);
             $this->kept->put($key, $found, self::KEPT_S);
         }
 
-        return self::read($found);
+        return $found;
     }
 
     /** @param  array<array-key, mixed>  $found */
@@ -150,11 +171,17 @@ final readonly class Carried
             : new Overload($state, Message::fromTable($found['code'], $found['text']));
     }
 
-    /** @return array{state?: string, code?: string, text?: string} */
+    /** @return array{state?: string, code?: string, text?: string, load?: float, takes?: float} */
     private function judge(System $system, LatestWater $water): array
     {
         try {
-            return self::said($this->capacity->of($system, $water));
+            $verdict = $this->capacity->of($system, $water);
+
+            return [
+                ...self::said($verdict),
+                'load' => $verdict->load->value,
+                'takes' => $verdict->capacity->value ?? 0.0,
+            ];
         } catch (BadInput) {
             return [];
         }

@@ -109,7 +109,18 @@ final class LinesTest extends TestCase
             static fn(StageKind $kind): bool => $kind->matures(10.0),
         );
         self::assertSame(
-            ['brush', 'static_bed', 'moving_bed', 'matting', 'bead_vessel', 'shower', 'bog', 'sponge', 'gravel'],
+            [
+                'brush',
+                'static_bed',
+                'moving_bed',
+                'matting',
+                'bead_vessel',
+                'shower',
+                'bog',
+                'sponge',
+                'gravel',
+                'upflow',
+            ],
             array_column($started, 'id'),
         );
         self::assertFalse($started[array_key_first($started)]->matures(10.0, bypassed: true));

@@ -9,7 +9,7 @@ import { useSend } from './useSend'
 function form(send: (input: string, key: string) => Promise<unknown>) {
   let use!: ReturnType<typeof useSend<string>>
   const page = defineComponent(() => {
-    use = useSend<string>(() => 'press-room', send)
+    use = useSend<string>(send)
     return () => h('div')
   })
   mount(page, { global: { plugins: [[VueQueryPlugin, { queryClient: new QueryClient() }]] } })

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/vue-query'
 import { ulid } from 'ulid'
 import { computed } from 'vue'
 import { orWaits, Refusal } from './client'
-import { refreshSystem } from './queries'
+import { refreshBook } from './queries'
 import type { FieldErrors } from './types'
 
 /**
@@ -11,18 +11,14 @@ import type { FieldErrors } from './types'
  * The key of what is booked is made once and kept until it is booked, so that sending again after a lost answer books
  * nothing twice.
  */
-export function useSend<T>(
-  slug: (input: T) => string,
-  send: (input: T, key: string) => Promise<unknown>,
-  done?: () => void,
-) {
+export function useSend<T>(send: (input: T, key: string) => Promise<unknown>, done?: () => void) {
   let key = ulid()
   const mutation = useMutation({
     // What waits on this device is as good as booked here: the form is done with it.
     mutationFn: (input: T) => send(input, key).catch(orWaits),
-    onSuccess: async (_answer, input) => {
+    onSuccess: async () => {
       key = ulid()
-      await refreshSystem(slug(input))
+      await refreshBook()
       done?.()
     },
   })

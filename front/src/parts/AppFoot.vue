@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { answer, api } from '@/api/client'
-import { queryClient, refreshSystem } from '@/api/queries'
+import { queryClient, refreshBook } from '@/api/queries'
 import { forgetAnswers } from '@/api/signal/kept'
 import type { Session } from '@/api/types'
 import { type Booked, lastBooked } from '@/state/booked'
@@ -28,7 +28,7 @@ const undo = useMutation({
   onSuccess: async () => {
     const slug = lastBooked.value?.slug
     lastBooked.value = null
-    if (slug) await refreshSystem(slug)
+    if (slug) await refreshBook()
   },
 })
 

@@ -5,7 +5,7 @@ import { ulid } from 'ulid'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { answer, api, orWaits, Refusal } from '@/api/client'
-import { refreshSystem, useSystems } from '@/api/queries'
+import { refreshBook, useSystems } from '@/api/queries'
 import { signal } from '@/api/signal/signal'
 import { lastBooked } from '@/state/booked'
 import { clock } from '@/units/time'
@@ -71,7 +71,7 @@ const keep = useMutation({
     }
     line.value = ''
     key.value = ulid()
-    await refreshSystem(at)
+    await refreshBook()
   },
 })
 

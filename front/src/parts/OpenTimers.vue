@@ -72,35 +72,29 @@ const page = (timer: Timer) => ({
   name: PAGES[timer.kind],
   params: { system: timer.system, ...(timer.kind === 'service' ? { run: timer.id } : {}) },
 })
-const flows = useSend(
-  (timer: Timer) => timer.system,
-  (timer: Timer) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/changes/{id}/flow', {
-        params: { path: { system: timer.system, id: timer.id } },
-      }),
-    ),
+const flows = useSend((timer: Timer) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/changes/{id}/flow', {
+      params: { path: { system: timer.system, id: timer.id } },
+    }),
+  ),
 )
 
-const on = useSend(
-  (timer: Timer) => timer.system,
-  (timer: Timer, key) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/switchings/{id}', {
-        params: { path: { system: timer.system, id: key } },
-        body: { part: timer.id, state: 'on', reason: 'flow seen' },
-      }),
-    ),
+const on = useSend((timer: Timer, key) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/switchings/{id}', {
+      params: { path: { system: timer.system, id: key } },
+      body: { part: timer.id, state: 'on', reason: 'flow seen' },
+    }),
+  ),
 )
 
-const out = useSend(
-  (timer: Timer) => timer.system,
-  (timer: Timer) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/doses/{id}/end', {
-        params: { path: { system: timer.system, id: timer.id } },
-      }),
-    ),
+const out = useSend((timer: Timer) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/doses/{id}/end', {
+      params: { path: { system: timer.system, id: timer.id } },
+    }),
+  ),
 )
 
 /** A bath whose time is over is heard as well as seen, until the fish are out. */

@@ -32,7 +32,6 @@ watch(
 )
 const kept = ref(false)
 const keep = useSend(
-  () => '',
   async () => {
     await answer(() => api.PUT('/api/site', { body: { ...form } }))
     await queryClient.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' })

@@ -18,7 +18,6 @@ watch(
   { immediate: true },
 )
 const keep = useSend(
-  () => '',
   async () => {
     const units = await answer(() => api.PUT('/api/session/units', { body: { ...form } as Units['chosen'] }))
     queryClient.setQueryData<Session>(

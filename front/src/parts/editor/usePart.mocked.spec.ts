@@ -11,7 +11,7 @@ vi.mock('@/api/client', async (original) => ({
   api: { PUT: put },
   answer: (ask: () => Promise<unknown>) => ask(),
 }))
-vi.mock('@/api/queries', () => ({ refreshSystem: async () => stored.value.splice(0, 1, saved()) }))
+vi.mock('@/api/queries', () => ({ refreshBook: async () => stored.value.splice(0, 1, saved()) }))
 
 type Pump = { id: string; version: string; name: string; curve: { flow_l_h: number }[] }
 const mine: Pump = { id: 'P1', version: 'a', name: 'Main', curve: [{ flow_l_h: 8000 }] }

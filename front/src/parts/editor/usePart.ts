@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/vue-query'
 import { ulid } from 'ulid'
 import { computed, nextTick, reactive, ref } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
-import { refreshSystem } from '@/api/queries'
+import { refreshBook } from '@/api/queries'
 import type { FieldErrors } from '@/api/types'
 
 export type PartKind = 'vessels' | 'stages' | 'pumps' | 'junctions' | 'lines' | 'outlets' | 'fish'
@@ -76,13 +76,13 @@ export function usePart<Part extends { id: string; version: string }>(
       return answer(() => api.PUT('/api/systems/{system}/fish/{id}', { ...path(), body }))
     },
     onSuccess: async () => {
-      await refreshSystem(slug())
+      await refreshBook()
       open.value = null
     },
     // Told once that somebody else saved meanwhile, saving again is a decision and goes through.
     onError: async (error) => {
       if (!(error instanceof Refusal) || !error.errors.seen) return
-      await refreshSystem(slug())
+      await refreshBook()
       await nextTick()
       seen.value = version()
       const stored = parts().find((part) => part.id === open.value)
@@ -97,7 +97,7 @@ export function usePart<Part extends { id: string; version: string }>(
         api.DELETE('/api/systems/{system}/{kind}/{id}', { params: { path: { system: slug(), kind, id } } }),
       ),
     onSuccess: async () => {
-      await refreshSystem(slug())
+      await refreshBook()
       open.value = null
     },
   })
@@ -153,7 +153,7 @@ export async function setRetired(
       body: { retired },
     }),
   )
-  await refreshSystem(system)
+  await refreshBook()
 }
 
 /** Numbers of a saved part as text to type over. */

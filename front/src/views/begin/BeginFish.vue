@@ -17,29 +17,26 @@ const feed = reactive({ feed_g_d: '', protein_pct: '' })
 watch(vocabulary.data, (words) => (feed.protein_pct ||= String(words?.usual_protein_pct ?? '')), {
   immediate: true,
 })
-const keep = useSend(
-  () => props.system.slug,
-  async (_: undefined, key) => {
-    // Feed first: what is refused there keeps the fish from being added twice over.
-    const typed = feed.feed_g_d.trim() !== ''
-    await answer(() =>
-      api.PUT('/api/systems/{system}/feed', {
-        params: { path: { system: props.system.slug } },
-        body: {
-          by_ration: typed ? 'no' : 'yes',
-          feed_g_d: feed.feed_g_d,
-          protein_pct: feed.protein_pct,
-        },
-      }),
-    )
-    return answer(() =>
-      api.PUT('/api/systems/{system}/fish/{id}', {
-        params: { path: { system: props.system.slug, id: key } },
-        body: { ...fish },
-      }),
-    )
-  },
-)
+const keep = useSend(async (_: undefined, key) => {
+  // Feed first: what is refused there keeps the fish from being added twice over.
+  const typed = feed.feed_g_d.trim() !== ''
+  await answer(() =>
+    api.PUT('/api/systems/{system}/feed', {
+      params: { path: { system: props.system.slug } },
+      body: {
+        by_ration: typed ? 'no' : 'yes',
+        feed_g_d: feed.feed_g_d,
+        protein_pct: feed.protein_pct,
+      },
+    }),
+  )
+  return answer(() =>
+    api.PUT('/api/systems/{system}/fish/{id}', {
+      params: { path: { system: props.system.slug, id: key } },
+      body: { ...fish },
+    }),
+  )
+})
 </script>
 
 <!-- Who lives in it and what they are fed: the load of the filter. -->

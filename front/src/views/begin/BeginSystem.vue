@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/vue-query'
 import { NButton } from 'naive-ui'
 import { computed, reactive, watch } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
-import { queryClient, useVocabulary } from '@/api/queries'
+import { refreshBook, useVocabulary } from '@/api/queries'
 import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
 
@@ -37,7 +37,7 @@ const add = useMutation({
     return slug
   },
   onSuccess: async (slug) => {
-    await queryClient.invalidateQueries({ queryKey: ['systems'] })
+    await refreshBook()
     emit('opened', slug)
   },
 })

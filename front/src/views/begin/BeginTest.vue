@@ -9,22 +9,20 @@ import ReadingFields from '@/parts/ReadingFields.vue'
 const props = defineProps<{ system: System }>()
 const KEYS = ['tan_mg_l', 'no2_n_mg_l', 'no3_n_mg_l', 'ph', 'temp_c', 'alkalinity_mg_l', 'do_mg_l']
 const readings = ref<Record<string, { typed: string; unit: string | null }>>({})
-const book = useSend(
-  () => props.system.slug,
-  (_: undefined, key) =>
-    answer(() =>
-      api.POST('/api/systems/{system}/visits', {
-        params: { path: { system: props.system.slug } },
-        body: {
-          id: key,
-          taken_at: null,
-          readings: readings.value,
-          vessel_id: null,
-          spot: null,
-          corrects: null,
-        },
-      }),
-    ),
+const book = useSend((_: undefined, key) =>
+  answer(() =>
+    api.POST('/api/systems/{system}/visits', {
+      params: { path: { system: props.system.slug } },
+      body: {
+        id: key,
+        taken_at: null,
+        readings: readings.value,
+        vessel_id: null,
+        spot: null,
+        corrects: null,
+      },
+    }),
+  ),
 )
 </script>
 

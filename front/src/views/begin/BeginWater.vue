@@ -20,25 +20,22 @@ const readings = ref<Record<string, { typed: string; unit: string | null }>>({})
 /** The test is booked under the same key when it is sent again. */
 const testKey = ulid()
 
-const add = useSend(
-  () => '',
-  async (tested: boolean, key) => {
-    const water = await answer(() =>
-      api.PUT('/api/waters/{id}', {
-        params: { path: { id: key } },
-        body: { name: form.name, kind: form.kind, unit_name: '', softened: 'no' },
+const add = useSend(async (tested: boolean, key) => {
+  const water = await answer(() =>
+    api.PUT('/api/waters/{id}', {
+      params: { path: { id: key } },
+      body: { name: form.name, kind: form.kind, unit_name: '', softened: 'no' },
+    }),
+  )
+  if (tested && Object.keys(readings.value).length)
+    await answer(() =>
+      api.PUT('/api/waters/{water}/tests/{id}', {
+        params: { path: { water: key, id: testKey } },
+        body: { side: 'raw', tested_on: '', chloramine: form.chloramine, readings: readings.value },
       }),
     )
-    if (tested && Object.keys(readings.value).length)
-      await answer(() =>
-        api.PUT('/api/waters/{water}/tests/{id}', {
-          params: { path: { water: key, id: testKey } },
-          body: { side: 'raw', tested_on: '', chloramine: form.chloramine, readings: readings.value },
-        }),
-      )
-    return water
-  },
-)
+  return water
+})
 </script>
 
 <!-- Where the water comes from, tested or not yet. -->

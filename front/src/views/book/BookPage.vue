@@ -31,17 +31,14 @@ const book = useBook(
   () => ({ kinds: kinds.value, before: before.value[before.value.length - 1] ?? '' }),
 )
 const said = (visit: Visit) => visit.readings.map((reading) => `${reading.name} ${reading.reads}`).join(', ')
-const takeBack = useSend(
-  () => props.system.slug,
-  (entry: Book['entries'][number]) => {
-    const path = { system: props.system.slug, id: entry.id }
-    if (entry.kind === 'tests')
-      return answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit: entry.id } } }))
-    if (entry.kind === 'feeds')
-      return answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', { params: { path } }))
-    return answer(() => api.DELETE('/api/systems/{system}/notes/{id}', { params: { path } }))
-  },
-)
+const takeBack = useSend((entry: Book['entries'][number]) => {
+  const path = { system: props.system.slug, id: entry.id }
+  if (entry.kind === 'tests')
+    return answer(() => api.DELETE('/api/visits/{visit}', { params: { path: { visit: entry.id } } }))
+  if (entry.kind === 'feeds')
+    return answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', { params: { path } }))
+  return answer(() => api.DELETE('/api/systems/{system}/notes/{id}', { params: { path } }))
+})
 const undoable = (kind: string) => ['tests', 'feeds', 'notes'].includes(kind)
 </script>
 

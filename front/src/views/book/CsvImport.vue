@@ -4,7 +4,7 @@ import { NButton } from 'naive-ui'
 import { ulid } from 'ulid'
 import { computed, ref } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
-import { refreshSystem, useVocabulary } from '@/api/queries'
+import { refreshBook, useVocabulary } from '@/api/queries'
 import type { CsvPreview, System } from '@/api/types'
 import { textOf } from '@/parts/textOf'
 
@@ -32,7 +32,7 @@ const take = useMutation({
       api.POST('/api/systems/{system}/book/import', { ...path(), body: { ...body(), progress: key.value } }),
     ),
   onMutate: () => (key.value = ulid()),
-  onSuccess: () => refreshSystem(props.system.slug),
+  onSuccess: () => refreshBook(),
 })
 const progress = useQuery({
   queryKey: ['import', key],

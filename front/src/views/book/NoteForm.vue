@@ -15,7 +15,6 @@ const form = reactive({ words: '', seen: [] as string[], photo: '' })
 
 const id = ref(ulid())
 const keep = useSend(
-  () => props.system.slug,
   () =>
     answer(() =>
       api.PUT('/api/systems/{system}/notes/{id}', {

@@ -5,7 +5,7 @@ import { ulid } from 'ulid'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
-import { queryClient, useVariants } from '@/api/queries'
+import { refreshBook, useVariants } from '@/api/queries'
 import type { BuildFigures, System } from '@/api/types'
 import TypedField from '@/parts/TypedField.vue'
 import { symbolOf, whole, wholeNumber } from '@/units/chosen'
@@ -28,14 +28,14 @@ const plan = useMutation({
   onSuccess: async (made) => {
     key = ulid()
     name.value = ''
-    await queryClient.invalidateQueries({ queryKey: ['variants'] })
+    await refreshBook()
     await router.push({ name: 'build', params: { system: made.slug } })
   },
 })
 const remove = useMutation({
   mutationFn: () => answer(() => api.DELETE('/api/systems/{system}/variants', { params: { path: path() } })),
   onSuccess: async (standing) => {
-    await queryClient.invalidateQueries({ queryKey: ['variants'] })
+    await refreshBook()
     await router.push({ name: 'build', params: { system: standing.slug } })
   },
 })

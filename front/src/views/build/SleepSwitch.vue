@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMutation } from '@tanstack/vue-query'
 import { answer, api } from '@/api/client'
-import { refreshSystem } from '@/api/queries'
+import { refreshBook } from '@/api/queries'
 import type { System } from '@/api/types'
 
 const props = defineProps<{ system: System; writes: boolean }>()
@@ -14,7 +14,7 @@ const turn = useMutation({
         body: { asleep },
       }),
     ),
-  onSuccess: () => refreshSystem(props.system.slug),
+  onSuccess: () => refreshBook(),
 })
 </script>
 

@@ -2,7 +2,7 @@
 import { useMutation } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
-import { refreshSystem } from '@/api/queries'
+import { refreshBook } from '@/api/queries'
 import type { System } from '@/api/types'
 
 const props = defineProps<{ system: System }>()
@@ -14,7 +14,7 @@ const undo = useMutation({
         params: { path: { system: props.system.slug, id } },
       }),
     ),
-  onSettled: () => refreshSystem(props.system.slug),
+  onSettled: () => refreshBook(),
 })
 const trouble = computed(() =>
   undo.error.value instanceof Refusal

@@ -4,7 +4,7 @@ import { NButton } from 'naive-ui'
 import { ulid } from 'ulid'
 import { computed, reactive, ref } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
-import { refreshSystem, useVolumes } from '@/api/queries'
+import { refreshBook, useVolumes } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import TypedField from '@/parts/TypedField.vue'
@@ -57,14 +57,14 @@ const save = useMutation({
       }),
     ),
   onSuccess: async () => {
-    await refreshSystem(props.system.slug)
+    await refreshBook()
     method.value = null
   },
 })
 const choose = useMutation({
   mutationFn: (measure: string | null) =>
     answer(() => api.POST('/api/systems/{system}/volumes/choice', { params: path(), body: { measure } })),
-  onSuccess: () => refreshSystem(props.system.slug),
+  onSuccess: () => refreshBook(),
 })
 
 const errors = computed<FieldErrors>(() =>

@@ -15,7 +15,6 @@ const form = reactive({ at: '', seen_pct: '' })
 const number = (value: number | null, digits = 2) => (value === null ? 'not known' : figures(value, digits))
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const book = useSend(
-  () => props.system.slug,
   (what: { stage: string; seen: boolean }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/filter/flushes/{id}', {
@@ -29,9 +28,8 @@ const book = useSend(
     ),
   () => Object.assign(form, { at: '', seen_pct: '' }),
 )
-const undo = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.DELETE('/api/systems/{system}/filter/flushes/{id}', path(id))),
+const undo = useSend((id: string) =>
+  answer(() => api.DELETE('/api/systems/{system}/filter/flushes/{id}', path(id))),
 )
 type Row = Filter['dirt'][number]
 /** Of a stage that catches nothing there is nothing to say. */

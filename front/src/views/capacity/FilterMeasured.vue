@@ -11,7 +11,6 @@ import { figures } from '@/units/number'
 const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
 const form = reactive({ flow_l_h: '', in_mg_l: '', out_mg_l: '' })
 const measure = useSend(
-  () => props.system.slug,
   (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/filter/tests/{id}', {
@@ -21,25 +20,21 @@ const measure = useSend(
     ),
   () => Object.assign(form, { in_mg_l: '', out_mg_l: '' }),
 )
-const believe = useSend(
-  () => props.system.slug,
-  (test: string | null) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/filter/believed', {
-        params: { path: { system: props.system.slug } },
-        body: { test },
-      }),
-    ),
+const believe = useSend((test: string | null) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/filter/believed', {
+      params: { path: { system: props.system.slug } },
+      body: { test },
+    }),
+  ),
 )
-const run = useSend(
-  () => props.system.slug,
-  (_, key) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/filter/runs/{id}', {
-        params: { path: { system: props.system.slug, id: key } },
-        body: {},
-      }),
-    ),
+const run = useSend((_, key) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/filter/runs/{id}', {
+      params: { path: { system: props.system.slug, id: key } },
+      body: {},
+    }),
+  ),
 )
 const number = (value: number) => figures(value)
 const against = (ratio: number | null) =>

@@ -25,7 +25,6 @@ const reckoned = useReckonedWhatIfs(
 const name = ref('')
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const keep = useSend(
-  () => props.system.slug,
   (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/what-ifs/{id}', {
@@ -35,9 +34,8 @@ const keep = useSend(
     ),
   () => (name.value = ''),
 )
-const remove = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.DELETE('/api/systems/{system}/what-ifs/{id}', path(id))),
+const remove = useSend((id: string) =>
+  answer(() => api.DELETE('/api/systems/{system}/what-ifs/{id}', path(id))),
 )
 
 type Side = {

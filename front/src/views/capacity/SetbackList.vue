@@ -11,14 +11,12 @@ const props = defineProps<{ system: System; filter: Filter; writes: boolean }>()
 const form = reactive({ kind: 'swished', hours: '', share_pct: '', happened_on: '' })
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const add = useSend(
-  () => props.system.slug,
   (_, key) =>
     answer(() => api.PUT('/api/systems/{system}/filter/setbacks/{id}', { ...path(key), body: { ...form } })),
   () => Object.assign(form, { hours: '', share_pct: '' }),
 )
-const remove = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.DELETE('/api/systems/{system}/filter/setbacks/{id}', path(id))),
+const remove = useSend((id: string) =>
+  answer(() => api.DELETE('/api/systems/{system}/filter/setbacks/{id}', path(id))),
 )
 </script>
 

@@ -12,7 +12,6 @@ import { figures } from '@/units/number'
 const props = defineProps<{ system: System; page: CoursePage; writes: boolean }>()
 const form = reactive({ kind: 'zeolite', mass_g: '', capacity_mg_n_per_g: '' })
 const put = useSend(
-  () => props.system.slug,
   (as: { again?: boolean; done?: boolean }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/charges/{id}', {
@@ -22,24 +21,20 @@ const put = useSend(
     ),
   () => Object.assign(form, { mass_g: '', capacity_mg_n_per_g: '' }),
 )
-const out = useSend(
-  () => props.system.slug,
-  (to: { id: string; regenerated: boolean }) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/charges/{id}/out', {
-        params: { path: { system: props.system.slug, id: to.id } },
-        body: { regenerated: to.regenerated ? 'yes' : 'no' },
-      }),
-    ),
+const out = useSend((to: { id: string; regenerated: boolean }) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/charges/{id}/out', {
+      params: { path: { system: props.system.slug, id: to.id } },
+      body: { regenerated: to.regenerated ? 'yes' : 'no' },
+    }),
+  ),
 )
-const never = useSend(
-  () => props.system.slug,
-  (id: string) =>
-    answer(() =>
-      api.DELETE('/api/systems/{system}/charges/{id}', {
-        params: { path: { system: props.system.slug, id } },
-      }),
-    ),
+const never = useSend((id: string) =>
+  answer(() =>
+    api.DELETE('/api/systems/{system}/charges/{id}', {
+      params: { path: { system: props.system.slug, id } },
+    }),
+  ),
 )
 const KINDS = [
   { value: 'zeolite', label: 'zeolite' },

@@ -33,34 +33,28 @@ const running = computed(() => page.value?.courses.filter((course) => !course.en
 const form = reactive<Record<string, { reason: string; why: string; met: string[] }>>({})
 const of = (course: Course) => (form[course.id] ??= { reason: '', why: '', met: [] })
 const path = (course: string) => ({ params: { path: { system: props.system.slug, course } } })
-const carry = useSend(
-  () => props.system.slug,
-  (to: { course: Course; top_up: boolean }, key) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', {
-        params: { path: { system: props.system.slug, course: to.course.id, id: key } },
-        body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason, met: of(to.course).met },
-      }),
-    ),
+const carry = useSend((to: { course: Course; top_up: boolean }, key) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', {
+      params: { path: { system: props.system.slug, course: to.course.id, id: key } },
+      body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason, met: of(to.course).met },
+    }),
+  ),
 )
-const end = useSend(
-  () => props.system.slug,
-  (course: Course) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/courses/{course}/end', {
-        ...path(course.id),
-        body: { reason: of(course).why },
-      }),
-    ),
+const end = useSend((course: Course) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/courses/{course}/end', {
+      ...path(course.id),
+      body: { reason: of(course).why },
+    }),
+  ),
 )
-const after = useSend(
-  () => props.system.slug,
-  (to: { course: string; step: string }) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/courses/{course}/after/{step}', {
-        params: { path: { system: props.system.slug, course: to.course, step: to.step } },
-      }),
-    ),
+const after = useSend((to: { course: string; step: string }) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/courses/{course}/after/{step}', {
+      params: { path: { system: props.system.slug, course: to.course, step: to.step } },
+    }),
+  ),
 )
 const STATES: Record<string, string> = {
   given: 'given',

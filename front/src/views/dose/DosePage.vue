@@ -91,7 +91,6 @@ const unmet = computed(() => found.value?.conditions.filter(({ code }) => !met.v
 const already = ref({ amount: '', at: '' })
 
 const give = useSend(
-  () => props.system.slug,
   (as: { course?: boolean; done?: boolean; again?: boolean }, id) =>
     answer(() =>
       api.PUT('/api/systems/{system}/doses/{id}', {

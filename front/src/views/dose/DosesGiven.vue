@@ -5,13 +5,9 @@ import { useSend } from '@/api/useSend'
 
 const props = defineProps<{ system: System; page: DosePage; writes: boolean }>()
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
-const end = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.PUT('/api/systems/{system}/doses/{id}/end', path(id))),
-)
-const takeBack = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.DELETE('/api/systems/{system}/doses/{id}', path(id))),
+const end = useSend((id: string) => answer(() => api.PUT('/api/systems/{system}/doses/{id}/end', path(id))))
+const takeBack = useSend((id: string) =>
+  answer(() => api.DELETE('/api/systems/{system}/doses/{id}', path(id))),
 )
 </script>
 

@@ -35,7 +35,6 @@ const form = reactive<Record<string, string>>(
 const photo = ref('')
 const id = props.bag?.id ?? ulid()
 const keep = useSend(
-  () => props.system.slug,
   () =>
     answer(() =>
       api.PUT('/api/systems/{system}/shipments/{shipment}/bags/{id}', {

@@ -24,7 +24,6 @@ const open = ref<'measure' | 'in' | ''>('')
 const form = reactive({ drip_l_min: '', dead: '', vessel_id: '' })
 const path = computed(() => ({ params: { path: { system: props.system.slug, id: props.bag.id } } }))
 const send = useSend(
-  () => props.system.slug,
   (deed: () => Promise<unknown>) => deed(),
   () => (open.value = ''),
 )

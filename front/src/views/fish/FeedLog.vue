@@ -15,7 +15,6 @@ const form = reactive({ ...NOTHING })
 const id = ref(ulid())
 const path = (key: string) => ({ params: { path: { system: props.system.slug, id: key } } })
 const give = useSend(
-  () => props.system.slug,
   () => answer(() => api.PUT('/api/systems/{system}/feeds/{id}', { ...path(id.value), body: { ...form } })),
   () => {
     // How they fed this time says nothing of the next.
@@ -23,10 +22,7 @@ const give = useSend(
     id.value = ulid()
   },
 )
-const undo = useSend(
-  () => props.system.slug,
-  (key: string) => answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', path(key))),
-)
+const undo = useSend((key: string) => answer(() => api.DELETE('/api/systems/{system}/feeds/{id}', path(key))))
 const CAME: Record<string, string> = { yes: 'came up', slowly: 'came up slowly', no: 'did not come up' }
 </script>
 

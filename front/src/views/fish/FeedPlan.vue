@@ -27,15 +27,13 @@ const form = reactive({
   meals: text(plan?.meals),
   days_a_week: text(plan?.days_a_week === 7 ? null : plan?.days_a_week),
 })
-const set = useSend(
-  () => props.system.slug,
-  () =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/feed', {
-        params: { path: { system: props.system.slug } },
-        body: { ...form },
-      }),
-    ),
+const set = useSend(() =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/feed', {
+      params: { path: { system: props.system.slug } },
+      body: { ...form },
+    }),
+  ),
 )
 </script>
 

@@ -56,7 +56,6 @@ const whats = [
   { value: 'sold', label: 'were sold or given away' },
 ]
 const keep = useSend(
-  () => props.system.slug,
   () => {
     const path = { system: props.system.slug, group: props.group.id, id }
     if (form.what === 'measured')

@@ -23,7 +23,6 @@ const move = useMove(
   () => form.to,
 )
 const keep = useSend(
-  () => props.system.slug,
   (_input: undefined, id) =>
     answer(() =>
       api.PUT('/api/systems/{system}/moves/{id}', {

@@ -46,18 +46,15 @@ const kept = (key: Key): string => {
   return value === null || value === undefined ? '' : String(value)
 }
 const typed = (key: Key): string => form[key] ?? kept(key)
-const keep = useSend(
-  () => props.system.slug,
-  () => {
-    const body = Object.fromEntries(KEYS.map((key) => [key, typed(key)]))
-    return answer(() =>
-      api.PUT('/api/systems/{system}/quarantine', {
-        params: { path: { system: props.system.slug } },
-        body: { ...body, own_nets: typed('own_nets') === 'yes', footbath: typed('footbath') === 'yes' },
-      }),
-    )
-  },
-)
+const keep = useSend(() => {
+  const body = Object.fromEntries(KEYS.map((key) => [key, typed(key)]))
+  return answer(() =>
+    api.PUT('/api/systems/{system}/quarantine', {
+      params: { path: { system: props.system.slug } },
+      body: { ...body, own_nets: typed('own_nets') === 'yes', footbath: typed('footbath') === 'yes' },
+    }),
+  )
+})
 const NUMBERS = [
   { key: 'days', label: 'My protocol', unit: 'days' },
   { key: 'looks_every_d', label: 'Every fish looked at each', unit: 'days' },

@@ -12,7 +12,6 @@ const emit = defineEmits<{ done: [id: string] }>()
 const form = reactive({ from_whom: '', hours: '', boxes: '' })
 const id = ulid()
 const keep = useSend(
-  () => props.system.slug,
   () =>
     answer(() =>
       api.PUT('/api/systems/{system}/shipments/{id}', {

@@ -15,7 +15,6 @@ const emit = defineEmits<{ edit: [] }>()
 const open = ref(false)
 const form = reactive({ length_cm: '', weight_g: '', on: '' })
 const keep = useSend(
-  () => props.system.slug,
   (_input: undefined, id) =>
     answer(() =>
       api.PUT('/api/systems/{system}/singles/{single}/sizes/{id}', {

@@ -28,7 +28,6 @@ function edit(id: string): void {
   editing.value = id
 }
 const keep = useSend(
-  () => props.system.slug,
   () =>
     answer(() =>
       api.PUT('/api/systems/{system}/singles/{id}', {

@@ -4,7 +4,7 @@ import { NButton, NInput } from 'naive-ui'
 import { computed, reactive } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
-import { queryClient, useVocabulary } from '@/api/queries'
+import { refreshBook, useVocabulary } from '@/api/queries'
 import PickField from '@/parts/PickField.vue'
 import FormField from '@/parts/FormField.vue'
 import TypedField from '@/parts/TypedField.vue'
@@ -15,7 +15,7 @@ const form = reactive({ name: '', kind: '', life_stage: '', template: '', began:
 const add = useMutation({
   mutationFn: () => answer(() => api.POST('/api/systems', { body: form })),
   onSuccess: async ({ slug }) => {
-    await queryClient.invalidateQueries({ queryKey: ['systems'] })
+    await refreshBook()
     await router.push({ name: 'build', params: { system: slug } })
   },
 })

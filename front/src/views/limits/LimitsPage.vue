@@ -51,7 +51,6 @@ function edit(row: Row): void {
 }
 const path = (parameter: string) => ({ params: { path: { system: props.system.slug, parameter } } })
 const save = useSend(
-  () => props.system.slug,
   () =>
     answer(() =>
       api.PUT('/api/systems/{system}/limits/{parameter}', {
@@ -61,30 +60,24 @@ const save = useSend(
     ),
   () => (open.value = undefined),
 )
-const drop = useSend(
-  () => props.system.slug,
-  (parameter: string) =>
-    answer(() => api.DELETE('/api/systems/{system}/limits/{parameter}', path(parameter))),
+const drop = useSend((parameter: string) =>
+  answer(() => api.DELETE('/api/systems/{system}/limits/{parameter}', path(parameter))),
 )
-const plan = useSend(
-  () => props.system.slug,
-  (to: { parameter: string; way: string; every_h?: string }) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/schedule/{parameter}', {
-        ...path(to.parameter),
-        body: { way: to.way, every_h: to.every_h },
-      }),
-    ),
+const plan = useSend((to: { parameter: string; way: string; every_h?: string }) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/schedule/{parameter}', {
+      ...path(to.parameter),
+      body: { way: to.way, every_h: to.every_h },
+    }),
+  ),
 )
-const source = useSend(
-  () => props.system.slug,
-  (water: string) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/source', {
-        params: { path: { system: props.system.slug } },
-        body: { water },
-      }),
-    ),
+const source = useSend((water: string) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/source', {
+      params: { path: { system: props.system.slug } },
+      body: { water },
+    }),
+  ),
 )
 const EVERY = [
   ['usual', 'as usual'],

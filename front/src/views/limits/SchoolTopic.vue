@@ -20,7 +20,6 @@ const school = computed(() =>
   props.topic.schools.find((one) => one.id === (tried.value ?? props.topic.follows)),
 )
 const follow = useSend(
-  () => props.system.slug,
   (to: { school: string | null; reason: string; for?: 'site' }) =>
     answer(() =>
       api.PUT('/api/systems/{system}/schools/{topic}', {

@@ -59,7 +59,6 @@ function markAt(name: string | null | undefined): void {
   if (at) mark(at.view, at.x, at.y)
 }
 const keep = useSend(
-  () => props.system.slug,
   (nothing: boolean) => {
     const [kind, key] = form.whom.split(' ')
     return answer(() =>

@@ -30,7 +30,6 @@ const kind = computed(() => props.start.seed_kinds.find((one) => one.id === form
 const donor = computed(() => props.start.donors.find((one) => one.slug === form.from))
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const add = useSend(
-  () => props.system.slug,
   (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/seeds/{id}', {
@@ -49,10 +48,7 @@ const add = useSend(
     ),
   () => Object.assign(form, { litres: '', donor: '', happened_on: '' }),
 )
-const remove = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.DELETE('/api/systems/{system}/seeds/{id}', path(id))),
-)
+const remove = useSend((id: string) => answer(() => api.DELETE('/api/systems/{system}/seeds/{id}', path(id))))
 const number = (value: number) => figures(value, 2)
 const DONOR = { clean: 'donor clean', sick: 'donor sick or treated', unknown: 'donor not known' }
 </script>

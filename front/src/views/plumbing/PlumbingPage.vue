@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useMutation } from '@tanstack/vue-query'
 import { answer, api } from '@/api/client'
-import { refreshSystem, usePlumbing, useSession } from '@/api/queries'
+import { refreshBook, usePlumbing, useSession } from '@/api/queries'
 import type { System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import AirTable from './AirTable.vue'
@@ -44,7 +44,7 @@ const adopt = useMutation({
     answer(() =>
       api.POST('/api/systems/{system}/plumbing/flows', { params: { path: { system: props.system.slug } } }),
     ),
-  onSuccess: () => refreshSystem(props.system.slug),
+  onSuccess: () => refreshBook(),
 })
 const stays = computed(
   () => plumbing.data.value?.stages.some((stage) => stage.residence_min !== null) ?? false,

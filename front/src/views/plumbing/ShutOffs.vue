@@ -2,7 +2,7 @@
 import { useMutation } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answer, api, Refusal } from '@/api/client'
-import { queryClient, refreshSystem } from '@/api/queries'
+import { refreshBook } from '@/api/queries'
 import type { Plumbing } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import StateMark from '@/parts/StateMark.vue'
@@ -22,8 +22,7 @@ const turn = useMutation({
       }),
     ),
   onSuccess: async () => {
-    await refreshSystem(props.slug)
-    await queryClient.invalidateQueries({ queryKey: ['timers'] })
+    await refreshBook()
   },
 })
 const trouble = computed(() =>

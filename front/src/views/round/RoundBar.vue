@@ -12,16 +12,14 @@ const props = defineProps<{ rounds: Rounds; systems: number }>()
 const asked = ref<'end' | 'pass'>()
 const form = reactive({ note: '', to: '' })
 const path = (id: string) => ({ params: { path: { id } } })
-const begin = useSend(
-  () => '',
-  (_input: undefined, id) => answer(() => api.PUT('/api/rounds/{id}', { ...path(id), body: {} })),
+const begin = useSend((_input: undefined, id) =>
+  answer(() => api.PUT('/api/rounds/{id}', { ...path(id), body: {} })),
 )
 const closed = () => {
   asked.value = undefined
   Object.assign(form, { note: '', to: '' })
 }
 const finish = useSend<undefined>(
-  () => '',
   () =>
     answer(() =>
       api.PUT('/api/rounds/{id}/end', { ...path(props.rounds.mine?.id ?? ''), body: { note: form.note } }),
@@ -29,7 +27,6 @@ const finish = useSend<undefined>(
   closed,
 )
 const pass = useSend<undefined>(
-  () => '',
   () =>
     answer(() =>
       api.PUT('/api/rounds/{id}/pass', { ...path(props.rounds.mine?.id ?? ''), body: { ...form } }),

@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/vue-query'
 import { ulid } from 'ulid'
 import { computed, ref } from 'vue'
 import { answer, api, orWaits, Refusal } from '@/api/client'
-import { refreshSystem } from '@/api/queries'
+import { refreshBook } from '@/api/queries'
 import type { Round } from '@/api/types'
 import { signal } from '@/api/signal/signal'
 import StateMark from '@/parts/StateMark.vue'
@@ -38,7 +38,7 @@ const log = useMutation({
     }
     line.value = ''
     key.value = ulid()
-    await refreshSystem(props.row.slug)
+    await refreshBook()
   },
 })
 const well = useMutation({
@@ -51,7 +51,7 @@ const well = useMutation({
     ).catch(orWaits),
   onSuccess: async () => {
     wellKey.value = ulid()
-    await refreshSystem(props.row.slug)
+    await refreshBook()
   },
 })
 /** Something of this system waits on this device. */

@@ -8,14 +8,10 @@ const asked = ref(false)
 const why = ref('')
 const path = () => ({ params: { path: { system: props.slug, round: props.round } } })
 const skip = useSend<undefined>(
-  () => props.slug,
   () => answer(() => api.PUT('/api/systems/{system}/skips/{round}', { ...path(), body: { why: why.value } })),
   () => (asked.value = false),
 )
-const back = useSend<undefined>(
-  () => props.slug,
-  () => answer(() => api.DELETE('/api/systems/{system}/skips/{round}', path())),
-)
+const back = useSend<undefined>(() => answer(() => api.DELETE('/api/systems/{system}/skips/{round}', path())))
 </script>
 
 <!-- A system left out on this round, with the reason that its book keeps. -->

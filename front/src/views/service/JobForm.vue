@@ -45,15 +45,13 @@ const begin = () =>
     ...(props.job.washes ? { rinse: rinse.value } : {}),
     ...(way.value === 'told' ? { at: at.value } : {}),
   })
-const interval = useSend(
-  () => props.system.slug,
-  (body: Record<string, unknown>) =>
-    answer(() =>
-      api.POST('/api/systems/{system}/service/interval', {
-        params: { path: { system: props.system.slug } },
-        body: { part: props.part, job: props.job.id, ...body },
-      }),
-    ),
+const interval = useSend((body: Record<string, unknown>) =>
+  answer(() =>
+    api.POST('/api/systems/{system}/service/interval', {
+      params: { path: { system: props.system.slug } },
+      body: { part: props.part, job: props.job.id, ...body },
+    }),
+  ),
 )
 </script>
 

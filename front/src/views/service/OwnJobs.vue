@@ -26,7 +26,6 @@ const own = computed(() =>
   ),
 )
 const add = useSend<void>(
-  () => props.system.slug,
   (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/own-jobs/{id}', {
@@ -36,14 +35,12 @@ const add = useSend<void>(
     ),
   () => Object.assign(form, { name: '', part: '', every_d: '', minutes: '' }),
 )
-const remove = useSend(
-  () => props.system.slug,
-  (id: string) =>
-    answer(() =>
-      api.DELETE('/api/systems/{system}/own-jobs/{id}', {
-        params: { path: { system: props.system.slug, id } },
-      }),
-    ),
+const remove = useSend((id: string) =>
+  answer(() =>
+    api.DELETE('/api/systems/{system}/own-jobs/{id}', {
+      params: { path: { system: props.system.slug, id } },
+    }),
+  ),
 )
 </script>
 

@@ -48,29 +48,25 @@ const jobs = computed(() =>
     .sort((a, b) => (a.job.open ? -1 : RANK[a.job.stands]) - (b.job.open ? -1 : RANK[b.job.stands])),
 )
 const now = computed(() => jobs.value.filter(({ job }) => job.stands === 'due' || job.stands === 'late'))
-const undo = useSend(
-  () => props.system.slug,
-  (id: string) =>
-    answer(() =>
-      api.DELETE('/api/systems/{system}/services/{id}', {
-        params: { path: { system: props.system.slug, id } },
-      }),
-    ),
-)
-const begin = useSend(
-  () => props.system.slug,
-  (body: Record<string, unknown>, key) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/services/{id}', {
-        params: { path: { system: props.system.slug, id: key } },
-        body,
-      }),
-    ).then(async (run) => {
-      opened.value = null
-      if (!run.ended)
-        await router.push({ name: 'service-run', params: { system: props.system.slug, run: run.id } })
-      return run
+const undo = useSend((id: string) =>
+  answer(() =>
+    api.DELETE('/api/systems/{system}/services/{id}', {
+      params: { path: { system: props.system.slug, id } },
     }),
+  ),
+)
+const begin = useSend((body: Record<string, unknown>, key) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/services/{id}', {
+      params: { path: { system: props.system.slug, id: key } },
+      body,
+    }),
+  ).then(async (run) => {
+    opened.value = null
+    if (!run.ended)
+      await router.push({ name: 'service-run', params: { system: props.system.slug, run: run.id } })
+    return run
+  }),
 )
 </script>
 

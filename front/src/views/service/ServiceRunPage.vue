@@ -3,7 +3,7 @@ import { NButton } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, orWaits, Refusal } from '@/api/client'
-import { queryClient, refreshSystem, useServiceRun, useSession } from '@/api/queries'
+import { queryClient, refreshBook, useServiceRun, useSession } from '@/api/queries'
 import { signal } from '@/api/signal/signal'
 import type { FieldErrors, ServiceRun, System } from '@/api/types'
 import { useMutation } from '@tanstack/vue-query'
@@ -45,7 +45,7 @@ const act = useMutation({
   onSuccess: (now) => {
     if (now) queryClient.setQueryData(['service', props.system.slug, id.value], now)
     looked.value = null
-    void refreshSystem(props.system.slug)
+    void refreshBook()
   },
 })
 const tick = (n: number) =>
@@ -70,12 +70,10 @@ const end = () =>
       }),
     ),
   )
-const give = useSend<void>(
-  () => props.system.slug,
-  () =>
-    answer(() => api.DELETE('/api/systems/{system}/services/{id}', { params: { path: path() } })).then(
-      (page) => router.push({ name: 'service', params: { system: props.system.slug } }).then(() => page),
-    ),
+const give = useSend<void>(() =>
+  answer(() => api.DELETE('/api/systems/{system}/services/{id}', { params: { path: path() } })).then((page) =>
+    router.push({ name: 'service', params: { system: props.system.slug } }).then(() => page),
+  ),
 )
 const busy = computed(() => act.isPending.value)
 const errors = computed<FieldErrors>(() => (act.error.value instanceof Refusal ? act.error.value.errors : {}))

@@ -27,18 +27,16 @@ const page = useWholeJob(
   asked,
 )
 const job = computed(() => page.data.value)
-const begin = useSend(
-  () => props.system.slug,
-  (body: Record<string, unknown>, key) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/services/{id}', {
-        params: { path: { system: props.system.slug, id: key } },
-        body,
-      }),
-    ).then(async (run) => {
-      await router.push({ name: 'service-run', params: { system: props.system.slug, run: run.id } })
-      return run
+const begin = useSend((body: Record<string, unknown>, key) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/services/{id}', {
+      params: { path: { system: props.system.slug, id: key } },
+      body,
     }),
+  ).then(async (run) => {
+    await router.push({ name: 'service-run', params: { system: props.system.slug, run: run.id } })
+    return run
+  }),
 )
 const fault = (key: string) => begin.errors.value[key] ?? job.value?.errors[key]
 </script>

@@ -82,7 +82,6 @@ const STANDS: Record<string, string> = {
   missing: 'missing',
 }
 const save = useSend(
-  () => '',
   () =>
     answer(() =>
       api.PUT('/api/goods/{id}', {
@@ -93,7 +92,6 @@ const save = useSend(
   () => (open.value = undefined),
 )
 const remove = useSend(
-  () => '',
   (id: string) => answer(() => api.DELETE('/api/goods/{id}', { params: { path: { id } } })),
   () => (open.value = undefined),
 )

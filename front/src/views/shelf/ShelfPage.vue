@@ -85,7 +85,6 @@ function edit(kit: Shelf['kits'][number] | null): void {
   open.value = kit?.id ?? ulid()
 }
 const save = useSend(
-  () => '',
   () =>
     answer(() =>
       api.PUT('/api/kits/{id}', { params: { path: { id: open.value ?? '' } }, body: { ...form } }),
@@ -93,7 +92,6 @@ const save = useSend(
   () => (open.value = undefined),
 )
 const remove = useSend(
-  () => '',
   (id: string) => answer(() => api.DELETE('/api/kits/{id}', { params: { path: { id } } })),
   () => (open.value = undefined),
 )

@@ -29,7 +29,6 @@ const water = reactive({ ...EMPTY })
 /** The water that is described anew; empty for a new one. */
 const described = ref('')
 const add = useSend(
-  () => '',
   (_, key) =>
     answer(() =>
       api.PUT('/api/waters/{id}', {
@@ -84,7 +83,6 @@ function begin(id: string): void {
   })
 }
 const book = useSend(
-  () => '',
   (_, key) =>
     answer(() =>
       api.PUT('/api/waters/{water}/tests/{id}', {

@@ -47,7 +47,6 @@ const elsewhere = computed(() =>
 /** Whether water stands for this pump: then it is on when somebody has seen it flow, and not before. */
 const stands = (id: string) => running.data.value?.stands?.part === id
 const send = useSend(
-  () => props.system.slug,
   (to: { part: string; state: string; to?: string }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/switchings/{id}', {
@@ -60,14 +59,12 @@ const send = useSend(
     lending.value = null
   },
 )
-const undo = useSend(
-  () => props.system.slug,
-  (id: string) =>
-    answer(() =>
-      api.DELETE('/api/systems/{system}/switchings/{id}', {
-        params: { path: { system: props.system.slug, id } },
-      }),
-    ),
+const undo = useSend((id: string) =>
+  answer(() =>
+    api.DELETE('/api/systems/{system}/switchings/{id}', {
+      params: { path: { system: props.system.slug, id } },
+    }),
+  ),
 )
 </script>
 

@@ -6,7 +6,7 @@ import { ulid } from 'ulid'
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Refusal } from '@/api/client'
-import { refreshSystem, useShelf, useVocabulary } from '@/api/queries'
+import { refreshBook, useShelf, useVocabulary } from '@/api/queries'
 import type { FieldErrors, System } from '@/api/types'
 import TodayHere from '@/parts/answer/TodayHere.vue'
 import { useToday } from '@/parts/answer/useToday'
@@ -113,7 +113,7 @@ const save = useMutation({
       count: visit.readings.length,
     }
     draft.value = { id: ulid(), at: '', bay: '', spot: draft.value.spot, readings: {} }
-    await refreshSystem(props.system.slug)
+    await refreshBook()
     await router.push({ name: 'system', params: { system: props.system.slug } })
   },
 })

@@ -22,15 +22,13 @@ const asking = ref(false)
 const closing = ref(false)
 const start = reactive({ event: 'seen', minutes: '' })
 const form = reactive({ cause: '', prevent: '', other_cost: '', early_why: '' })
-const end = useSend(
-  () => props.system.slug,
-  () =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/incidents/{id}/end', {
-        params: { path: { system: props.system.slug, id: props.trouble.incident?.id ?? '' } },
-        body: { ...form },
-      }),
-    ),
+const end = useSend(() =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/incidents/{id}/end', {
+      params: { path: { system: props.system.slug, id: props.trouble.incident?.id ?? '' } },
+      body: { ...form },
+    }),
+  ),
 )
 function close(): void {
   const id = props.trouble.incident?.id

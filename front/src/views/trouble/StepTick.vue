@@ -16,7 +16,6 @@ const props = defineProps<{
 const skipping = ref(false)
 const why = ref('')
 const tick = useSend(
-  () => props.system.slug,
   (what: 'done' | 'skipped', id) =>
     answer(() =>
       api.PUT('/api/systems/{system}/incidents/{incident}/ticks/{id}', {
@@ -37,12 +36,10 @@ const kept = computed(() =>
       (one.body as { step?: string }).step === props.step.key,
   ),
 )
-const undo = useSend(
-  () => props.system.slug,
-  (id: string) =>
-    answer(() =>
-      api.DELETE('/api/systems/{system}/ticks/{id}', { params: { path: { system: props.system.slug, id } } }),
-    ),
+const undo = useSend((id: string) =>
+  answer(() =>
+    api.DELETE('/api/systems/{system}/ticks/{id}', { params: { path: { system: props.system.slug, id } } }),
+  ),
 )
 </script>
 

@@ -35,7 +35,6 @@ function see(id: string, there: boolean): void {
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 const opens = useSend(
-  () => props.system.slug,
   (input: { event: string; signs: string[]; minutes?: string }, id) =>
     answer(() =>
       api.PUT('/api/systems/{system}/incidents/{id}', {

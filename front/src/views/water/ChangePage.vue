@@ -40,7 +40,6 @@ function fill(step: Step): void {
 
 const booking = reactive({ kind: 'batch', pump_off: 'no', planned_min: '' })
 const book = useSend(
-  () => props.system.slug,
   (as: { again?: boolean; done?: boolean }, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/changes/{id}', {

@@ -5,31 +5,25 @@ import { useSend } from '@/api/useSend'
 
 const props = defineProps<{ system: System; page: WaterPage; writes: boolean }>()
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
-const takeBack = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.DELETE('/api/systems/{system}/changes/{id}', path(id))),
+const takeBack = useSend((id: string) =>
+  answer(() => api.DELETE('/api/systems/{system}/changes/{id}', path(id))),
 )
-const flows = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.PUT('/api/systems/{system}/changes/{id}/flow', path(id))),
+const flows = useSend((id: string) =>
+  answer(() => api.PUT('/api/systems/{system}/changes/{id}/flow', path(id))),
 )
-const putIn = useSend(
-  () => props.system.slug,
-  (to: { id: string; what: string }) =>
-    answer(() =>
-      api.PUT('/api/systems/{system}/changes/{id}/put-back/{what}', {
-        params: { path: { system: props.system.slug, id: to.id, what: to.what } },
-      }),
-    ),
+const putIn = useSend((to: { id: string; what: string }) =>
+  answer(() =>
+    api.PUT('/api/systems/{system}/changes/{id}/put-back/{what}', {
+      params: { path: { system: props.system.slug, id: to.id, what: to.what } },
+    }),
+  ),
 )
-const putOut = useSend(
-  () => props.system.slug,
-  (to: { id: string; what: string }) =>
-    answer(() =>
-      api.DELETE('/api/systems/{system}/changes/{id}/put-back/{what}', {
-        params: { path: { system: props.system.slug, id: to.id, what: to.what } },
-      }),
-    ),
+const putOut = useSend((to: { id: string; what: string }) =>
+  answer(() =>
+    api.DELETE('/api/systems/{system}/changes/{id}/put-back/{what}', {
+      params: { path: { system: props.system.slug, id: to.id, what: to.what } },
+    }),
+  ),
 )
 </script>
 

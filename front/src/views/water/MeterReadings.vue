@@ -11,14 +11,10 @@ const props = defineProps<{ system: System; meter: WaterPage['meter']; writes: b
 const form = reactive({ meter_l: '' })
 const path = (id: string) => ({ params: { path: { system: props.system.slug, id } } })
 const read = useSend(
-  () => props.system.slug,
   (_, key) => answer(() => api.PUT('/api/systems/{system}/meter/{id}', { ...path(key), body: { ...form } })),
   () => (form.meter_l = ''),
 )
-const remove = useSend(
-  () => props.system.slug,
-  (id: string) => answer(() => api.DELETE('/api/systems/{system}/meter/{id}', path(id))),
-)
+const remove = useSend((id: string) => answer(() => api.DELETE('/api/systems/{system}/meter/{id}', path(id))))
 </script>
 
 <!-- The counter of the water meter, and what it says of the trickle and of what is booked. -->

@@ -37,7 +37,6 @@ const KEYS = [
 /** What takes the chlorine out of it before it runs in: a carbon train, or dosing with the flow. */
 const treated = ref('')
 const open = useSend(
-  () => props.system.slug,
   (_, key) =>
     answer(() =>
       api.PUT('/api/systems/{system}/trickles/{id}', {
@@ -51,14 +50,12 @@ const open = useSend(
     ),
   () => clear(...KEYS),
 )
-const close = useSend(
-  () => props.system.slug,
-  (id: string) =>
-    answer(() =>
-      api.DELETE('/api/systems/{system}/trickles/{id}', {
-        params: { path: { system: props.system.slug, id } },
-      }),
-    ),
+const close = useSend((id: string) =>
+  answer(() =>
+    api.DELETE('/api/systems/{system}/trickles/{id}', {
+      params: { path: { system: props.system.slug, id } },
+    }),
+  ),
 )
 const proposing = computed(() => TRICKLES.every((key) => form.value[key] === ''))
 const fault = (key: string) => errors.value[key] ?? open.errors.value[key]

@@ -17,7 +17,6 @@ const form = reactive({ password_now: '', password_new: '' })
 const changed = ref(false)
 const units = ref(false)
 const set = useSend(
-  () => '',
   () => answer(() => api.PUT('/api/session/password', { body: { ...form } })),
   () => {
     changed.value = true

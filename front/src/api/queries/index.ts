@@ -1,0 +1,6 @@
+export * from './build'
+export { queryClient, refreshBook } from './client'
+export * from './filter'
+export * from './fish'
+export * from './site'
+export * from './system'
