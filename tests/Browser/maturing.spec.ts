@@ -22,6 +22,10 @@ test('the start in the Cold Store says when it is ready, what would speed it, an
   await expect(page.getByText(/Ready about/)).not.toHaveText(before ?? '')
   await page.getByLabel(/^Ammonia dosed up to/).fill('50')
   await expect(page.getByText(/5 mg\/L as N/).first()).toBeVisible()
+  // The field it is to be put right in stands, with what was typed.
+  await expect(page.getByLabel(/^Ammonia dosed up to/)).toHaveValue('50')
+  await page.getByLabel(/^Ammonia dosed up to/).fill('')
+  await expect(page.getByText(/Ready about/)).toHaveText(before ?? '')
   await page.getByRole('link', { name: 'Dose ammonia' }).click()
   const dose = page.getByRole('region', { name: 'Ammonia for a fishless start' })
   await dose.getByLabel('With', { exact: true }).selectOption('ammonium chloride')

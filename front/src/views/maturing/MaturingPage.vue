@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useDebounce } from '@vueuse/core'
-import { computed, reactive } from 'vue'
+import { computed, reactive, shallowRef, watch } from 'vue'
 import { Refusal } from '@/api/client'
 import { useMaturing, useSession, useVocabulary } from '@/api/queries'
-import type { System } from '@/api/types'
+import type { Maturing, System } from '@/api/types'
 import FigureButton from '@/parts/FigureButton.vue'
 import TypedField from '@/parts/TypedField.vue'
 import { day } from '@/units/time'
@@ -20,8 +20,13 @@ const asked = useDebounce(
   300,
 )
 const query = useMaturing(() => props.system.slug, asked)
-const start = computed(() => query.data.value)
 const errors = computed(() => (query.error.value instanceof Refusal ? query.error.value.errors : {}))
+/** What is refused has a field to be put right in: what was told before it stays. */
+const told = shallowRef<Maturing>()
+watch(query.data, (now) => (told.value = now ?? told.value), { immediate: true })
+const start = computed(
+  () => query.data.value ?? (Object.keys(errors.value).length > 0 ? told.value : undefined),
+)
 const words = useVocabulary()
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
