@@ -50,7 +50,15 @@ final class IncidentController extends Controller
     public function open(IncidentRequest $request, System $system, string $id): JsonResponse
     {
         $person = $this->person($request);
-        $this->work->open($id, $system, $person, $request->event(), $request->signs(), $request->since());
+        $this->work->open(
+            $id,
+            $system,
+            $person,
+            $request->event(),
+            $request->signs(),
+            $request->gone(),
+            $request->since(),
+        );
 
         return $this->answer($system);
     }

@@ -6,6 +6,7 @@ namespace App\Trouble;
 
 use App\Forms\TypedInputs;
 use App\Http\FormRequest;
+use App\Http\MadeAt;
 use Illuminate\Support\Carbon;
 use Ironwort\Core\Calc\BadInput;
 use Ironwort\Core\Calc\Input;
@@ -20,7 +21,14 @@ final class IncidentRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['signs' => ['array', 'max:' . count(Sign::cases())], 'signs.*' => ['string', 'max:20']];
+        $signs = ['array', 'max:' . count(Sign::cases())];
+
+        return [
+            'signs' => $signs,
+            'signs.*' => ['string', 'max:20'],
+            'gone' => $signs,
+            'gone.*' => ['string', 'max:20'],
+        ];
     }
 
     /** @throws BadInput at `event` */
@@ -31,23 +39,43 @@ final class IncidentRequest extends FormRequest
     }
 
     /**
-     * @return list<Sign>
+     * @return list<Sign> what is seen, besides what was
      *
      * @throws BadInput at `signs`
      */
     public function signs(): array
     {
+        return $this->read('signs');
+    }
+
+    /**
+     * @return list<Sign> what is not seen any more
+     *
+     * @throws BadInput at `gone`
+     */
+    public function gone(): array
+    {
+        return $this->read('gone');
+    }
+
+    /**
+     * @return list<Sign>
+     *
+     * @throws BadInput at the field
+     */
+    private function read(string $field): array
+    {
         return array_values(
             array_map(
                 static fn(mixed $word): Sign => (is_string($word) ? Sign::tryFrom($word) : null) ??
-                    throw BadInput::at('signs', 'This is not one of the choices.'),
-                (array) $this->input('signs', []),
+                    throw BadInput::at($field, 'This is not one of the choices.'),
+                (array) $this->input($field, []),
             ),
         );
     }
 
     /**
-     * When it began, as minutes before now.
+     * When it began, as minutes before it was told.
      *
      * @throws BadInput at `minutes`
      */
@@ -56,7 +84,7 @@ final class IncidentRequest extends FormRequest
         $read = (new TypedInputs([Input::number('minutes', 'Began', 'min', 0, 20160)->optional()]))->read($this->all());
         $minutes = is_numeric($read['minutes'] ?? null) ? (float) $read['minutes'] : 0.0;
 
-        return Carbon::now()->subSeconds((int) round(60 * $minutes));
+        return MadeAt::now()->subSeconds((int) round(60 * $minutes));
     }
 
     /**

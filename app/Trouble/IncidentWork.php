@@ -21,17 +21,28 @@ final readonly class IncidentWork
     public function __construct(private IncidentEnds $ends) {}
 
     /**
-     * One that is open takes what is seen now; there are never two of a system.
+     * One that is open is told what else is seen and what is gone, so that nobody takes back what another saw; there are
+     * never two of a system.
      *
      * @param  list<Sign>  $signs
+     * @param  list<Sign>  $gone
      */
-    public function open(string $id, System $system, User $person, Event $event, array $signs, Carbon $since): Incident
-    {
+    public function open(
+        string $id,
+        System $system,
+        User $person,
+        Event $event,
+        array $signs,
+        array $gone,
+        Carbon $since,
+    ): Incident {
         $seen = array_map(static fn(Sign $one): string => $one->value, $signs);
         $known = Incident::open($system) ?? Incident::query()->find(strtoupper($id));
         if ($known !== null) {
             if ($known->ended_at === null) {
-                $known->update(['signs' => $seen]);
+                $all = array_unique([...$known->signs, ...$seen]);
+                $not = array_map(static fn(Sign $one): string => $one->value, $gone);
+                $known->update(['signs' => array_values(array_diff($all, $not))]);
             }
 
             return $known;

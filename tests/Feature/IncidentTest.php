@@ -90,15 +90,33 @@ final class IncidentTest extends TestCase
         self::assertSame(['pump_stopped'], $seen());
         // Somebody else, with another key: the same incident, and what they saw is added.
         $this->actingAs($this->person('helper@yard.example', Role::Helper));
-        $this->open(['event' => 'seen', 'signs' => ['pump_stopped', 'gasping']], self::key())
+        $this->open(['event' => 'seen', 'signs' => ['gasping']], self::key())
             ->assertOk()
             ->assertJsonPath('incident.id', $this->id);
         self::assertSame(1, Incident::query()->count());
         self::assertSame(['gasping', 'pump_stopped'], $seen());
+        // The first, whose answer was lost, sends it again: what was seen since stands.
+        $this->open()->assertOk();
+        self::assertSame(['gasping', 'pump_stopped'], $seen());
+        $this->open(['event' => 'seen', 'signs' => ['flashing'], 'gone' => ['gasping']])->assertOk();
+        self::assertEqualsCanonicalizing(['flashing', 'pump_stopped'], $seen());
+        $this->open(['event' => 'seen', 'gone' => ['dragons']])
+            ->assertUnprocessable()
+            ->assertJsonStructure(['errors' => ['gone']]);
         $this->open(['event' => 'dragons'])
             ->assertUnprocessable()
             ->assertJsonStructure(['errors' => ['event']]);
         $this->open(['event' => 'seen', 'signs' => ['dragons']])->assertUnprocessable();
+    }
+
+    public function test_one_that_waited_for_the_signal_began_when_it_was_told_on_the_device(): void
+    {
+        $told = now()->subHours(2)->startOfSecond();
+        $this->withHeader('X-Made-At', $told->utc()->format('Y-m-d\TH:i:s\Z'))
+            ->open(['event' => 'power_cut', 'minutes' => '10'])
+            ->assertOk();
+        $began = Incident::query()->sole()->opened_at;
+        self::assertSame($told->subMinutes(10)->getTimestamp(), $began->getTimestamp());
     }
 
     public function test_steps_are_ticked_once_or_skipped_for_a_reason_and_some_come_round_again(): void

@@ -24,8 +24,7 @@ const open = computed(() => trouble.value?.incident ?? null)
 function see(id: string, there: boolean): void {
   // Of an open incident everybody sees the same.
   if (open.value) {
-    const signs = (trouble.value?.signs ?? []).filter((sign) => sign.seen && sign.id !== id)
-    opens.send({ event: 'seen', signs: [...signs.map((sign) => sign.id), ...(there ? [id] : [])] })
+    opens.send({ event: 'seen', signs: there ? [id] : [], gone: there ? [] : [id] })
     return
   }
   const now = seen.value.split(',').filter((word) => word && word !== id)
@@ -35,7 +34,7 @@ function see(id: string, there: boolean): void {
 const session = useSession()
 const writes = computed(() => session.data.value?.person?.writes ?? false)
 const opens = useSend(
-  (input: { event: string; signs: string[]; minutes?: string }, id) =>
+  (input: { event: string; signs: string[]; gone?: string[]; minutes?: string }, id) =>
     answer(() =>
       api.PUT('/api/systems/{system}/incidents/{id}', {
         params: { path: { system: props.system.slug, id } },
