@@ -140,7 +140,9 @@ final readonly class RunService
             $latest?->was === 'alternate' => 'alternate',
             default => 'on',
         };
-        $at = $latest?->happened_at->isFuture() === true ? $latest->happened_at : Carbon::now();
+        // A step that waited for the signal was done when it was told on the device, and after what is booked.
+        $at = MadeAt::now();
+        $at = $latest === null ? $at : $at->max($latest->happened_at);
         $this->switches->switch(
             strtoupper((string) Str::ulid()),
             $system,

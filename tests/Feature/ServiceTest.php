@@ -16,6 +16,7 @@ use App\Models\Stage;
 use App\Models\Switching;
 use App\Models\Vessel;
 use App\Models\WaterChange;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ironwort\Core\Measure\Format;
@@ -245,6 +246,39 @@ final class ServiceTest extends TestCase
             'Mats: wash the mats, much mud',
             $this->getJson('/api/systems/long-vat/service')->json('done.0.text'),
         );
+    }
+
+    /** In the shed without signal: the pump stood for as long as it stood there, not for the moment of sending. */
+    public function test_steps_that_waited_for_the_signal_switch_when_they_were_done(): void
+    {
+        $run = $this->key();
+        $begin = ['job' => 'wash_pads', 'part' => $this->part('stage', 'Mats'), 'way' => 'stop'];
+        $codes = array_column($this->send($run, $begin)->assertOk()->json('steps'), 'code');
+        $step = static fn(string $code): int => (int) array_search($code, $codes, true);
+        $made = now();
+        $this->travelTo('2026-05-04 12:00');
+        $later = fn(int $minutes): self => $this->withHeader(
+            'X-Made-At',
+            $made->copy()->addMinutes($minutes)->utc()->format('Y-m-d\TH:i:s\Z'),
+        );
+        foreach (range(0, $step('service.step_pump_off')) as $at) {
+            $later(5)
+                ->send("{$run}/steps/{$at}")
+                ->assertOk();
+        }
+        foreach (range($step('service.step_pump_off') + 1, $step('service.step_pump_on')) as $at) {
+            $later(155)
+                ->send("{$run}/steps/{$at}")
+                ->assertOk();
+        }
+        $pump = Pump::query()->where('name', 'Pump')->firstOrFail();
+        $times = Switching::query()->where('part_id', $pump->id)->orderBy('happened_at')->pluck('happened_at');
+        self::assertSame(
+            ['2026-05-04 08:05', '2026-05-04 10:35'],
+            $times->map(static fn(Carbon $at): string => $at->format('Y-m-d H:i'))->all(),
+        );
+        // Two and a half hours without flow cost the filter something, whenever it is heard of.
+        self::assertGreaterThan(0.0, Setback::query()->whereNotNull('switching_id')->sum('lost_pct'));
     }
 
     public function test_what_was_done_can_be_told_afterwards_and_taken_back_with_all_that_followed(): void
