@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
+use App\Http\BookedAs;
 use App\Http\Overridden;
 use App\Models\Course;
 use App\Models\Dose;
@@ -94,8 +95,13 @@ final readonly class FollowCourse
                 ->where('system_id', $system->id)
                 ->findOrFail(strtoupper($course));
 
-            return Dose::query()->find(strtoupper($id)) ??
-                $this->next(strtoupper($id), $system, $user, $found, $topUp, $form);
+            $known = Dose::query()->find(strtoupper($id));
+            if ($known === null) {
+                return $this->next(strtoupper($id), $system, $user, $found, $topUp, $form);
+            }
+            BookedAs::refuseOther($known->course_id === $found->id, $known->text());
+
+            return $known;
         });
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dosing;
 
+use App\Http\BookedAs;
 use App\Http\Overridden;
 use App\Http\SameDeed;
 use App\Models\Charge;
@@ -36,8 +37,19 @@ final readonly class GiveDose
         return DB::transaction(function () use ($id, $system, $user, $form): Dose {
             $system->hold();
             $known = Dose::query()->find(strtoupper($id));
+            if ($known === null) {
+                return $this->book(strtoupper($id), $system, $user, $form);
+            }
+            $thing = Dosable::all($system, $this->agents)[$form->dosable()] ?? null;
+            $told = $form->done() ? $form->givenAmount() : null;
+            BookedAs::refuseOther(
+                $thing?->bookedAs() === $known->thing &&
+                    $this->bodies->find($system, $form->body())->vesselId === $known->vessel_id &&
+                    ($told === null || abs($told - $known->amount) <= 1e-9 * $known->amount),
+                $known->text(),
+            );
 
-            return $known ?? $this->book(strtoupper($id), $system, $user, $form);
+            return $known;
         });
     }
 

@@ -21,8 +21,8 @@ final readonly class IncidentWork
     public function __construct(private IncidentEnds $ends) {}
 
     /**
-     * One that is open is told what else is seen and what is gone, so that nobody takes back what another saw; there are
-     * never two of a system.
+     * One that is open is told what else is seen and what is gone, so that nobody takes back what another saw; there
+     * are never two of a system.
      *
      * @param  list<Sign>  $signs
      * @param  list<Sign>  $gone

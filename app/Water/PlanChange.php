@@ -79,4 +79,28 @@ final readonly class PlanChange
             done: $typed->flag('done'),
         );
     }
+
+    /**
+     * Whether what is sent again is the change that stands. By a meter or a level it cannot be told: they have gone on.
+     *
+     * @param  array<array-key, mixed>  $form
+     */
+    public function isAgain(System $system, WaterChange $known, array $form): bool
+    {
+        $typed = new TypedFields($form);
+        if ($typed->text('change_l') === null && $typed->text('change_pct') === null) {
+            return true;
+        }
+        try {
+            $body = $this->changes->body($system, $typed->text('body'));
+            $litres = $this->amount->of($system, $body, $typed);
+        } catch (BadInput) {
+            return true;
+        }
+
+        return $litres === null ||
+            ($typed->text('kind') === $known->kind &&
+                $body->vesselId === $known->vessel_id &&
+                abs(min($litres, $body->volumeL) - $known->litres) <= 1e-6 * $known->volume_l);
+    }
 }

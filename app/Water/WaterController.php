@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Water;
 
 use App\Forms\TypedFields;
+use App\Http\BookedAs;
 use App\Http\Controller;
 use App\Living\BookStop;
 use App\Models\System;
@@ -44,7 +45,10 @@ final class WaterController extends Controller
         BookChange $changes,
         PlanChange $plan,
     ): JsonResponse {
-        if (!WaterChange::query()->whereKey(strtoupper($id))->exists()) {
+        $known = WaterChange::query()->find(strtoupper($id));
+        if ($known !== null) {
+            BookedAs::refuseOther($plan->isAgain($system, $known, $request->all()), $known->text());
+        } else {
             $person = $this->person($request);
             $planned = $plan->judge($system, LatestWater::of($system), $request->all());
             $changes->refuseSame($system, $person, $planned, $request->boolean('again'));

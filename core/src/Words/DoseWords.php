@@ -75,6 +75,9 @@ final readonly class DoseWords
         'below_scale' => 'That is less than your scale can show. Make a stock solution, or use a finer scale.',
         'own_uv_off' => 'Switch the UV off.',
         'own_with_another' => 'Something else is in the water. Read both labels, or change water and wait.',
+        'booked_otherwise' =>
+            'This entry was booked already, though its answer was lost: {text}. Look at it; sent again, this is ' .
+            'booked besides it.',
         'same_by_another' => '{who} booked the same {ago}: {text}. Book this only if it was given as well.',
         'bound_ammonia' =>
             'A binder is in the water, so ammonia kits read bound ammonia as if it were harmful. Go by the fish, ' .

@@ -49,13 +49,18 @@ test('what the server refuses stands at its fields and not in a line of its own'
   expect(use.trouble.value).toBeNull()
 })
 
-test('a key that is taken by somebody else is said in a line, for it has no field', async () => {
-  const use = form(async () => {
+test('a key that stands for something else is said in a line, and sent again it is another', async () => {
+  const keys: string[] = []
+  const use = form(async (_, key) => {
+    keys.push(key)
     throw new Refusal(422, 'Look at it again.', { id: 'This key is taken.' })
   })
 
   use.send('salt')
   await flushPromises()
-
   expect(use.trouble.value).toBe('This key is taken.')
+
+  use.send('salt')
+  await flushPromises()
+  expect(keys[1]).not.toBe(keys[0])
 })

@@ -21,6 +21,10 @@ export function useSend<T>(send: (input: T, key: string) => Promise<unknown>, do
       await refreshBook()
       done?.()
     },
+    // Something else is booked under it: sent again it is an entry of its own.
+    onError: (error) => {
+      if (error instanceof Refusal && error.errors.id !== undefined) key = ulid()
+    },
   })
   const errors = computed<FieldErrors>(() =>
     mutation.error.value instanceof Refusal ? mutation.error.value.errors : {},
