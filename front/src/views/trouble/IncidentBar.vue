@@ -3,7 +3,7 @@ import { NButton } from 'naive-ui'
 import { reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer, api } from '@/api/client'
-import type { System, Trouble } from '@/api/types'
+import type { FieldErrors, System, Trouble } from '@/api/types'
 import { useSend } from '@/api/useSend'
 import PickField from '@/parts/PickField.vue'
 import TypedField from '@/parts/TypedField.vue'
@@ -15,6 +15,9 @@ const props = defineProps<{
   writes: boolean
   signs: string[]
   opening: boolean
+  /** What was refused when it was opened, at its field, and in a line what has none. */
+  errors: FieldErrors
+  fault: string | null
 }>()
 defineEmits<{ open: [input: { event: string; signs: string[]; minutes?: string }] }>()
 const router = useRouter()
@@ -110,12 +113,20 @@ function close(): void {
         v-model="start.event"
         label="What happened?"
         :choices="trouble.events.map((one) => ({ value: one.id, label: one.name }))"
+        :error="errors.event"
       />
-      <TypedField v-model="start.minutes" label="Began" unit="min" hint="ago; empty is now" />
+      <TypedField
+        v-model="start.minutes"
+        label="Began"
+        unit="min"
+        hint="ago; empty is now"
+        :error="errors.minutes"
+      />
       <div class="buttons">
         <NButton type="primary" attr-type="submit" :loading="opening">Open the incident</NButton>
         <button type="button" class="link-button" @click="asking = false">Cancel</button>
       </div>
+      <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </form>
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api } from '@/api/client'
 import { useSession, useTrouble } from '@/api/queries'
@@ -21,10 +21,15 @@ const seen = computed(() => String(route.query.seen ?? ''))
 const query = useTrouble(() => props.system.slug, seen)
 const trouble = computed(() => query.data.value)
 const open = computed(() => trouble.value?.incident ?? null)
+/** A sign that could not be told is not ticked: its box is made anew. */
+const untold = ref(0)
 function see(id: string, there: boolean): void {
   // Of an open incident everybody sees the same.
   if (open.value) {
-    opens.send({ event: 'seen', signs: there ? [id] : [], gone: there ? [] : [id] })
+    opens.send(
+      { event: 'seen', signs: there ? [id] : [], gone: there ? [] : [id] },
+      { onError: () => untold.value++ },
+    )
     return
   }
   const now = seen.value.split(',').filter((word) => word && word !== id)
@@ -43,6 +48,7 @@ const opens = useSend(
     ),
   () => void router.replace({ query: {} }),
 )
+const untellable = computed(() => opens.trouble.value ?? opens.errors.value.signs ?? opens.errors.value.gone)
 const numbered = computed(() => {
   let n = 0
   return (trouble.value?.causes ?? []).map((cause: Trouble['causes'][number]) => ({
@@ -62,18 +68,22 @@ const numbered = computed(() => {
       :writes="writes"
       :signs="trouble.signs.filter((sign) => sign.seen).map((sign) => sign.id)"
       :opening="opens.pending.value"
+      :errors="opens.errors.value"
+      :fault="opens.trouble.value"
       @open="opens.send"
     />
     <fieldset class="signs" :class="{ below: trouble.causes.length && !seen }">
       <legend>What do you see?</legend>
-      <label v-for="sign in trouble.signs" :key="sign.id" :class="{ on: sign.seen }"
+      <label v-for="sign in trouble.signs" :key="`${sign.id} ${untold}`" :class="{ on: sign.seen }"
         ><input
           type="checkbox"
           :checked="sign.seen"
+          :disabled="open !== null && !writes"
           @change="see(sign.id, ($event.target as HTMLInputElement).checked)"
         />
         {{ sign.says }}</label
       >
+      <p v-if="open && untellable" class="fault" role="alert">{{ untellable }}</p>
     </fieldset>
     <p v-if="trouble.readings.length" class="readings">
       <span v-for="row in trouble.readings" :key="row.name"
