@@ -3,6 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { defineComponent, h } from 'vue'
 import { expect, test, vi } from 'vitest'
 import { Refusal } from './client'
+import { unbooked } from './unbooked'
 import { useSend } from './useSend'
 
 /** A form that is sent by `use.send`, kept alive by a page of its own. */
@@ -63,4 +64,34 @@ test('a key that stands for something else is said in a line, and sent again it 
   use.send('salt')
   await flushPromises()
   expect(keys[1]).not.toBe(keys[0])
+})
+
+test('what no page shows is said above it, and what one shows is not said twice', async () => {
+  const refused = new Refusal(422, 'Look at it again.', { state: 'It is on already.' })
+  let fault: Error = refused
+  const use = form(async () => {
+    throw fault
+  })
+  use.send('on')
+  await flushPromises()
+  expect(unbooked.value).toBe('It is on already.')
+
+  unbooked.value = null
+  expect(use.errors.value.state).toBe('It is on already.')
+  use.send('on')
+  await flushPromises()
+  expect(unbooked.value).toBeNull()
+
+  // Its fields are shown, a line of its own it has not.
+  fault = new Refusal(500, 'Something went wrong here.')
+  use.send('on')
+  await flushPromises()
+  expect(unbooked.value).toBe('Something went wrong here.')
+})
+
+test('what is booked takes back what was said of the press before', async () => {
+  unbooked.value = 'It is on already.'
+  form(async () => null).send('off')
+  await flushPromises()
+  expect(unbooked.value).toBeNull()
 })

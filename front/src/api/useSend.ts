@@ -4,26 +4,34 @@ import { computed } from 'vue'
 import { orWaits, Refusal } from './client'
 import { refreshBook } from './queries'
 import type { FieldErrors } from './types'
+import { unbooked } from './unbooked'
 
 /**
- * Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line.
+ * Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line. A page that
+ * shows neither need not: what it does not show is said above it, so that no press does nothing in silence.
  *
  * The key of what is booked is made once and kept until it is booked, so that sending again after a lost answer books
  * nothing twice.
  */
 export function useSend<T>(send: (input: T, key: string) => Promise<unknown>, done?: () => void) {
   let key = ulid()
+  const shows = { fields: false, line: false }
   const mutation = useMutation({
     // What waits on this device is as good as booked here: the form is done with it.
     mutationFn: (input: T) => send(input, key).catch(orWaits),
     onSuccess: async () => {
       key = ulid()
+      unbooked.value = null
       await refreshBook()
       done?.()
     },
-    // Something else is booked under it: sent again it is an entry of its own.
     onError: (error) => {
-      if (error instanceof Refusal && error.errors.id !== undefined) key = ulid()
+      const { id, ...fields } = error instanceof Refusal ? error.errors : ({} as FieldErrors)
+      // Something else is booked under it: sent again it is an entry of its own.
+      if (id !== undefined) key = ulid()
+      const said = Object.values(fields)
+      if (said.length > 0 ? !shows.fields : !shows.line)
+        unbooked.value = said.length > 0 ? said.join(' ') : (id ?? error.message)
     },
   })
   const errors = computed<FieldErrors>(() =>
@@ -39,7 +47,14 @@ export function useSend<T>(send: (input: T, key: string) => Promise<unknown>, do
     pending: mutation.isPending,
     done: mutation.isSuccess,
     reset: mutation.reset,
-    errors,
-    trouble,
+    // Whoever asks for them shows them.
+    get errors() {
+      shows.fields = true
+      return errors
+    },
+    get trouble() {
+      shows.line = true
+      return trouble
+    },
   }
 }

@@ -9,6 +9,7 @@ import { closeSlip, openFigure } from '@/state/slip'
 import AppFoot from './AppFoot.vue'
 import KeyList from './KeyList.vue'
 import LogBar from './LogBar.vue'
+import NotBooked from './NotBooked.vue'
 import SignalBar from './SignalBar.vue'
 import SystemList from './SystemList.vue'
 import SystemSwitch from './SystemSwitch.vue'
@@ -84,7 +85,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
       <SystemSwitch v-else />
     </header>
     <LogBar ref="logBar" class="top no-print" :writes="person.writes" />
-    <main class="middle"><SignalBar /><RouterView /></main>
+    <main class="middle"><SignalBar /><NotBooked /><RouterView /></main>
     <WorkingSlip v-if="openFigure" class="side" :figure="openFigure" />
     <AppFoot class="bottom" :person="person" @keys="keysShown = true" />
     <KeyList v-if="keysShown" @close="keysShown = false" />

@@ -3,13 +3,14 @@ import { inSentence } from '@/words/inSentence'
 import StepLine from './StepLine.vue'
 import type { Step } from './useToday'
 
-defineProps<{ slug: string; steps: Step[]; causes: string[] }>()
+defineProps<{ slug: string; steps: Step[]; causes: string[]; fault?: string | null }>()
 defineEmits<{ fill: [step: Step] }>()
 </script>
 
 <!-- What is to be done here today, before any field; the slot stands where the readings ask for nothing. -->
 <template>
   <section class="today" aria-label="Today">
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <template v-if="steps.length">
       <p class="soft small">
         For {{ causes.map(inSentence).join(', ') }}, in this order.

@@ -10,6 +10,12 @@ export function useToday(slug: () => string, pages: readonly string[]) {
   const causes = computed(() => trouble.data.value?.causes ?? [])
   return {
     ready: computed(() => trouble.data.value !== undefined),
+    /** Why it is not known: until it is, nobody may be told that nothing is due. */
+    fault: computed(() =>
+      trouble.data.value === undefined && trouble.error.value
+        ? `What the readings ask for could not be worked out. ${trouble.error.value.message}`
+        : null,
+    ),
     /** What the readings say is wrong, if anything. */
     causes: computed(() => causes.value.map((cause) => cause.name)),
     steps: computed<Step[]>(() =>

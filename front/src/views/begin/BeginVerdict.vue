@@ -15,7 +15,8 @@ const assumed = computed(() => props.system.capacity.gap?.text ?? props.system.c
   <section aria-label="Verdict">
     <p class="lead">
       <StateMark v-if="system.water.state" :state="system.water.state" />
-      <b>{{ system.water.worst ?? 'Every reading is within its limits.' }}</b>
+      <b v-if="system.water.state">{{ system.water.worst ?? 'Every reading is within its limits.' }}</b>
+      <b v-else>Nothing was tested yet.</b>
     </p>
     <p class="lead">
       <StateMark v-if="system.capacity.state" :state="system.capacity.state" quiet />
@@ -23,10 +24,11 @@ const assumed = computed(() => props.system.capacity.gap?.text ?? props.system.c
     </p>
     <p v-if="assumed" class="caution">{{ assumed }}</p>
     <TodayHere
-      v-if="today.steps.value.length"
+      v-if="today.steps.value.length || today.fault.value"
       :slug="system.slug"
       :steps="today.steps.value"
       :causes="today.causes.value"
+      :fault="today.fault.value"
     />
   </section>
   <section class="part" aria-label="Next">

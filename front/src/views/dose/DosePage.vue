@@ -135,9 +135,10 @@ const print = () => window.print()
       :slug="system.slug"
       :steps="today.steps.value"
       :causes="today.causes.value"
+      :fault="today.fault.value"
       @fill="fill"
     >
-      <p v-if="!due.length && today.ready.value" class="deed">
+      <p v-if="!due.length && today.ready.value && courses.data.value" class="deed">
         No dose is due: no course is running, and no reading asks for one.
       </p>
       <template #besides>

@@ -173,7 +173,13 @@ function submit(): void {
     This replaces the test as it was booked; the original stays in the book. It was taken at
     {{ original.data.value ? date(original.data.value.taken_at) : '…' }}.
   </p>
-  <TodayHere v-else :slug="system.slug" :steps="today.steps.value" :causes="today.causes.value">
+  <TodayHere
+    v-else
+    :slug="system.slug"
+    :steps="today.steps.value"
+    :causes="today.causes.value"
+    :fault="today.fault.value"
+  >
     <p v-if="dueNow.length" class="deed">
       Test today:
       <template v-for="(test, i) in dueNow" :key="test.parameter"

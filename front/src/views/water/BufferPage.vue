@@ -26,8 +26,8 @@ const untested = computed(() => known.value.filter((row) => !row.strip))
 </script>
 
 <template>
-  <TodayHere :slug="system.slug" :steps="steps" :causes="today.causes.value">
-    <p v-if="!watched.length" class="deed">
+  <TodayHere :slug="system.slug" :steps="steps" :causes="today.causes.value" :fault="today.fault.value">
+    <p v-if="today.ready.value && !watched.length" class="deed">
       {{
         untested.length
           ? `${untested.map((row) => row.name).join(', ')} not tested. Test before dosing anything.`

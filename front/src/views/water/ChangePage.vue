@@ -81,8 +81,14 @@ const BOUNDS: Record<string, string> = {
     <p v-if="page.missing" class="worst">
       {{ page.missing.text }} <RouterLink :to="{ name: 'shelf' }">Shelf</RouterLink>
     </p>
-    <TodayHere :slug="system.slug" :steps="today.steps.value" :causes="today.causes.value" @fill="fill">
-      <p v-if="page.minimum" class="deed">{{ page.minimum.says.text }}</p>
+    <TodayHere
+      :slug="system.slug"
+      :steps="today.steps.value"
+      :causes="today.causes.value"
+      :fault="today.fault.value"
+      @fill="fill"
+    >
+      <p v-if="page.minimum && today.ready.value" class="deed">{{ page.minimum.says.text }}</p>
       <template #besides>
         <p v-if="today.steps.value.length && page.minimum && page.minimum.due_l > 0" class="soft">
           {{ page.minimum.says.text }}
