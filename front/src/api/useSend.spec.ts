@@ -38,6 +38,17 @@ test('an answer that was lost is sent again under the same key, the next booking
   expect(use.trouble.value).toBeNull()
 })
 
+test('two things that are sent at once are booked under two keys, and the same twice under one', async () => {
+  const keys: string[] = []
+  const use = form(async (_, key) => keys.push(key))
+  use.send('pump 1')
+  use.send('pump 2')
+  use.send('pump 1')
+  await flushPromises()
+  expect(keys[1]).not.toBe(keys[0])
+  expect(keys[2]).toBe(keys[0])
+})
+
 test('what the server refuses stands at its fields and not in a line of its own', async () => {
   const use = form(async () => {
     throw new Refusal(422, 'Look at it again.', { amount: 'How much was given?' })

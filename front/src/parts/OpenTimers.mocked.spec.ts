@@ -6,11 +6,19 @@ import { queryClient } from '@/api/queries'
 import type { Timer } from '@/api/types'
 import OpenTimers from './OpenTimers.vue'
 
-const { rows, beep } = vi.hoisted(() => ({ rows: [] as Timer[], beep: vi.fn() }))
+const { rows, beep, fails } = vi.hoisted(() => ({
+  rows: [] as Timer[],
+  beep: vi.fn(),
+  fails: { with: null as Error | null },
+}))
 vi.mock('@/state/beep', () => ({ beep }))
 vi.mock('@/api/queries', async (original) => ({
   ...(await original<typeof import('@/api/queries')>()),
-  useTimers: () => ({ data: ref(rows) }),
+  useTimers: () => ({
+    data: ref(fails.with ? undefined : rows),
+    isError: ref(fails.with !== null),
+    error: ref(fails.with),
+  }),
   useSession: () => ({ data: ref({ person: { writes: true } }) }),
 }))
 
@@ -85,4 +93,11 @@ it('shows nothing at all where nothing is open', () => {
   rows.splice(0)
   const page = mount(OpenTimers, { global: { plugins: [[VueQueryPlugin, { queryClient }]] } })
   expect(page.find('ul').exists()).toBe(false)
+})
+
+it('never looks as if nothing were open where that could not be read', () => {
+  fails.with = new Error('Something went wrong here.')
+  const page = mount(OpenTimers, { global: { plugins: [[VueQueryPlugin, { queryClient }]] } })
+  expect(page.find('[role=alert]').text()).toContain('Something went wrong here.')
+  fails.with = null
 })

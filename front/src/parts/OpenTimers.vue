@@ -111,6 +111,9 @@ function duration(minutes: number): string {
 
 <!-- What is open and must not be forgotten, on every page. -->
 <template>
+  <p v-if="timers.isError.value && !timers.data.value" class="fault small" role="alert">
+    What is open could not be read: {{ timers.error.value?.message }}
+  </p>
   <ul v-if="rows.length" class="timers" aria-label="Open timers">
     <li v-for="timer in rows" :key="`${timer.kind} ${timer.id}`" :class="timer.state">
       <RouterLink :to="page(timer)"

@@ -1,8 +1,8 @@
 import { beforeEach, expect, it } from 'vitest'
 import type { Component } from 'vue'
 import { queryClient } from '@/api/queries'
-import { answers } from '@testing/server'
-import { shown, signedIn } from '@testing/shown'
+import { answers } from './server'
+import { shown, signedIn } from './shown'
 
 const TROUBLE = 'GET /api/systems/vat/trouble'
 const calm = { causes: [], watched: [], tests: [], old: [] }
