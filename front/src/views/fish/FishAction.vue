@@ -138,6 +138,9 @@ const keep = useSend(
       />
       <PhotoField v-if="form.what === 'lost'" v-model="form.photo" :error="keep.errors.value.photo" />
     </template>
+    <p v-if="move.isError.value" class="fault" role="alert">
+      How far apart the two waters are could not be worked out. {{ move.error.value?.message }}
+    </p>
     <p v-for="one in move.data.value?.says ?? []" :key="one.text" class="caution">{{ one.text }}</p>
     <div class="buttons">
       <NButton type="primary" attr-type="submit" :loading="keep.pending.value">Book it</NButton>

@@ -67,6 +67,9 @@ const keep = useSend(
         { value: 'yes', label: 'is put to sleep' },
       ]"
     />
+    <p v-if="move.isError.value" class="fault whole" role="alert">
+      How far apart the two waters are could not be worked out. {{ move.error.value?.message }}
+    </p>
     <p v-for="one in move.data.value?.says ?? []" :key="one.text" class="caution whole">{{ one.text }}</p>
     <p v-if="wakes" class="caution whole">
       It wakes with this move. Its filter starved meanwhile: Maturing says how it starts again.

@@ -15,7 +15,17 @@ const writes = computed(() => session.data.value?.person?.writes ?? false)
 const rows = computed(() => round.data.value?.rows ?? [])
 /** What cannot wait until one comes to it in walking order. */
 const urgent = computed(() => rows.value.filter((row) => row.state === 'act' || row.state === 'emergency'))
-const due = computed(() => rows.value.filter((row) => row.due.length || row.doses.length || row.water.length))
+const due = computed(() =>
+  rows.value.filter(
+    (row) =>
+      row.due.length ||
+      row.doses.length ||
+      row.water.length ||
+      row.service.length ||
+      row.look ||
+      row.fish.length,
+  ),
+)
 </script>
 
 <template>
