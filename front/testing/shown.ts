@@ -4,6 +4,7 @@ import type { Component } from 'vue'
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
 import { queryClient } from '@/api/queries'
 import { router as ways } from '@/router'
+import { forgetsBy, opened } from './pages'
 
 interface How {
   props?: Record<string, unknown>
@@ -13,6 +14,8 @@ interface How {
   /** In the page, for what needs the focus or a dialog. */
   attached?: boolean
 }
+
+forgetsBy(() => queryClient.clear())
 
 const there = { template: '<i />' }
 
@@ -35,6 +38,7 @@ export async function shown(part: Component, how: How = {}): Promise<VueWrapper 
       ...(how.attached ? { attachTo: document.body } : {}),
     } as never,
   ) as unknown as VueWrapper
+  opened(page)
   await settled()
   return Object.assign(page, { router })
 }

@@ -7,10 +7,10 @@ import { unbooked } from './unbooked'
 import { useSend } from './useSend'
 
 /** A form that is sent by `use.send`, kept alive by a page of its own. */
-function form(send: (input: string, key: string) => Promise<unknown>) {
+function form(send: (input: string, key: string) => Promise<unknown>, which?: (input: string) => string) {
   let use!: ReturnType<typeof useSend<string>>
   const page = defineComponent(() => {
-    use = useSend<string>(send)
+    use = useSend<string>(send, undefined, which)
     return () => h('div')
   })
   mount(page, { global: { plugins: [[VueQueryPlugin, { queryClient: new QueryClient() }]] } })
@@ -40,7 +40,10 @@ test('an answer that was lost is sent again under the same key, the next booking
 
 test('two things that are sent at once are booked under two keys, and the same twice under one', async () => {
   const keys: string[] = []
-  const use = form(async (_, key) => keys.push(key))
+  const use = form(
+    async (_, key) => keys.push(key),
+    (input) => input,
+  )
   use.send('pump 1')
   use.send('pump 2')
   use.send('pump 1')

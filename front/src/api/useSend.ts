@@ -10,15 +10,18 @@ import { unbooked } from './unbooked'
  * Sends what a form holds: what the server refuses stands at its fields, what else goes wrong in one line. A page that
  * shows neither need not: what it does not show is said above it, so that no press does nothing in silence.
  *
- * The key of what is booked is made once for each thing that is sent and kept until it is booked, so that sending it
- * again after a lost answer books nothing twice, and two things at once are two.
+ * The key of what is booked is made once and kept until it is booked, so that sending again after a lost answer books
+ * nothing twice. A page from which several things can be sent says of each which it is: each has a key of its own.
  */
-export function useSend<T>(send: (input: T, key: string) => Promise<unknown>, done?: () => void) {
+export function useSend<T>(
+  send: (input: T, key: string) => Promise<unknown>,
+  done?: () => void,
+  which: (input: T) => string = () => '',
+) {
   const keys = new Map<string, string>()
-  const sign = (input: T) => JSON.stringify(input) ?? ''
   const keyOf = (input: T): string => {
-    const key = keys.get(sign(input)) ?? ulid()
-    keys.set(sign(input), key)
+    const key = keys.get(which(input)) ?? ulid()
+    keys.set(which(input), key)
     return key
   }
   const shows = { fields: false, line: false }
@@ -26,7 +29,7 @@ export function useSend<T>(send: (input: T, key: string) => Promise<unknown>, do
     // What waits on this device is as good as booked here: the form is done with it.
     mutationFn: (input: T) => send(input, keyOf(input)).catch(orWaits),
     onSuccess: async (_answer, input) => {
-      keys.delete(sign(input))
+      keys.delete(which(input))
       unbooked.value = null
       await refreshBook()
       done?.()
@@ -34,7 +37,7 @@ export function useSend<T>(send: (input: T, key: string) => Promise<unknown>, do
     onError: (error, input) => {
       const { id, ...fields } = error instanceof Refusal ? error.errors : ({} as FieldErrors)
       // Something else is booked under it: sent again it is an entry of its own.
-      if (id !== undefined) keys.delete(sign(input))
+      if (id !== undefined) keys.delete(which(input))
       const said = Object.values(fields)
       if (said.length > 0 ? !shows.fields : !shows.line)
         unbooked.value = said.length > 0 ? said.join(' ') : (id ?? error.message)

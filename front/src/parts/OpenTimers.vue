@@ -80,13 +80,16 @@ const flows = useSend((timer: Timer) =>
   ),
 )
 
-const on = useSend((timer: Timer, key) =>
-  answer(() =>
-    api.PUT('/api/systems/{system}/switchings/{id}', {
-      params: { path: { system: timer.system, id: key } },
-      body: { part: timer.id, state: 'on', reason: 'flow seen' },
-    }),
-  ),
+const on = useSend(
+  (timer: Timer, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/switchings/{id}', {
+        params: { path: { system: timer.system, id: key } },
+        body: { part: timer.id, state: 'on', reason: 'flow seen' },
+      }),
+    ),
+  undefined,
+  (timer) => timer.id,
 )
 
 const out = useSend((timer: Timer) =>

@@ -27,6 +27,7 @@ const book = useSend(
       }),
     ),
   () => Object.assign(form, { at: '', seen_pct: '' }),
+  (what) => what.stage,
 )
 const undo = useSend((id: string) =>
   answer(() => api.DELETE('/api/systems/{system}/filter/flushes/{id}', path(id))),

@@ -33,13 +33,18 @@ const running = computed(() => page.value?.courses.filter((course) => !course.en
 const form = reactive<Record<string, { reason: string; why: string; met: string[] }>>({})
 const of = (course: Course) => (form[course.id] ??= { reason: '', why: '', met: [] })
 const path = (course: string) => ({ params: { path: { system: props.system.slug, course } } })
-const carry = useSend((to: { course: Course; top_up: boolean }, key) =>
-  answer(() =>
-    api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', {
-      params: { path: { system: props.system.slug, course: to.course.id, id: key } },
-      body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason, met: of(to.course).met },
-    }),
-  ),
+const carry = useSend(
+  (to: { course: Course; top_up: boolean }, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/courses/{course}/doses/{id}', {
+        params: { path: { system: props.system.slug, course: to.course.id, id: key } },
+        body: { top_up: to.top_up ? 'yes' : 'no', reason: of(to.course).reason, met: of(to.course).met },
+      }),
+    ),
+  undefined,
+  // The next dose of a course is another than the one whose answer was lost.
+  ({ course, top_up }) =>
+    `${course.id} ${course.doses.filter((dose) => dose.state === 'given').length} ${top_up}`,
 )
 const end = useSend((course: Course) =>
   answer(() =>

@@ -100,5 +100,5 @@ it('skips a system for a reason that is asked for, and takes that back', async (
   answers(`DELETE ${path}`, {})
   await page.setProps({ skipped: 'empty' })
   await press(page, 'Not skipped after all')
-  expect(asked.at(-1)).toMatchObject({ method: 'DELETE', path })
+  expect(asked).toContainEqual(expect.objectContaining({ method: 'DELETE', path }))
 })

@@ -55,18 +55,21 @@ const undo = useSend((id: string) =>
     }),
   ),
 )
-const begin = useSend((body: Record<string, unknown>, key) =>
-  answer(() =>
-    api.PUT('/api/systems/{system}/services/{id}', {
-      params: { path: { system: props.system.slug, id: key } },
-      body,
+const begin = useSend(
+  (body: Record<string, unknown>, key) =>
+    answer(() =>
+      api.PUT('/api/systems/{system}/services/{id}', {
+        params: { path: { system: props.system.slug, id: key } },
+        body,
+      }),
+    ).then(async (run) => {
+      opened.value = null
+      if (!run.ended)
+        await router.push({ name: 'service-run', params: { system: props.system.slug, run: run.id } })
+      return run
     }),
-  ).then(async (run) => {
-    opened.value = null
-    if (!run.ended)
-      await router.push({ name: 'service-run', params: { system: props.system.slug, run: run.id } })
-    return run
-  }),
+  undefined,
+  (body) => `${String(body.part)} ${String(body.job)}`,
 )
 </script>
 

@@ -58,6 +58,7 @@ const send = useSend(
     reason.value = ''
     lending.value = null
   },
+  (to) => `${to.part} ${to.state}`,
 )
 const undo = useSend((id: string) =>
   answer(() =>
