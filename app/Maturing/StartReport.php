@@ -55,7 +55,13 @@ final readonly class StartReport
         if ($start === null || $from === null) {
             return match (true) {
                 $system->stages->isEmpty() => $this->none(Message::of('model.start_no_filter')),
-                $from === null => $this->none(Message::of('model.start_none_young')),
+                $from === null => $this->none(
+                    Message::of(
+                        $this->past->silent($system)->contains($this->past->matures(...))
+                            ? 'model.start_age_unknown'
+                            : 'model.start_none_young',
+                    ),
+                ),
                 default => [
                     ...$this->none(Message::of('model.start_unread')),
                     'does' => $this->until($system, $water, $from),

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Build\LayBuild;
 use App\Models\Dose;
+use App\Models\Stage;
 use Ironwort\Core\Catalogue\Registry;
 use Tests\TestCase;
 
@@ -223,6 +224,9 @@ final class MaturingTest extends TestCase
         $start = $this->start();
         self::assertFalse($start['starting']);
         self::assertSame('model.start_none_young', $start['says']['code']);
+        // Of what nobody said it is not said that it is old.
+        Stage::query()->update(['since' => null]);
+        self::assertSame('model.start_age_unknown', $this->start()['says']['code']);
     }
 
     /** Floss is exchanged every few days, and a vortex has walls: neither makes a young filter of a grown one. */

@@ -78,6 +78,9 @@ final readonly class ModelWords
         'start_none_young' =>
             'No filter is maturing here: no stage is younger than half a year. A new one, or a system that is kept ' .
             'as a start, is followed from its first reading of ammonia.',
+        'start_age_unknown' =>
+            'Nobody said since when the filter runs, so no start is followed here. Enter the start date of its ' .
+            'media on Build.',
         'start_unread' =>
             'A filter is being started here, and ammonia was not read since it began. Test it once, 0 counts ' .
             'too: it is followed from there.',

@@ -93,11 +93,14 @@ describe('how a filter matures', () => {
     expect(links(page)).toContain('Buffer KH')
   })
 
-  it.each(['model.start_no_filter', 'model.start_no_nitrifiers'])('%s leads to Build', async (code) => {
-    const page = await open(start({ says: says(code), does: [says('model.do_keep_up')] }))
-    expect(links(page)).toContain('Build')
-    expect(page.find('section[aria-label="What to do"]').exists()).toBe(false)
-  })
+  it.each(['model.start_no_filter', 'model.start_no_nitrifiers', 'model.start_age_unknown'])(
+    '%s leads to Build',
+    async (code) => {
+      const page = await open(start({ says: says(code), does: [says('model.do_keep_up')] }))
+      expect(links(page)).toContain('Build')
+      expect(page.find('section[aria-label="What to do"]').exists()).toBe(false)
+    },
+  )
 
   it('stands at its phase, with the day it is ready', async () => {
     const page = await open(followed())

@@ -39,7 +39,7 @@ const STAGES = [
   ['ready', 'Ready'],
 ] as const
 /** What is missing, and is entered on Build. */
-const BUILT = new Set(['model.start_no_filter', 'model.start_no_nitrifiers'])
+const BUILT = new Set(['model.start_no_filter', 'model.start_no_nitrifiers', 'model.start_age_unknown'])
 const number = (value: number) => figures(value, 2)
 const days = (value: number) => `${Math.round(value)} day${Math.round(value) === 1 ? '' : 's'}`
 </script>
