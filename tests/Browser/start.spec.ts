@@ -72,9 +72,9 @@ test('a filter is started from nothing to its first dose and first test', async 
   // A filter of today that nobody has fed or tested: what is missing, and what to do until then.
   await page.goto('/reed-vat/maturing')
   await expect(main).toContainText('ammonia was not read since it began')
-  const todo = page.getByRole('region', { name: 'What to do' })
-  await expect(todo).toContainText('Give it a source of ammonia')
-  await todo.getByRole('link', { name: 'Dose ammonia' }).click()
+  const steps = page.getByRole('region', { name: 'What to do' })
+  await expect(steps).toContainText('Give it a source of ammonia')
+  await steps.getByRole('link', { name: 'Dose ammonia' }).click()
 
   const dose = page.getByRole('region', { name: 'Ammonia for a fishless start' })
   await dose.getByLabel('With', { exact: true }).selectOption('ammonium chloride')
@@ -88,7 +88,7 @@ test('a filter is started from nothing to its first dose and first test', async 
   await expect(given).toContainText('68 g of ammonia for a fishless start on 9,000 L')
 
   await page.goto('/reed-vat/maturing')
-  await expect(todo).not.toContainText('Give it a source of ammonia')
+  await expect(steps).not.toContainText('Give it a source of ammonia')
   await page.getByLabel('Readings, as am .5 ni .1 ph 7.8 t 18.5').fill('am 2 ni 0 ph 7.8 t 20 kh 9')
   await page.getByLabel('Readings, as am .5 ni .1 ph 7.8 t 18.5').press('Enter')
   await expect(main).toContainText(/Ammonia is read once/)
