@@ -44,7 +44,7 @@ final readonly class GiveDose
             $told = $form->done() ? $form->givenAmount() : null;
             BookedAs::refuseOther(
                 $thing?->bookedAs() === $known->thing &&
-                    $this->bodies->find($system, $form->body())->vesselId === $known->vessel_id &&
+                    $form->body() === $known->vessel_id &&
                     ($told === null || abs($told - $known->amount) <= 1e-9 * $known->amount),
                 $known->text(),
             );

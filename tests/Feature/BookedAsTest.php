@@ -43,6 +43,11 @@ final class BookedAsTest extends TestCase
         $this->isRefused($this->send("doses/{$id}", [...$fact, 'given_amount' => '700']), '500 g');
         $this->isRefused($this->send("doses/{$id}", [...$fact, 'thing' => 'bicarbonate']), '500 g');
         self::assertSame([500.0], Dose::query()->pluck('amount')->all());
+        $east = $this->getJson('/api/systems/long-vat')->json('build.vessels.0.id');
+        $this->isRefused($this->send("doses/{$id}", [...$fact, 'body' => $east]), '500 g');
+        // A dose in a bay that was opened since is the same dose still.
+        Dose::query()->update(['vessel_id' => $east]);
+        $this->send("doses/{$id}", [...$fact, 'body' => $east])->assertOk();
         // As an entry of its own it is booked.
         $this->send('doses/' . $this->key(), [...$fact, 'thing' => 'bicarbonate'])->assertOk();
         self::assertSame(2, Dose::query()->count());
